@@ -1,0 +1,12 @@
+const transform = {
+  '^.+\\.tsx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' }, module: { type: 'commonjs' } }],
+}
+const shared = { testEnvironment: 'node', transform, moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' } }
+
+/** Tests named *.db.test.ts talk to a real MariaDB; `./mozle test` starts one and passes its addresses. */
+module.exports = {
+  projects: [
+    { ...shared, displayName: 'core', testMatch: ['<rootDir>/src/**/*.test.ts'], testPathIgnorePatterns: ['\\.db\\.test\\.ts$'] },
+    { ...shared, displayName: 'database', testMatch: ['<rootDir>/src/**/*.db.test.ts'] },
+  ],
+}

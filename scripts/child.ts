@@ -1,0 +1,61 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { closeSync, openSync } from 'node:fs'
+
+const running = new Set<ChildProcess>()
+
+/**
+ * Starts a program in a process group of its own, its output going to `log`, and remembers it so
+ * that `stopAll` ends it: Ctrl-C must reach the database only after the application is down.
+ */
+export function startChild(
+  program: string,
+  args: string[],
+  options: { log: string; env?: NodeJS.ProcessEnv; cwd?: string },
+): ChildProcess {
+  const log = openSync(options.log, 'a')
+  const child = spawn(program, args, {
+    cwd: options.cwd,
+    env: options.env ?? process.env,
+    stdio: ['ignore', log, log],
+    detached: true,
+  })
+  closeSync(log)
+  running.add(child)
+  child.once('exit', () => running.delete(child))
+  return child
+}
+
+/** Asks a child to end, and ends it by force when it does not within ten seconds. */
+export async function stopChild(child: ChildProcess): Promise<void> {
+  if (child.exitCode !== null || child.signalCode !== null) return
+  await new Promise<void>((resolve) => {
+    const force = setTimeout(() => signal(child, 'SIGKILL'), 10_000)
+    child.once('exit', () => {
+      clearTimeout(force)
+      resolve()
+    })
+    signal(child, 'SIGTERM')
+  })
+}
+
+/** Ends everything still running, the last started first. */
+export async function stopAll(): Promise<void> {
+  for (const child of [...running].reverse()) await stopChild(child)
+}
+
+/** Makes every way of leaving end what was started. */
+export function stopAllOnSignals(): void {
+  for (const name of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) {
+    process.once(name, () => {
+      void stopAll().then(() => process.exit(name === 'SIGINT' ? 130 : 143))
+    })
+  }
+}
+
+function signal(child: ChildProcess, name: NodeJS.Signals): void {
+  try {
+    process.kill(-child.pid!, name)
+  } catch {
+    child.kill(name)
+  }
+}

@@ -1,0 +1,32 @@
+import { execFileSync, spawnSync } from 'node:child_process'
+import { existsSync } from 'node:fs'
+
+/** What must be on the machine, and the Debian packages that bring it. */
+const needs = {
+  database: { file: '/usr/sbin/mariadbd', packages: ['mariadb-server-core', 'mariadb-client-core'] },
+  browser: { file: '/usr/bin/chromium', packages: ['chromium'] },
+} as const
+
+/**
+ * Installs the Debian packages behind the named needs when they are missing. Uses root or
+ * password-less sudo; without either it throws, naming exactly the packages to ask for.
+ */
+export function ensurePackages(...wanted: (keyof typeof needs)[]): void {
+  const missing = wanted.filter((need) => !existsSync(needs[need].file)).flatMap((need) => [...needs[need].packages])
+  if (missing.length === 0) return
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n']
+  if (sudo.length > 0 && spawnSync('sudo', ['-n', 'true'], { stdio: 'ignore' }).status !== 0) {
+    throw new Error(
+      `These Debian packages are missing and this account may not install them: ${missing.join(' ')}.\n` +
+        `Ask for:  apt-get install --no-install-recommends ${missing.join(' ')}`,
+    )
+  }
+  console.error(`mozle: installing ${missing.join(', ')}`)
+  const apt = (...args: string[]) => {
+    const [program, ...rest] = [...sudo, 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', '-qq', ...args]
+    // Another installation on this machine may hold the package lock for a while.
+    execFileSync(program!, [...rest, '-o', 'DPkg::Lock::Timeout=300'], { stdio: ['ignore', 'ignore', 'inherit'] })
+  }
+  apt('update')
+  apt('install', '-y', '--no-install-recommends', ...missing)
+}

@@ -1,0 +1,29 @@
+/** Middle value; the mean of the two middle ones for an even count. @throws RangeError on an empty list. */
+export function median(values: readonly number[]): number {
+  if (values.length === 0) throw new RangeError('The median of nothing is not defined.')
+  const sorted = [...values].sort((a, b) => a - b)
+  const middle = sorted.length / 2
+  return Number.isInteger(middle) ? (sorted[middle - 1]! + sorted[middle]!) / 2 : sorted[Math.floor(middle)]!
+}
+
+/** Median of the distances from the median: a spread that a few wild values do not move. */
+export function medianAbsoluteDeviation(values: readonly number[]): number {
+  const centre = median(values)
+  return median(values.map((value) => Math.abs(value - centre)))
+}
+
+/**
+ * For each value, whether it is a robust outlier: modified z-score 0.6745·|x − median|/MAD above 3.5 (Iglewicz and Hoaglin,
+ * How to Detect and Handle Outliers, 1993). With a MAD of zero nothing is called an outlier.
+ */
+export function robustOutliers(values: readonly number[]): boolean[] {
+  if (values.length === 0) return []
+  const centre = median(values)
+  const spread = medianAbsoluteDeviation(values)
+  return values.map((value) => spread > 0 && (0.6745 * Math.abs(value - centre)) / spread > 3.5)
+}
+
+/** Median shift in °C of the clear points from the top of the literature band: of a class it tells the instrument, not the chemistry. */
+export function classShiftC(clearC: readonly number[], literatureHighC: number): number | null {
+  return clearC.length === 0 ? null : median(clearC.map((value) => value - literatureHighC))
+}

@@ -1,0 +1,66 @@
+import type { Figure } from '../quantity/figure'
+import type { Plan } from '../plan/plan'
+import { queriesOf } from '../query/queries'
+import { balance } from '../reaction/balance'
+import { reactionTable, theoreticalYield, type ReactionTable } from '../reaction/reactionTable'
+import { runResults, type Percentage } from '../result/runResults'
+import type { Entry } from '../run/entry'
+import { foldRun } from '../run/foldRun'
+
+const plain = (figure: Figure | null, factor = 1) =>
+  figure && { value: figure.value * factor, standardUncertainty: Math.abs(figure.u * figure.value * factor) }
+
+const lines = (table: ReactionTable) =>
+  table.lines.map((line) => ({
+    id: line.line.id,
+    substance: line.substance.name,
+    role: line.line.role,
+    coefficient: line.line.coefficient,
+    molarMass_g_per_mol: line.molarMass,
+    mass_g: plain(line.mass),
+    volume_mL: plain(line.volume),
+    amount_mmol: plain(line.amount),
+    ratio: line.ratio?.value ?? null,
+    limiting: line.limiting,
+    excess: line.excess,
+  }))
+
+const percentage = (percent: Percentage | null) =>
+  percent && { kind: percent.kind, sample: percent.sample, dry: percent.dry, percent: plain(percent.figure, 100) }
+
+/** Everything core computes from a plan, and from a run's entries where they are given, as one plain document (docs/formats/README.md). */
+export function calculate(plan: Plan, run?: { scale: number; entries: Entry[] }) {
+  const table = reactionTable(plan)
+  const planned = {
+    title: plan.title,
+    lines: lines(table),
+    extent_mmol: plain(table.extent),
+    limiting: table.limiting,
+    theoreticalYield_g: plain(theoreticalYield(plan, table)),
+    balanced: balance(plan).imbalances.length === 0,
+    queries: queriesOf(plan, table).map(({ id, about, title, evidence }) => ({ id, about, title, evidence })),
+  }
+  if (!run) return planned
+  const state = foldRun(plan, run.scale, run.entries)
+  const results = runResults(state)
+  return {
+    ...planned,
+    run: {
+      scale: run.scale,
+      steps: state.steps.map(({ step, status, signature }) => ({ id: step.id, status, signature: signature.state })),
+      charged: Object.fromEntries(Object.entries(state.charged).map(([id, { measure, figure }]) => [id, { measure, ...plain(figure) }])),
+      samples: Object.fromEntries(Object.entries(state.samples).map(([id, { mass, dry }]) => [id, { mass_g: plain(mass), dry }])),
+      lines: lines(results.table),
+      limiting: results.limiting,
+      limitingChanged: results.limitingChanged,
+      notMeasured: results.notMeasured,
+      theoreticalYield_g: plain(results.theoretical),
+      crudeYield: percentage(results.crudeYield),
+      yield: percentage(results.yield),
+      recovery: percentage(results.recovery),
+      melting: results.melting,
+      expectedInMotherLiquor_g: results.expectedInLiquorG,
+      judgement: results.judgement,
+    },
+  }
+}

@@ -1,0 +1,35 @@
+import { ValidationError } from 'yup'
+import type { Entry } from '../run/entry'
+import { entrySchema } from '../run/entrySchema'
+
+/** A file of entries that cannot be used; the message says which entry and why. */
+export class EntriesFileError extends Error {
+  override name = 'EntriesFileError'
+}
+
+/**
+ * Reads a run's entries: a JSON array, or an object `{ "scale": 0.8, "entries": [...] }`.
+ * @throws EntriesFileError
+ */
+export function readEntriesFile(text: string): { scale: number; entries: Entry[] } {
+  let document: unknown
+  try {
+    document = JSON.parse(text)
+  } catch (error) {
+    throw new EntriesFileError(`This is not JSON: ${(error as Error).message}.`)
+  }
+  const { scale = 1, entries } = Array.isArray(document) ? { entries: document } : ((document ?? {}) as { scale?: unknown; entries?: unknown })
+  if (!Array.isArray(entries)) throw new EntriesFileError('Expected an array of entries, or an object with "entries".')
+  if (typeof scale !== 'number' || !(scale > 0)) throw new EntriesFileError('"scale" is a number more than zero.')
+  return {
+    scale,
+    entries: entries.map((entry, index) => {
+      try {
+        return entrySchema(entry)
+      } catch (error) {
+        if (!(error instanceof ValidationError)) throw error
+        throw new EntriesFileError(`/entries/${index}: ${error.message}`)
+      }
+    }),
+  }
+}

@@ -1,0 +1,79 @@
+import Ajv from 'ajv'
+import type { Plan } from '../plan/plan'
+import { FormulaError, readFormula } from '../substance/readFormula'
+import schema from './plan.schema.json'
+
+/** A plan file that cannot be used: `where` points into the document (`/lines/2/anchor`), the message says what is wrong there. */
+export class PlanFileError extends Error {
+  constructor(
+    message: string,
+    readonly where: string,
+  ) {
+    super(where === '' ? message : `${where}: ${message}`)
+    this.name = 'PlanFileError'
+  }
+}
+
+const validate = new Ajv({ allErrors: false, discriminator: true, strict: false }).compile(schema)
+
+/**
+ * Reads a plan file: JSON, the schema, then what a schema cannot say (ids that are used exist and are unique, formulas can be read).
+ * @throws PlanFileError with the place and the reason.
+ */
+export function readPlanFile(text: string): Plan {
+  let document: unknown
+  try {
+    document = JSON.parse(text)
+  } catch (error) {
+    throw new PlanFileError(`This is not JSON: ${(error as Error).message}.`, '')
+  }
+  return checkPlan(document)
+}
+
+/** The same for a document that has been parsed already. @throws PlanFileError */
+export function checkPlan(document: unknown): Plan {
+  const { format, version } = (document ?? {}) as { format?: unknown; version?: unknown }
+  if (format !== 'mozle-plan') throw new PlanFileError('This is not a plan: "format" must be "mozle-plan".', '/format')
+  if (typeof version === 'number' && version > 1) {
+    throw new PlanFileError(`This plan was written in version ${version} of the file; this program reads version 1. Use a newer program.`, '/version')
+  }
+  if (!validate(document)) {
+    const first = validate.errors![0]!
+    const allowed = (first.params as { allowedValues?: unknown[] }).allowedValues
+    throw new PlanFileError(`${first.message}${allowed ? ` (${allowed.join(', ')})` : ''}`, first.instancePath)
+  }
+  const plan = document as unknown as Plan
+  const unique = (what: 'substances' | 'lines' | 'steps') => {
+    const ids = plan[what].map(({ id }) => id)
+    ids.forEach((id, index) => {
+      if (ids.indexOf(id) !== index) throw new PlanFileError(`the id “${id}” is used twice`, `/${what}/${index}/id`)
+    })
+    return new Set(ids)
+  }
+  const [substances, lines] = [unique('substances'), unique('lines')]
+  unique('steps')
+  plan.substances.forEach(({ formula }, index) => {
+    try {
+      readFormula(formula)
+    } catch (error) {
+      if (!(error instanceof FormulaError)) throw error
+      throw new PlanFileError(`“${formula}”, character ${error.at + 1}: ${error.message}`, `/substances/${index}/formula`)
+    }
+  })
+  const known = (ids: Set<string>, id: string, where: string, what: string) => {
+    if (!ids.has(id)) throw new PlanFileError(`there is no ${what} “${id}”`, where)
+  }
+  plan.lines.forEach((line, index) => known(substances, line.substance, `/lines/${index}/substance`, 'substance'))
+  known(lines, plan.reference, '/reference', 'line')
+  known(lines, plan.mainProduct, '/mainProduct', 'line')
+  plan.steps.forEach((step, index) => {
+    if (step.kind === 'charge') known(lines, step.line, `/steps/${index}/line`, 'line')
+    if (step.kind === 'crystallise') known(lines, step.solvent, `/steps/${index}/solvent`, 'line')
+  })
+  return plan
+}
+
+/** The plan file of a plan: the same keys in the same order, two-space JSON, a newline at the end. */
+export function writePlanFile(plan: Plan): string {
+  return `${JSON.stringify(plan, null, 2)}\n`
+}

@@ -1,0 +1,60 @@
+import { decimalsJustified, type Figure } from './figure'
+import type { Quantity, Unit } from './unit'
+
+/** A number in print: fixed decimals, a true minus sign, no negative zero. */
+export function writeNumber(value: number, decimals: number): string {
+  const text = value.toFixed(decimals)
+  return Number(text) === 0 ? text.replace('-', '') : text.replace('-', '−')
+}
+
+/** A typed quantity as it was meant: 4.00 mL keeps both decimals. */
+export function writeQuantity(quantity: Quantity): string {
+  return `${writeNumber(quantity.value, quantity.decimals)} ${quantity.unit}`
+}
+
+/** The value in full for the working: ten significant figures with no trailing zeros. */
+export function writeFull(value: number): string {
+  return String(Number(value.toPrecision(10))).replace('-', '−')
+}
+
+const ladders = {
+  mass: [
+    ['kg', 1e3, 1e3],
+    ['g', 1, 0.1],
+    ['mg', 1e-3, 0],
+  ],
+  volume: [
+    ['L', 1e3, 1e3],
+    ['mL', 1, 0.1],
+    ['µL', 1e-3, 0],
+  ],
+  amount: [
+    ['mol', 1e3, 1e3],
+    ['mmol', 1, 0.1],
+    ['µmol', 1e-3, 0],
+  ],
+} as const
+
+export interface WrittenFigure {
+  number: string
+  unit: Unit
+}
+
+/** A figure in base units (g, mL, mmol) as a chemist would write it: a fitting unit and no more figures than its inputs justify. */
+export function writeFigure(figure: Figure, dimension: keyof typeof ladders): WrittenFigure {
+  const ladder = ladders[dimension]
+  const [unit, factor] = ladder.find(([, , from]) => Math.abs(figure.value) >= from) ?? ladder[1]
+  const shown = { ...figure, value: figure.value / factor }
+  return { number: writeNumber(shown.value, decimalsJustified(shown)), unit }
+}
+
+/** `43.5 mmol`, in one string. */
+export function writeFigureText(figure: Figure, dimension: keyof typeof ladders): string {
+  const { number, unit } = writeFigure(figure, dimension)
+  return `${number} ${unit}`
+}
+
+/** A pure number (a ratio) with the figures it deserves. */
+export function writeRatio(figure: Figure): string {
+  return writeNumber(figure.value, Math.min(3, Math.max(2, decimalsJustified(figure))))
+}

@@ -1,0 +1,15 @@
+import type { Plan } from '../plan/plan'
+import { reactionTable } from '../reaction/reactionTable'
+import { closeReactants } from './closeReactants'
+import { crystallisationVolume } from './crystallisationVolume'
+import type { Query, QueryRule } from './query'
+import { unbalanced } from './unbalanced'
+
+const rules: readonly QueryRule[] = [unbalanced, closeReactants, crystallisationVolume]
+
+/** Every query that a plan raises, each with the author's answer where there is one. */
+export function queriesOf(plan: Plan, table = reactionTable(plan)): (Query & { answer?: string })[] {
+  return rules
+    .flatMap((rule) => rule(plan, table))
+    .map((query) => ({ ...query, answer: plan.answers.find((answer) => answer.query === query.id)?.reason }))
+}

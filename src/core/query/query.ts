@@ -1,0 +1,17 @@
+import type { Plan } from '../plan/plan'
+import type { ReactionTable } from '../reaction/reactionTable'
+
+/** Something the program doubts about a plan. It never blocks; it can be answered with a reason that stays on the plan. */
+export interface Query {
+  /** Stable over edits that do not touch what it is about, so that an answer stays attached. */
+  id: string
+  /** Id of the line or step it stands beside. */
+  about: string
+  title: string
+  /** What it rests on. */
+  evidence: string
+  /** A change that would settle it, offered as one click. */
+  remedy?: { label: string; apply: (plan: Plan) => Plan }
+}
+
+export type QueryRule = (plan: Plan, table: ReactionTable) => Query[]

@@ -1,0 +1,171 @@
+import { deviceOf } from '../quantity/device'
+import { decimalsJustified, type Figure } from '../quantity/figure'
+import { writeFigureText, writeFull, writeNumber, writeQuantity, writeRatio } from '../quantity/write'
+import { densityOf, isProduct, substanceOf, type Plan } from '../plan/plan'
+import { atomicWeightSource } from '../substance/atomicWeights'
+import { computedLine, type ComputedLine, type ReactionTable } from './reactionTable'
+
+/** A piece of a working as it is set: text, a letter in italics, a fraction, or the result. */
+export type WorkPiece =
+  | { kind: 'text'; text: string }
+  | { kind: 'letter'; text: string }
+  | { kind: 'fraction'; over: string; under: string }
+  | { kind: 'result'; text: string }
+
+export interface Working {
+  title: string
+  /** Lines of the working, in order. */
+  rows: WorkPiece[][]
+  /** The value in full, the uncertainty, and where each constant comes from. */
+  notes: string[]
+}
+
+const text = (value: string): WorkPiece => ({ kind: 'text', text: value })
+const letter = (value: string): WorkPiece => ({ kind: 'letter', text: value })
+const result = (value: string): WorkPiece => ({ kind: 'result', text: value })
+const fraction = (above: string, below: string): WorkPiece => ({ kind: 'fraction', over: above, under: below })
+
+/** Molar mass as it stands in a working. */
+const molar = (line: ComputedLine) => `${writeNumber(line.molarMass, 3)} g/mol`
+
+/**
+ * How a figure of the table was worked out, as a chemist would write it by hand: formula with numbers and units, result,
+ * uncertainty, and the source of each constant. Null where the figure was typed or is not known.
+ */
+export function working(plan: Plan, table: ReactionTable, id: string, column: 'mass' | 'volume' | 'amount' | 'ratio' | 'excess'): Working | null {
+  const line = computedLine(table, id)
+  if (column === 'excess') return excessWorking(table, line)
+  const figure = line[column]
+  if (!figure || line.line.anchor?.of === column) return null
+  if (column === 'ratio') return ratioWorking(plan, table, line)
+  if (isProduct(line.line)) return productWorking(plan, table, line, column)
+  const rows = column === 'amount' ? amountRows(plan, table, line) : measureRows(plan, table, line, column)
+  return { title: `${titles[column]} of ${line.substance.name}`, rows, notes: notesOf(plan, line, figure, column) }
+}
+
+const titles = { mass: 'Mass', volume: 'Volume', amount: 'Amount' } as const
+
+/** How n of a line comes from what was typed. */
+function amountRows(plan: Plan, table: ReactionTable, line: ComputedLine): WorkPiece[][] {
+  const { anchor, form } = line.line
+  const name = `(${line.substance.name}) = `
+  const answer = [text('= '), result(writeFigureText(line.amount!, 'amount'))]
+  if (anchor?.of === 'ratio') {
+    const base = computedLine(table, plan.reference)
+    return [
+      [letter('n'), text(`${name}${writeNumber(anchor.ratio, anchor.decimals)} × ${writeFigureText(base.amount!, 'amount')} ${base.substance.name}`)],
+      answer,
+    ]
+  }
+  if (anchor?.of === 'amount') return [[letter('n'), text(name), result(writeQuantity(anchor.quantity))]]
+  const typed = anchor ? writeQuantity(anchor.quantity) : ''
+  if (form.kind === 'solution') return [[letter('n'), text(`${name}${typed} × ${form.molPerL} mol/L`)], answer]
+  const share = form.kind === 'mass-fraction' ? form.fraction : form.purity
+  const purity = share === 1 ? '' : ` × ${share}`
+  const density = densityOf(plan, line.line)
+  const above = anchor?.of === 'volume' && density ? `${typed} × ${density.gPerML} g/mL${purity}` : `${typed}${purity}`
+  return [[letter('n'), text(name), fraction(above, molar(line))], answer]
+}
+
+/** How a mass or volume comes from what was typed, by way of the amount where need be. */
+function measureRows(plan: Plan, table: ReactionTable, line: ComputedLine, column: 'mass' | 'volume'): WorkPiece[][] {
+  const { anchor, form } = line.line
+  const density = densityOf(plan, line.line)
+  const symbol = column === 'mass' ? 'm' : 'V'
+  const answer = [text('= '), result(writeFigureText(line[column]!, column))]
+  if (anchor?.of === 'mass' && column === 'volume') {
+    return [[letter(symbol), text(' = '), fraction(writeQuantity(anchor.quantity), `${density!.gPerML} g/mL`)], answer]
+  }
+  if (anchor?.of === 'volume' && column === 'mass') {
+    return [[letter(symbol), text(` = ${writeQuantity(anchor.quantity)} × ${density!.gPerML} g/mL`)], answer]
+  }
+  const rows = amountRows(plan, table, line)
+  const amount = writeFigureText(line.amount!, 'amount')
+  if (form.kind === 'solution') return [...rows, [letter(symbol), text(' = '), fraction(amount, `${form.molPerL} mol/L`)], answer]
+  const share = form.kind === 'mass-fraction' ? form.fraction : form.purity
+  const below = [share === 1 ? '' : String(share), column === 'volume' ? `${density!.gPerML} g/mL` : ''].filter(Boolean).join(' × ')
+  const above = `${amount} × ${molar(line)}`
+  return [...rows, [letter(symbol), text(' = '), below ? fraction(above, below) : text(above)], answer]
+}
+
+function productWorking(plan: Plan, table: ReactionTable, line: ComputedLine, column: 'mass' | 'volume' | 'amount'): Working {
+  const limiting = computedLine(table, table.limiting[0]!)
+  const nu = limiting.line.coefficient!
+  const extent = table.extent!
+  const coefficient = line.line.coefficient ?? 1
+  const rows: WorkPiece[][] = [
+    ...amountRows(plan, table, limiting),
+    [text('extent ξ = '), fraction(writeFigureText(limiting.amount!, 'amount'), String(nu)), text(` = ${writeFigureText(extent, 'amount')}`)],
+    [letter('n'), text(`(${line.substance.name}) = ${coefficient} × ${writeFigureText(extent, 'amount')}`)],
+  ]
+  if (column === 'amount') rows.push([text('= '), result(writeFigureText(line.amount!, 'amount'))])
+  else {
+    rows.push([letter('m'), text(` = ${writeFigureText(line.amount!, 'amount')} × ${molar(line)}`)])
+    if (column === 'volume') rows.push([letter('V'), text(' = '), fraction(writeFigureText(line.mass!, 'mass'), `${densityOf(plan, line.line)!.gPerML} g/mL`)])
+    rows.push([text('= '), result(writeFigureText(line[column]!, column))])
+  }
+  const main = line.line.id === plan.mainProduct && column === 'mass'
+  return {
+    title: main ? 'Theoretical yield' : `${titles[column]} of ${line.substance.name}`,
+    rows,
+    notes: notesOf(plan, limiting, line[column]!, column),
+  }
+}
+
+function ratioWorking(plan: Plan, table: ReactionTable, line: ComputedLine): Working {
+  const base = computedLine(table, plan.reference)
+  if (base === line) {
+    return { title: `Ratio of ${line.substance.name}`, rows: [[text('Every ratio counts from this line, so its own is 1.')]], notes: [] }
+  }
+  return {
+    title: `Ratio of ${line.substance.name}`,
+    rows: [
+      [letter('r'), text(' = '), fraction(`${writeFigureText(line.amount!, 'amount')} ${line.substance.name}`, `${writeFigureText(base.amount!, 'amount')} ${base.substance.name}`)],
+      [text('= '), result(writeRatio(line.ratio!))],
+    ],
+    notes: [`In full: ${writeFull(line.ratio!.value)}.`],
+  }
+}
+
+function excessWorking(table: ReactionTable, line: ComputedLine): Working | null {
+  if (line.excess === null || !table.extent || !line.perCoefficient) return null
+  const each = `${writeFigureText(line.amount!, 'amount')} ÷ ${line.line.coefficient}`
+  const per: WorkPiece[] = [letter('n'), text('/ν'), text(` = ${each} = ${writeFigureText(line.perCoefficient, 'amount')}`)]
+  if (line.limiting) {
+    return {
+      title: `${line.substance.name} sets the limit`,
+      rows: [per, [text('No other reactant has less, so the extent ξ = '), result(writeFigureText(table.extent, 'amount'))]],
+      notes: [],
+    }
+  }
+  const percent = line.excess * 100
+  return {
+    title: `Excess of ${line.substance.name}`,
+    rows: [
+      per,
+      [text('excess = '), fraction(writeFigureText(line.perCoefficient, 'amount'), writeFigureText(table.extent, 'amount')), text(' − 1 = '), result(`${writeNumber(percent, percent < 1 ? 2 : 0)} %`)],
+    ],
+    notes: [`In full: ${writeFull(percent)} %.`],
+  }
+}
+
+function notesOf(plan: Plan, line: ComputedLine, figure: Figure, column: 'mass' | 'volume' | 'amount'): string[] {
+  const unit = { mass: 'g', volume: 'mL', amount: 'mmol' }[column]
+  const notes = [`In full: ${writeFull(figure.value)} ${unit}.`]
+  const device = deviceOf(line.line.device)
+  if (figure.u > 0 && device) {
+    const u = figure.u * figure.value
+    notes.push(`± ${writeNumber(u, Math.max(decimalsJustified(figure), Math.ceil(-Math.log10(u))))} ${unit} from the ${device.name}.`)
+  }
+  const density = densityOf(plan, line.line)
+  if (density && line.line.form.kind !== 'solution') {
+    notes.push(`Density ${density.gPerML} g/mL${'atC' in density && density.atC !== undefined ? ` at ${density.atC} °C` : ''}: ${density.source}.`)
+  }
+  notes.push(`Molar masses: ${atomicWeightSource}.`)
+  return notes
+}
+
+/** The substance that sets the limit, in words: `aniline`, or `aniline and acetic anhydride` for a tie. */
+export function limitingNames(plan: Plan, table: ReactionTable): string {
+  return table.limiting.map((id) => substanceOf(plan, computedLine(table, id).line).name).join(' and ')
+}

@@ -1,0 +1,49 @@
+import type { WeighingMethod } from '../plan/plan'
+
+/** What each kind of entry says. */
+export interface EntryBodies {
+  /** One number from one device. */
+  reading: {
+    slot: string
+    value: number
+    unit: 'g' | 'mL' | '°C'
+    decimals: number
+    /** How the mass is being taken, and in what state the container stood on the balance. */
+    weighing?: { method: WeighingMethod; closure?: 'with cap' | 'without cap' }
+    /** The question the program asked about this number, where the group kept it all the same. */
+    asked?: string
+  }
+  /** A melting range: first liquid, last solid gone. */
+  melting: { onsetC: number; clearC: number; decimals: number; asked?: string }
+  /** A moment: heat on, onset of reflux, heat off, start of a hold. */
+  press: { mark: Mark }
+  /** A step is over, in the group's judgement. */
+  done: Record<string, never>
+  /** A demonstrator has seen these readings. */
+  signature: { covers: string[] }
+  /** A reading is struck and nothing is put in its place. */
+  strike: Record<string, never>
+}
+
+export type Mark = 'heat-on' | 'onset' | 'heat-off' | 'start'
+export type EntryKind = keyof EntryBodies
+
+/** One line of the run's log. Entries are never changed; a correction is a new entry that supersedes an old one, with a reason. */
+export type Entry<K extends EntryKind = EntryKind> = {
+  [Kind in K]: {
+    /** ULID made where the entry was written, so that sending it twice is harmless. */
+    id: string
+    kind: Kind
+    /** Id of the step it belongs to. */
+    step: string
+    body: EntryBodies[Kind]
+    /** The device's time, ISO 8601 UTC. */
+    at: string
+    /** Who wrote it, as a name to read. */
+    by: string
+    /** What wrote it: a bench tablet, a demonstrator's own. */
+    device: string
+    supersedes: string | null
+    reason: string | null
+  }
+}[K]

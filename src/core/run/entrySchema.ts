@@ -1,0 +1,63 @@
+import { array, mixed, number, object, string, ValidationError, type ObjectSchema } from 'yup'
+import type { Entry, EntryBodies, EntryKind } from './entry'
+
+const id = string().matches(/^[0-9A-HJKMNP-TV-Z]{26}$/, '${path} must be a ULID').required()
+const finite = number().strict().required()
+const decimals = number().strict().integer().min(0).max(6).required()
+const empty = object({}).noUnknown().strict()
+
+const bodies: { [K in EntryKind]: ObjectSchema<object> } = {
+  reading: object({
+    slot: string().oneOf(['full', 'empty', 'tared', 'net', 'volume']).required(),
+    value: finite.min(0, 'a reading cannot be negative').max(100_000),
+    unit: string().oneOf(['g', 'mL', '°C']).required(),
+    decimals,
+    weighing: object({
+      method: string().oneOf(['tare', 'difference']).required(),
+      closure: string().oneOf(['with cap', 'without cap']).optional(),
+    })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
+    asked: string().max(500).optional(),
+  }),
+  melting: object({
+    onsetC: finite.min(-100).max(500),
+    clearC: finite.min(-100).max(500).test('after-onset', 'the clear point cannot lie below the onset', function (value) {
+      return value >= (this.parent as { onsetC: number }).onsetC
+    }),
+    decimals,
+    asked: string().max(500).optional(),
+  }),
+  press: object({ mark: string().oneOf(['heat-on', 'onset', 'heat-off', 'start']).required() }),
+  done: empty,
+  signature: object({ covers: array(id).min(1, 'a signature covers at least one reading').required() }),
+  strike: empty,
+}
+
+const envelope = object({
+  id,
+  kind: mixed<EntryKind>().oneOf(Object.keys(bodies) as EntryKind[]).required(),
+  step: string().min(1).max(80).required(),
+  body: mixed<EntryBodies[EntryKind]>().required(),
+  at: string()
+    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,3})?Z$/, '${path} must be a UTC time')
+    .required(),
+  by: string().trim().min(1).max(80).required(),
+  device: string().min(1).max(80).required(),
+  supersedes: id.nullable().defined().notRequired().default(null),
+  reason: string().trim().max(500).nullable().default(null),
+}).noUnknown()
+
+/**
+ * Checks one entry as it came from outside, kind by kind. A correction needs a reason.
+ * @throws ValidationError that names the field and what would be right.
+ */
+export function entrySchema(value: unknown): Entry {
+  const entry = envelope.validateSync(value, { strict: false, stripUnknown: false })
+  const body = bodies[entry.kind].noUnknown().validateSync(entry.body, { strict: true })
+  const corrects = entry.supersedes !== null && entry.supersedes !== undefined
+  if (corrects && !entry.reason) throw new ValidationError('a correction needs a reason')
+  if (entry.kind === 'strike' && !corrects) throw new ValidationError('a strike names the entry it strikes')
+  return { ...entry, supersedes: entry.supersedes ?? null, reason: entry.reason ?? null, body } as unknown as Entry
+}

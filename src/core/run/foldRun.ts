@@ -1,0 +1,159 @@
+import type { Plan, Step } from '../plan/plan'
+import { reactionTable, type Charge, type ReactionTable } from '../reaction/reactionTable'
+import { scalePlan } from '../reaction/scalePlan'
+import type { Figure } from '../quantity/figure'
+import { clocksOf, type Clock } from './clocks'
+import type { Entry } from './entry'
+import { netOf, type Net } from './net'
+
+/** A struck entry: what stood there, when it was struck, why and by whom. */
+export interface Struck {
+  entry: Entry
+  by: string
+  at: string
+  reason: string
+}
+
+export type SignatureState =
+  | { state: 'not needed' }
+  | { state: 'not yet' }
+  | { state: 'due' }
+  | { state: 'void'; by: string; at: string }
+  | { state: 'signed'; by: string; at: string }
+
+export interface StepState {
+  step: Step
+  status: 'done' | 'now' | 'later'
+  /** Entries that stand, oldest first. */
+  standing: Entry[]
+  struck: Struck[]
+  net: Net | null
+  signature: SignatureState
+  /** Device time of the first and last standing entry. */
+  startedAt: string | null
+  endedAt: string | null
+}
+
+export interface Sample {
+  mass: Figure
+  /** True when two weighings agreed, or the step says that the solid is dry. */
+  dry: boolean
+}
+
+export interface RunState {
+  /** The plan at this group's scale. */
+  plan: Plan
+  /** The table as planned at this scale. */
+  planned: ReactionTable
+  steps: StepState[]
+  /** Index of the step that is now; the number of steps when all are done. */
+  now: number
+  clocks: Clock[]
+  charged: Record<string, Charge>
+  samples: Record<string, Sample>
+  melting: Entry<'melting'> | null
+  /** Standing entries that the program asked about and the group kept. */
+  odd: Entry<'reading' | 'melting'>[]
+}
+
+/**
+ * The state of a run from its plan, its scale and its entries. Entries may come in any order and more than once: they are
+ * taken once each, in the order of their ids. Depends on nothing else, so server, browser and tests agree.
+ */
+export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): RunState {
+  const scaled = scalePlan(plan, scale)
+  const unique = [...new Map(entries.map((entry) => [entry.id, entry])).values()].sort((a, b) => (a.id < b.id ? -1 : 1))
+  const successor = new Map<string, Entry>()
+  for (const entry of unique) if (entry.supersedes !== null) successor.set(entry.supersedes, entry)
+
+  const planned = reactionTable(scaled)
+  const byStep = groupByStep(unique)
+  let now = -1
+  const steps = scaled.steps.map((step, index): StepState => {
+    const all = byStep.get(step.id) ?? []
+    const standing = all.filter((entry) => !successor.has(entry.id) && entry.kind !== 'strike' && entry.kind !== 'signature')
+    const struck = all.flatMap((entry): Struck[] => {
+      const later = entry.kind === 'signature' ? undefined : successor.get(entry.id)
+      return later ? [{ entry, by: later.by, at: later.at, reason: later.reason ?? '' }] : []
+    })
+    const net = netOf(step, standing)
+    const done = isDone(step, standing, net)
+    if (!done && now < 0) now = index
+    return {
+      step,
+      status: done ? 'done' : now === index ? 'now' : 'later',
+      standing,
+      struck,
+      net,
+      signature: signatureOf(step, all, standing, successor, done),
+      startedAt: standing[0]?.at ?? null,
+      endedAt: standing.at(-1)?.at ?? null,
+    }
+  })
+
+  const charged: Record<string, Charge> = {}
+  const samples: Record<string, Sample> = {}
+  for (const { step, net } of steps) {
+    if (!net) continue
+    if (step.kind === 'charge') {
+      const before = charged[step.line]
+      charged[step.line] = { measure: step.measure, figure: before ? added(before.figure, net.figure) : net.figure }
+    } else if (step.kind === 'weigh') samples[step.sample] = { mass: net.figure, dry: step.dry }
+    else if (step.kind === 'dry') samples[step.sample] = { mass: net.figure, dry: net.agreed === true }
+  }
+  const standing = steps.flatMap((step) => step.standing)
+  return {
+    plan: scaled,
+    planned,
+    steps,
+    now: now < 0 ? steps.length : now,
+    clocks: clocksOf(steps),
+    charged,
+    samples,
+    melting: (standing.filter((entry) => entry.kind === 'melting') as Entry<'melting'>[]).at(-1) ?? null,
+    odd: standing.filter((entry) => 'asked' in entry.body && entry.body.asked !== undefined) as Entry<'reading' | 'melting'>[],
+  }
+}
+
+function groupByStep(entries: Entry[]): Map<string, Entry[]> {
+  const groups = new Map<string, Entry[]>()
+  for (const entry of entries) groups.set(entry.step, [...(groups.get(entry.step) ?? []), entry])
+  return groups
+}
+
+function added(a: Figure, b: Figure): Figure {
+  const value = a.value + b.value
+  const together = (of: 'rounding' | 'u') => Math.hypot(a[of] * a.value, b[of] * b.value) / value
+  return { value, rounding: together('rounding'), u: together('u') }
+}
+
+function isDone(step: Step, standing: readonly Entry[], net: Net | null): boolean {
+  if (standing.some((entry) => entry.kind === 'done')) return true
+  switch (step.kind) {
+    case 'charge':
+    case 'weigh':
+      return net !== null
+    case 'dry':
+      return net?.agreed === true
+    case 'melt':
+      return standing.some((entry) => entry.kind === 'melting')
+    case 'reflux':
+      return standing.some((entry) => entry.kind === 'press' && entry.body.mark === 'heat-off')
+    default:
+      return false
+  }
+}
+
+/** A signature holds while every reading it covers stands and it covers every reading of the step that stands. */
+function signatureOf(step: Step, all: readonly Entry[], standing: readonly Entry[], successor: ReadonlyMap<string, Entry>, done: boolean): SignatureState {
+  if (!step.witness) return { state: 'not needed' }
+  const readings = standing.filter((entry) => entry.kind === 'reading' || entry.kind === 'melting')
+  const signatures = all.filter((entry) => entry.kind === 'signature') as Entry<'signature'>[]
+  const holds = signatures.findLast(
+    ({ body }) => readings.length > 0 && readings.every(({ id }) => body.covers.includes(id)) && body.covers.every((id) => !successor.has(id)),
+  )
+  if (holds) return { state: 'signed', by: holds.by, at: holds.at }
+  const last = signatures.at(-1)
+  if (last) return { state: 'void', by: last.by, at: last.at }
+  return done ? { state: 'due' } : { state: 'not yet' }
+}
