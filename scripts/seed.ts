@@ -1,0 +1,59 @@
+import { connectTo } from '@/data/connect'
+import { Course, EntryRow, LabSession, Membership, Preparation, Revision, Run, Section, StudentGroup, User } from '@/data/models'
+import { writePlanFile } from '@/core/format/planFile'
+import { college, type College } from '@/demo/college'
+import { hashPassword } from '@/server/password'
+
+/**
+ * Writes the made-up college into an empty database; leaves one with people in it as it is. @returns the college
+ */
+export async function seed(ownerUrl: string, at = new Date()): Promise<College> {
+  const made = college(at, Intl.DateTimeFormat().resolvedOptions().timeZone)
+  const sequelize = connectTo(ownerUrl)
+  try {
+    if ((await User.count()) > 0) return made
+    const hashes = await Promise.all(made.people.map(({ password }) => hashPassword(password)))
+    await sequelize.transaction(async (transaction) => {
+      const options = { transaction }
+      const { course, people, sections, preparations, sessions } = made
+      const owner = people[0]!.id
+      await User.bulkCreate(people.map(({ id, signIn, name }, index) => ({ id, signIn, name, passwordHash: hashes[index]! })), options)
+      await Course.create(course, options)
+      await Membership.bulkCreate(people.map(({ id, role }) => ({ user: id, course: course.id, role })), options)
+      await Section.bulkCreate(sections.map(({ id, name }) => ({ id, name, course: course.id })), options)
+      await StudentGroup.bulkCreate(sections.flatMap(({ id, groups }) => groups.map((group) => ({ ...group, section: id }))), options)
+      await Preparation.bulkCreate(preparations.map(({ id, plan }) => ({ id, course: course.id, title: plan.title })), options)
+      await Revision.bulkCreate(
+        preparations.map(({ id, revision, plan, publishedAt }) => ({
+          id: revision,
+          preparation: id,
+          number: 1,
+          state: 'published' as const,
+          plan: writePlanFile(plan),
+          version: 1,
+          savedAt: publishedAt,
+          savedBy: owner,
+          publishedAt,
+          publishedBy: owner,
+        })),
+        options,
+      )
+      await LabSession.bulkCreate(sessions.map(({ runs: _runs, ...session }) => session), options)
+      for (const session of sessions) {
+        await Run.bulkCreate(
+          session.runs.map(({ entries, group, ...run }) => ({ ...run, session: session.id, studentGroup: group, lastSeq: entries.length })),
+          options,
+        )
+        await EntryRow.bulkCreate(
+          session.runs.flatMap(({ id, entries }) =>
+            entries.map((entry, index) => ({ ...entry, run: id, seq: index + 1, body: JSON.stringify(entry.body), at: new Date(entry.at), received: new Date(entry.at) })),
+          ),
+          options,
+        )
+      }
+    })
+    return made
+  } finally {
+    await sequelize.close()
+  }
+}

@@ -1,0 +1,3 @@
+import { route } from '@/server/route'
+
+export const GET = route({ need: { open: 'telling that the server answers' } }, async () => ({ ok: true }))

@@ -1,0 +1,107 @@
+import { NextResponse, type NextRequest } from 'next/server'
+import { ValidationError, type Schema } from 'yup'
+import { PlanFileError } from '@/core/format/planFile'
+import { ForeignEntryError } from '@/data/entries'
+import { database } from '@/data/connect'
+import { benchHere, signedIn } from './actor'
+import { Refusal } from './refusal'
+import { may, type Actor, type Right, type Subject } from './rights'
+
+type Params = Record<string, string>
+
+interface Guarded<P extends Params, B> {
+  /** The right that is asked for, or why anyone may call this. */
+  need: Right | { open: string }
+  /** What the right is asked for; not needed for an open route. Throws Refusal 404 where there is no such thing. */
+  subject?: (params: P) => Promise<Subject>
+  /** The same where only the body names it. */
+  subjectOfBody?: (body: B) => Promise<Subject>
+  /** What the request's JSON must be. */
+  body?: Schema<B>
+}
+
+export interface Call<P extends Params, B> {
+  request: NextRequest
+  params: P
+  actor: Actor | null
+  body: B
+}
+
+const bodyLimit = 2_000_000
+
+/**
+ * The one way to make a route handler. Denies unless the declared right is held; refuses a change that another origin asks for; checks the body
+ * before the handler sees it; turns refusals into answers in words. A route without a declared need does not compile.
+ */
+export function route<P extends Params = Params, B = undefined>(guard: Guarded<P, B>, handle: (call: Call<P, B>) => Promise<Response | object | void>) {
+  const guarded = async (request: NextRequest, context: { params: Promise<P> }): Promise<Response> => {
+    try {
+      database()
+      if (request.method !== 'GET' && !sameOrigin(request)) throw new Refusal(403, 'This change came from another site and was refused.')
+      const params = await context.params
+      const people = [await benchHere(), await signedIn()]
+      if (typeof guard.need === 'string' && people.every((person) => !person)) throw new Refusal(401, 'Sign in first.')
+      const body = guard.body ? await readBody(request, guard.body) : (undefined as B)
+      const actor = await allowed(guard, people, params, body)
+      const answer = await handle({ request, params, actor, body })
+      return answer instanceof Response ? answer : NextResponse.json(answer ?? { ok: true })
+    } catch (error) {
+      return refusalOf(error)
+    }
+  }
+  return Object.assign(guarded, { need: guard.need })
+}
+
+async function allowed<P extends Params, B>(guard: Guarded<P, B>, people: (Actor | null)[], params: P, body: B): Promise<Actor | null> {
+  const { need, subject, subjectOfBody } = guard
+  if (typeof need === 'object') return people.find(Boolean) ?? null
+  const about = subject ? await subject(params) : await subjectOfBody?.(body)
+  // A tablet may hold both cookies; the one that has the right speaks, the bench first for its own run.
+  const actor = about && people.find((candidate) => may(candidate, need, about))
+  if (!actor) throw new Refusal(403, 'Your role in this course does not allow this.')
+  return actor
+}
+
+/** The person behind a call whose right only people hold. @throws Refusal 403 for a bench */
+export function personOf(actor: Actor | null): Actor & { kind: 'user' } {
+  if (actor?.kind !== 'user') throw new Refusal(403, 'A signed-in person does this.')
+  return actor
+}
+
+/** The bench behind a call whose right only benches hold. @throws Refusal 403 for a person */
+export function benchOf(actor: Actor | null): Actor & { kind: 'bench' } {
+  if (actor?.kind !== 'bench') throw new Refusal(403, 'Only the bench writes its own readings.')
+  return actor
+}
+
+/** True when the browser says the request comes from a page of this site. */
+export function sameOrigin(request: NextRequest): boolean {
+  const origin = request.headers.get('origin')
+  const host = request.headers.get('x-forwarded-host') ?? request.headers.get('host')
+  if (!origin || !host) return false
+  try {
+    return new URL(origin).host === host
+  } catch {
+    return false
+  }
+}
+
+async function readBody<B>(request: NextRequest, schema: Schema<B>): Promise<B> {
+  const text = await request.text()
+  if (text.length > bodyLimit) throw new Refusal(413, 'This is larger than anything a plan or a log needs.')
+  let json: unknown
+  try {
+    json = JSON.parse(text)
+  } catch {
+    throw new Refusal(400, 'The request is not JSON.')
+  }
+  return schema.validate(json, { abortEarly: true, strict: true })
+}
+
+function refusalOf(error: unknown): Response {
+  if (error instanceof Refusal) return NextResponse.json({ error: error.message, ...error.details }, { status: error.status })
+  if (error instanceof ValidationError || error instanceof PlanFileError) return NextResponse.json({ error: error.message }, { status: 400 })
+  if (error instanceof ForeignEntryError) return NextResponse.json({ error: error.message }, { status: 409 })
+  console.error(error)
+  return NextResponse.json({ error: 'Something went wrong on the server. What you typed is still here; try again.' }, { status: 500 })
+}

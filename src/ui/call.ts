@@ -1,0 +1,27 @@
+/** An answer of the server that is not a success, or no answer at all (`status` 0). */
+export class CallError extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly details: Record<string, unknown> = {},
+  ) {
+    super(message)
+    this.name = 'CallError'
+  }
+}
+
+/** Calls a route of this application with JSON and returns its JSON. @throws CallError with words to show */
+export async function call<T>(path: string, method: 'POST' | 'PUT' | 'DELETE' | 'GET' = 'GET', body?: unknown): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(path, {
+      method,
+      ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+    })
+  } catch {
+    throw new CallError(0, 'The server cannot be reached. What you typed is still here.')
+  }
+  const answer = (await response.json().catch(() => ({}))) as Record<string, unknown>
+  if (!response.ok) throw new CallError(response.status, String(answer.error ?? 'The server could not do this.'), answer)
+  return answer as T
+}

@@ -1,0 +1,42 @@
+import Link from 'next/link'
+import type { ReactNode } from 'react'
+import { Mark } from './Mark'
+import { SignOut } from './SignOut'
+
+export type Place = 'today' | 'desk' | 'bench' | 'class'
+
+const places: { place: Place; href: string; name: string }[] = [
+  { place: 'desk', href: '/desk', name: 'Desk' },
+  { place: 'bench', href: '/bench', name: 'Bench' },
+  { place: 'class', href: '/class', name: 'Class' },
+]
+
+/** The bench top around every page of a signed-in person: the places, and who is here. */
+export function Frame({ place, who, aside, children }: { place: Place; who: string; aside?: string; children: ReactNode }) {
+  return (
+    <>
+      <a className="skip" href="#work">
+        Skip to the work
+      </a>
+      <header className="bench-top">
+        <Link href="/" className="mark" aria-label="Mozle, today">
+          <Mark />
+          mozle
+        </Link>
+        <nav aria-label="Places">
+          {places.map(({ place: each, href, name }) => (
+            <Link key={each} href={href} aria-current={each === place ? 'page' : undefined}>
+              {name}
+            </Link>
+          ))}
+        </nav>
+        <div className="who">
+          {aside && <span>{aside}</span>}
+          <span>{who}</span>
+          <SignOut />
+        </div>
+      </header>
+      <div id="work">{children}</div>
+    </>
+  )
+}

@@ -1,0 +1,54 @@
+'use client'
+
+import { useLayoutEffect, useRef, type ReactNode } from 'react'
+
+export interface MarginNote {
+  key: string
+  /** Value of the `data-about` of the line it speaks about. */
+  about: string
+  node: ReactNode
+}
+
+/** Space between two notes, px. */
+const gap = 14
+
+/**
+ * The margin of a page: each note stands beside the line it is about, pushed down where two would overlap. On a narrow screen
+ * the notes follow the page in their order.
+ */
+export function Margin({ notes, label }: { notes: MarginNote[]; label: string }) {
+  const margin = useRef<HTMLElement>(null)
+  useLayoutEffect(() => {
+    const element = margin.current
+    const page = element?.previousElementSibling
+    if (!element || !page) return
+    const place = () => {
+      const top = element.getBoundingClientRect().top
+      let free = 14
+      const placed = [...element.querySelectorAll<HTMLElement>('.margin-note')].map((note) => {
+        const line = page.querySelector(`[data-about="${CSS.escape(note.dataset.for ?? '')}"]`)
+        return { note, wanted: line ? line.getBoundingClientRect().top - top : 0 }
+      })
+      placed.sort((a, b) => a.wanted - b.wanted)
+      for (const { note, wanted } of placed) {
+        const at = Math.max(free, wanted)
+        note.style.top = `${at}px`
+        free = at + note.offsetHeight + gap
+      }
+      element.style.minHeight = `${free}px`
+    }
+    place()
+    const observer = new ResizeObserver(place)
+    observer.observe(page)
+    return () => observer.disconnect()
+  })
+  return (
+    <aside className="margin" ref={margin} aria-label={label}>
+      {notes.map(({ key, about, node }) => (
+        <section className="margin-note" key={key} data-for={about}>
+          {node}
+        </section>
+      ))}
+    </aside>
+  )
+}
