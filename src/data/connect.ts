@@ -1,18 +1,18 @@
 import { Sequelize } from 'sequelize'
 import { defineModels } from './models'
 
-const kept = globalThis as { mozleDatabase?: Sequelize }
+let kept: Sequelize | undefined
 
 /**
- * The connection of this process to the database that `MOZLE_DB_URL` names, made at first use. Kept on the global object because the
- * framework may load this module more than once in one process.
+ * The connection to the database that `MOZLE_DB_URL` names, made at first use. The framework may load this module and the models more than once in one process
+ * (for pages and for routes); each copy of the models needs a connection it was tied to, so each copy of this module keeps its own.
  */
 export function database(): Sequelize {
-  if (kept.mozleDatabase) return kept.mozleDatabase
+  if (kept) return kept
   const url = process.env.MOZLE_DB_URL
   if (!url) throw new Error('MOZLE_DB_URL is not set: start the application with ./mozle.')
-  kept.mozleDatabase = connectTo(url, 20)
-  return kept.mozleDatabase
+  kept = connectTo(url, 20)
+  return kept
 }
 
 /** A connection of its own, for migrations, seeding and tests; close it when done. */

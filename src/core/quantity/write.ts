@@ -40,21 +40,24 @@ export interface WrittenFigure {
   unit: Unit
 }
 
-/** A figure in base units (g, mL, mmol) as a chemist would write it: a fitting unit and no more figures than its inputs justify. */
-export function writeFigure(figure: Figure, dimension: keyof typeof ladders): WrittenFigure {
+/**
+ * A figure in base units (g, mL, mmol) as a chemist would write it: a fitting unit and no more figures than its inputs justify.
+ * `guard` adds figures that are carried through a working and dropped at its end.
+ */
+export function writeFigure(figure: Figure, dimension: keyof typeof ladders, guard = 0): WrittenFigure {
   const ladder = ladders[dimension]
   const [unit, factor] = ladder.find(([, , from]) => Math.abs(figure.value) >= from) ?? ladder[1]
   const shown = { ...figure, value: figure.value / factor }
-  return { number: writeNumber(shown.value, decimalsJustified(shown)), unit }
+  return { number: writeNumber(shown.value, decimalsJustified(shown) + guard), unit }
 }
 
 /** `43.5 mmol`, in one string. */
-export function writeFigureText(figure: Figure, dimension: keyof typeof ladders): string {
-  const { number, unit } = writeFigure(figure, dimension)
+export function writeFigureText(figure: Figure, dimension: keyof typeof ladders, guard = 0): string {
+  const { number, unit } = writeFigure(figure, dimension, guard)
   return `${number} ${unit}`
 }
 
-/** A pure number (a ratio) with the figures it deserves. */
+/** A pure number (a ratio) with the figures it deserves, three decimals at most; an exact one with two. */
 export function writeRatio(figure: Figure): string {
-  return writeNumber(figure.value, Math.min(3, Math.max(2, decimalsJustified(figure))))
+  return writeNumber(figure.value, figure.rounding === 0 ? 2 : Math.min(3, decimalsJustified(figure)))
 }

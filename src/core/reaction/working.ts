@@ -25,6 +25,9 @@ const letter = (value: string): WorkPiece => ({ kind: 'letter', text: value })
 const result = (value: string): WorkPiece => ({ kind: 'result', text: value })
 const fraction = (above: string, below: string): WorkPiece => ({ kind: 'fraction', over: above, under: below })
 
+/** An amount in the middle of a working, with one figure more than it ends with. */
+const carried = (amount: Figure) => writeFigureText(amount, 'amount', 1)
+
 /** Molar mass as it stands in a working. */
 const molar = (line: ComputedLine) => `${writeNumber(line.molarMass, 3)} g/mol`
 
@@ -53,7 +56,7 @@ function amountRows(plan: Plan, table: ReactionTable, line: ComputedLine): WorkP
   if (anchor?.of === 'ratio') {
     const base = computedLine(table, plan.reference)
     return [
-      [letter('n'), text(`${name}${writeNumber(anchor.ratio, anchor.decimals)} × ${writeFigureText(base.amount!, 'amount')} ${base.substance.name}`)],
+      [letter('n'), text(`${name}${writeNumber(anchor.ratio, anchor.decimals)} × ${carried(base.amount!)} ${base.substance.name}`)],
       answer,
     ]
   }
@@ -80,7 +83,7 @@ function measureRows(plan: Plan, table: ReactionTable, line: ComputedLine, colum
     return [[letter(symbol), text(` = ${writeQuantity(anchor.quantity)} × ${density!.gPerML} g/mL`)], answer]
   }
   const rows = amountRows(plan, table, line)
-  const amount = writeFigureText(line.amount!, 'amount')
+  const amount = carried(line.amount!)
   if (form.kind === 'solution') return [...rows, [letter(symbol), text(' = '), fraction(amount, `${form.molPerL} mol/L`)], answer]
   const share = form.kind === 'mass-fraction' ? form.fraction : form.purity
   const below = [share === 1 ? '' : String(share), column === 'volume' ? `${density!.gPerML} g/mL` : ''].filter(Boolean).join(' × ')
@@ -95,12 +98,12 @@ function productWorking(plan: Plan, table: ReactionTable, line: ComputedLine, co
   const coefficient = line.line.coefficient ?? 1
   const rows: WorkPiece[][] = [
     ...amountRows(plan, table, limiting),
-    [text('extent ξ = '), fraction(writeFigureText(limiting.amount!, 'amount'), String(nu)), text(` = ${writeFigureText(extent, 'amount')}`)],
-    [letter('n'), text(`(${line.substance.name}) = ${coefficient} × ${writeFigureText(extent, 'amount')}`)],
+    [text('extent ξ = '), fraction(carried(limiting.amount!), String(nu)), text(` = ${carried(extent)}`)],
+    [letter('n'), text(`(${line.substance.name}) = ${coefficient} × ${carried(extent)}`)],
   ]
   if (column === 'amount') rows.push([text('= '), result(writeFigureText(line.amount!, 'amount'))])
   else {
-    rows.push([letter('m'), text(` = ${writeFigureText(line.amount!, 'amount')} × ${molar(line)}`)])
+    rows.push([letter('m'), text(` = ${carried(line.amount!)} × ${molar(line)}`)])
     if (column === 'volume') rows.push([letter('V'), text(' = '), fraction(writeFigureText(line.mass!, 'mass'), `${densityOf(plan, line.line)!.gPerML} g/mL`)])
     rows.push([text('= '), result(writeFigureText(line[column]!, column))])
   }
@@ -120,7 +123,7 @@ function ratioWorking(plan: Plan, table: ReactionTable, line: ComputedLine): Wor
   return {
     title: `Ratio of ${line.substance.name}`,
     rows: [
-      [letter('r'), text(' = '), fraction(`${writeFigureText(line.amount!, 'amount')} ${line.substance.name}`, `${writeFigureText(base.amount!, 'amount')} ${base.substance.name}`)],
+      [letter('r'), text(' = '), fraction(`${carried(line.amount!)} ${line.substance.name}`, `${carried(base.amount!)} ${base.substance.name}`)],
       [text('= '), result(writeRatio(line.ratio!))],
     ],
     notes: [`In full: ${writeFull(line.ratio!.value)}.`],
@@ -129,8 +132,8 @@ function ratioWorking(plan: Plan, table: ReactionTable, line: ComputedLine): Wor
 
 function excessWorking(table: ReactionTable, line: ComputedLine): Working | null {
   if (line.excess === null || !table.extent || !line.perCoefficient) return null
-  const each = `${writeFigureText(line.amount!, 'amount')} ÷ ${line.line.coefficient}`
-  const per: WorkPiece[] = [letter('n'), text('/ν'), text(` = ${each} = ${writeFigureText(line.perCoefficient, 'amount')}`)]
+  const each = `${carried(line.amount!)} ÷ ${line.line.coefficient}`
+  const per: WorkPiece[] = [letter('n'), text('/ν'), text(` = ${each} = ${carried(line.perCoefficient)}`)]
   if (line.limiting) {
     return {
       title: `${line.substance.name} sets the limit`,
@@ -143,7 +146,7 @@ function excessWorking(table: ReactionTable, line: ComputedLine): Working | null
     title: `Excess of ${line.substance.name}`,
     rows: [
       per,
-      [text('excess = '), fraction(writeFigureText(line.perCoefficient, 'amount'), writeFigureText(table.extent, 'amount')), text(' − 1 = '), result(`${writeNumber(percent, percent < 1 ? 2 : 0)} %`)],
+      [text('excess = '), fraction(carried(line.perCoefficient), carried(table.extent)), text(' − 1 = '), result(`${writeNumber(percent, percent < 1 ? 2 : 0)} %`)],
     ],
     notes: [`In full: ${writeFull(percent)} %.`],
   }

@@ -9,7 +9,7 @@ import { readingIn } from './net'
 /** The one thing to enter now. */
 export type Due =
   | { kind: 'reading'; slot: string; label: string; hint: string; unit: 'g' | 'mL'; decimals: number; weighing?: WeighingMethod; asksClosure?: boolean }
-  | { kind: 'tare'; label: string; hint: string }
+  | { kind: 'tare'; label: string; hint: string; decimals: number }
   | { kind: 'melting'; label: string; hint: string; decimals: number }
   | { kind: 'press'; mark: Mark; label: string; hint: string }
   | { kind: 'done'; label: string; hint: string; checks?: string[] }
@@ -66,7 +66,7 @@ function weighing(state: StepState, method: WeighingMethod | undefined, containe
   const how = (begun?.kind === 'reading' ? begun.body.weighing?.method : undefined) ?? method ?? weighingChoices(state)[0] ?? 'tare'
   const name = capital(container)
   if (how === 'tare') {
-    if (!readingIn(standing, 'tared')) return { kind: 'tare', label: `${name} on, tared`, hint: 'Balance at zero with the container on the pan.' }
+    if (!readingIn(standing, 'tared')) return { kind: 'tare', label: `${name} on, tared`, hint: 'Balance at zero with the container on the pan.', decimals: decimals(device) }
     return { ...reading('net', 'What the balance shows now', `Only what is in the ${container}.`, 'g', device), weighing: 'tare' }
   }
   const first = readingIn(standing, order[0])

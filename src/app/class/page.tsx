@@ -1,0 +1,57 @@
+import type { Metadata } from 'next'
+import Link from 'next/link'
+import { Frame } from '@/ui/frame/Frame'
+import { clockTime, longDay } from '@/ui/time'
+import { pageNeeds, visitor } from '@/server/page'
+import { listSessions } from '@/server/sessions'
+
+export const metadata: Metadata = { title: 'Class' }
+
+export default async function ClassList() {
+  const { actor, course, may } = await visitor('/class')
+  await pageNeeds(actor, may('session.read') ? 'session.read' : 'results.read', { course: course.id })
+  const now = new Date().toISOString()
+  const sessions = (await listSessions(course.id)).reverse()
+  return (
+    <Frame place="class" who={actor.name} aside={course.title}>
+      <main className="page-only">
+        <div className="head">
+          <h1>Class</h1>
+          {may('session.write') && (
+            <div className="actions">
+              <Link className="btn btn-primary" href="/class/new">
+                Set a lab session
+              </Link>
+            </div>
+          )}
+        </div>
+        {sessions.length === 0 && <p>No lab session is set yet. Publish a preparation, then set a session with it.</p>}
+        <ul className="sheet-list" style={{ marginTop: 14 }}>
+          {sessions.map(({ id, title, section, startsAt, endsAt, room, benches, zone }) => {
+            const when = startsAt > now ? 'to come' : endsAt < now ? 'over' : 'on now'
+            return (
+              <li key={id}>
+                <span>
+                  {may('session.read') ? (
+                    <Link className="title" href={`/class/${id}`}>
+                      {title}, {section}
+                    </Link>
+                  ) : (
+                    <b>
+                      {title}, {section}
+                    </b>
+                  )}
+                  <br />
+                  <span className="quiet">
+                    {longDay(startsAt, zone)}, {clockTime(startsAt, zone)}–{clockTime(endsAt, zone)}, {room}, {benches} benches, {when}
+                  </span>
+                </span>
+                {may('results.read') && startsAt <= now && <Link href={`/class/${id}/results`}>Results</Link>}
+              </li>
+            )
+          })}
+        </ul>
+      </main>
+    </Frame>
+  )
+}

@@ -1,0 +1,249 @@
+'use client'
+
+import { useRouter } from 'next/navigation'
+import { useEffect, useMemo, useState } from 'react'
+import type { Plan } from '@/core/plan/plan'
+import { lineOf, substanceOf } from '@/core/plan/plan'
+import { stepText } from '@/core/plan/stepText'
+import { writeFigureText, writeNumber } from '@/core/quantity/write'
+import { computedLine, dispensed } from '@/core/reaction/reactionTable'
+import { runResults } from '@/core/result/runResults'
+import type { Entry } from '@/core/run/entry'
+import { foldRun, type RunState, type StepState } from '@/core/run/foldRun'
+import { call } from '../call'
+import { State } from '../figures/State'
+import { ClockFace } from '../run/ClockFace'
+import { entryLabel } from '../run/labels'
+import { StepThread } from '../run/StepThread'
+import type { Numbered } from '../run/useLive'
+import { useRun } from '../run/useRun'
+import { DuePanel } from './DuePanel'
+import { SafetySheet } from './SafetySheet'
+import { SignDialog } from './SignDialog'
+import { StrikePanel } from './StrikePanel'
+import { Wrote } from './Wrote'
+
+export interface BenchProps {
+  run: string
+  bench: number
+  members: string
+  scale: number
+  plan: Plan
+  entries: Numbered[]
+  zone: string
+  /** The server's time while rendering, so that clocks agree before the first tick. */
+  now: number
+}
+
+/** One group's run at arm's length: the thread of steps, what to do with our amounts, and the one thing to enter. */
+export function Bench({ run: runId, bench, members, scale, plan, entries: initial, zone, now }: BenchProps) {
+  const router = useRouter()
+  const { entries, onTablet, refused, write, add } = useRun(runId, initial, `Bench ${bench}: ${members}`)
+  const run = useMemo(() => foldRun(plan, scale, entries), [plan, scale, entries])
+  const [picked, setPicked] = useState<{ index: number; now: number } | null>(null)
+  const [striking, setStriking] = useState<Entry<'reading'> | Entry<'melting'> | null>(null)
+  const [signing, setSigning] = useState<StepState | null>(null)
+
+  // A step that was opened to look at gives way when the work moves on.
+  const shown = picked && picked.now === run.now ? picked.index : run.now
+  const state = run.steps[shown]
+  const toSign = run.steps.filter(({ signature }) => signature.state === 'due' || signature.state === 'void')
+  const struckNow = striking && run.steps.some(({ standing }) => standing.some(({ id }) => id === striking.id)) ? striking : null
+
+  useEffect(() => {
+    document.querySelector('.thread [aria-current="step"]')?.scrollIntoView({ block: 'nearest' })
+  }, [shown])
+
+  const booked = entries.length - onTablet.size
+  return (
+    <div className="bench">
+      <header className="strip-top">
+        <div className="who">
+          <b>Bench {bench}</b>
+          <span>
+            {plan.title}
+            {scale === 1 ? '' : `, our scale ${scale}`}
+          </span>
+        </div>
+        {run.clocks.map((clock) => (
+          <ClockFace key={`${clock.step} ${clock.label}`} clock={clock} zone={zone} initialNow={now} />
+        ))}
+        <div className="book" role="status">
+          {onTablet.size === 0 ? (
+            <span>{booked === 1 ? 'one entry in the book' : `all ${booked} entries in the book`}</span>
+          ) : (
+            <span>
+              {onTablet.size} kept on this tablet{refused ? `: ${refused}` : ', on the way to the book'}
+            </span>
+          )}
+          <button
+            type="button"
+            disabled={onTablet.size > 0}
+            onClick={async () => {
+              await call('/api/bench', 'DELETE')
+              router.refresh()
+            }}
+          >
+            Leave
+          </button>
+        </div>
+      </header>
+      <div className="bench-body">
+        <StepThread run={run} shown={shown} onShow={(index) => setPicked({ index, now: run.now })} />
+        <main className="step-face">
+          {state ? (
+            <StepFace
+              run={run}
+              state={state}
+              zone={zone}
+              onTablet={onTablet}
+              onStrike={(entry) => setStriking(entry)}
+              onSign={() => setSigning(state)}
+              later={state.status === 'later' ? run.steps[run.now]!.step.title : undefined}
+            />
+          ) : (
+            <AllDone run={run} />
+          )}
+          {toSign
+            .filter((each) => each !== state)
+            .map((each) => (
+              <p className="sign-due" key={each.step.id}>
+                <State level="doubt">{each.step.title} waits for a signature</State>
+                <button type="button" onClick={() => setSigning(each)}>
+                  A demonstrator signs
+                </button>
+              </p>
+            ))}
+          {state && shown !== run.now && (
+            <button type="button" className="plain" onClick={() => setPicked(null)}>
+              Back to what is now
+            </button>
+          )}
+        </main>
+        <div className="pad-side">
+          {struckNow ? (
+            <StrikePanel
+              key={struckNow.id}
+              run={run}
+              entry={struckNow}
+              label={entryLabel(run.steps.find(({ step }) => step.id === struckNow.step)!, struckNow)}
+              signed={run.steps.some(({ step, signature }) => step.id === struckNow.step && signature.state === 'signed')}
+              write={write}
+              onClose={() => setStriking(null)}
+            />
+          ) : (
+            state?.status === 'now' && <DuePanel key={state.step.id} run={run} state={state} write={write} />
+          )}
+        </div>
+      </div>
+      {signing && (
+        <SignDialog
+          run={runId}
+          step={signing.step}
+          onSigned={(signed) => {
+            add({ [runId]: signed })
+            setSigning(null)
+          }}
+          onClose={() => setSigning(null)}
+        />
+      )}
+    </div>
+  )
+}
+
+interface FaceProps {
+  run: RunState
+  state: StepState
+  zone: string
+  onTablet: ReadonlySet<string>
+  onStrike: (entry: Entry<'reading'> | Entry<'melting'>) => void
+  onSign: () => void
+  /** Title of the step that must be done first. */
+  later: string | undefined
+}
+
+function StepFace({ run, state, zone, onTablet, onStrike, onSign, later }: FaceProps) {
+  const { step, signature } = state
+  const line = step.kind === 'charge' ? computedLine(run.planned, step.line) : null
+  const amount = line && dispensed(line)
+  const caution = step.caution ?? (line && substanceOf(run.plan, line.line).caution)
+  return (
+    <>
+      <h1>{step.title}</h1>
+      {later && (
+        <p>
+          <State level="open">Cannot yet: first {later.toLowerCase()}.</State>
+        </p>
+      )}
+      <p className="text">
+        {stepText(step.text, run.planned).map((piece, index) =>
+          piece.kind === 'text' ? (
+            <span key={index}>{piece.text}</span>
+          ) : (
+            <span key={index}>
+              <b className="fig">{piece.amount}</b> {piece.name}
+            </span>
+          ),
+        )}
+      </p>
+      {line && amount && (
+        <div className="amount-face">
+          <b className="fig">{writeFigureText(amount.figure, amount.dimension)}</b>
+          <span>
+            {line.substance.name}
+            <em>
+              {[amount.dimension === 'volume' && line.mass ? writeFigureText(line.mass, 'mass') : '', line.amount ? writeFigureText(line.amount, 'amount') : '', line.limiting ? 'it sets the limit' : ''].filter(Boolean).join(', ')}
+            </em>
+          </span>
+        </div>
+      )}
+      {caution && (
+        <p className="caution">
+          <b>{caution.split(/(?<=[.:?])\s/)[0]}</b> {caution.split(/(?<=[.:?])\s/).slice(1).join(' ')}
+        </p>
+      )}
+      {step.kind === 'safety' && <SafetySheet plan={run.plan} />}
+      <Wrote run={run} state={state} onTablet={onTablet} zone={zone} onStrike={onStrike} />
+      {(signature.state === 'due' || signature.state === 'void') && (
+        <button type="button" className="plain wide" onClick={onSign}>
+          A demonstrator signs here
+        </button>
+      )}
+    </>
+  )
+}
+
+function AllDone({ run }: { run: RunState }) {
+  const results = runResults(run)
+  const product = substanceOf(run.plan, lineOf(run.plan, run.plan.mainProduct)).name
+  const percent = (value: number) => `${writeNumber(100 * value, 0)} %`
+  return (
+    <>
+      <h1>All steps are done</h1>
+      <div className="wrote">
+        {results.theoretical && (
+          <div className="written">
+            <span>Theoretical yield of {product}, from what we charged</span>
+            <b className="fig">{writeFigureText(results.theoretical, 'mass')}</b>
+          </div>
+        )}
+        {results.yield && (
+          <div className="written">
+            <span>Yield of the reaction, {results.yield.dry ? 'dry' : 'wet'}</span>
+            <b className="fig">{percent(results.yield.figure.value)}</b>
+          </div>
+        )}
+        {results.recovery && (
+          <div className="written">
+            <span>Recovery of the crystallisation</span>
+            <b className="fig">{percent(results.recovery.figure.value)}</b>
+          </div>
+        )}
+      </div>
+      <p className="text">
+        <State level={results.judgement.level}>{results.judgement.words}</State>
+      </p>
+      <p>{results.judgement.evidence}</p>
+    </>
+  )
+}

@@ -1,0 +1,248 @@
+'use client'
+
+import { useState } from 'react'
+import type { WeighingMethod } from '@/core/plan/plan'
+import { askAbout } from '@/core/run/askAbout'
+import { dueIn, weighingChoices, type Due } from '@/core/run/due'
+import type { Entry, EntryBodies, EntryKind } from '@/core/run/entry'
+import type { RunState, StepState } from '@/core/run/foldRun'
+import { NumberPad } from './NumberPad'
+import { ReadingField } from './ReadingField'
+import { readingOf } from './readingOf'
+
+export type Write = <K extends EntryKind>(kind: K, step: string, body: EntryBodies[K], correction?: { supersedes: string; reason: string }) => void
+
+const methodWords: Record<WeighingMethod, string> = { tare: 'Tare and add', difference: 'By difference' }
+type Closure = 'with cap' | 'without cap'
+
+/** The one thing to enter now, for the step that is now. */
+export function DuePanel({ run, state, write }: { run: RunState; state: StepState; write: Write }) {
+  const [method, setMethod] = useState<WeighingMethod>()
+  const due = dueIn(state, method)
+  if (!due) return null
+  const choices = weighingChoices(state)
+  const begun = state.standing.some(({ kind }) => kind === 'reading')
+  const current = method ?? choices[0]
+  return (
+    <section className="pad" aria-label="What to enter now">
+      {choices.length > 1 && !begun && (
+        <div className="choice" role="group" aria-label="Way of weighing">
+          {choices.map((choice) => (
+            <button key={choice} type="button" aria-pressed={choice === current} onClick={() => setMethod(choice)}>
+              {methodWords[choice]}
+            </button>
+          ))}
+        </div>
+      )}
+      <h2>{due.label}</h2>
+      {due.hint && <p className="hint">{due.hint}</p>}
+      <Enter key={`${state.step.id} ${due.kind} ${'slot' in due ? due.slot : ''} ${state.standing.length}`} run={run} state={state} due={due} write={write} />
+      {state.step.witness && <p className="hint">A demonstrator signs this step.</p>}
+      {state.step.kind === 'dry' && (state.net?.series?.length ?? 0) > 0 && <StopDrying step={state.step.id} write={write} />}
+    </section>
+  )
+}
+
+function Enter({ run, state, due, write }: { run: RunState; state: StepState; due: Due; write: Write }) {
+  const step = state.step.id
+  switch (due.kind) {
+    case 'press':
+      return (
+        <button type="button" className="go" onClick={() => write('press', step, { mark: due.mark })}>
+          {due.label}
+        </button>
+      )
+    case 'tare':
+      return (
+        <button type="button" className="go" onClick={() => write('reading', step, { slot: 'tared', value: 0, unit: 'g', decimals: due.decimals, weighing: { method: 'tare' } })}>
+          It shows zero: tared
+        </button>
+      )
+    case 'done':
+      return <Done due={due} onDone={() => write('done', step, {})} />
+    case 'melting':
+      return <EnterMelting run={run} step={step} decimals={due.decimals} write={write} />
+    case 'reading':
+      return <EnterReading run={run} state={state} due={due} write={write} />
+  }
+}
+
+function Done({ due, onDone }: { due: Due & { kind: 'done' }; onDone: () => void }) {
+  const [checked, setChecked] = useState<ReadonlySet<string>>(new Set())
+  const left = (due.checks ?? []).filter((check) => !checked.has(check)).length
+  return (
+    <>
+      {due.checks?.map((check) => (
+        <label className="check" key={check}>
+          <input
+            type="checkbox"
+            checked={checked.has(check)}
+            onChange={(event) => {
+              const next = new Set(checked)
+              if (event.currentTarget.checked) next.add(check)
+              else next.delete(check)
+              setChecked(next)
+            }}
+          />
+          <span>{check}</span>
+        </label>
+      ))}
+      <button type="button" className="go" disabled={left > 0} onClick={onDone}>
+        {due.label}
+      </button>
+      {left > 0 && <p className="hint">{left === 1 ? 'One line is' : `${left} lines are`} still to be checked.</p>}
+    </>
+  )
+}
+
+function EnterReading({ run, state, due, write }: { run: RunState; state: StepState; due: Due & { kind: 'reading' }; write: Write }) {
+  const first = state.standing.find((entry) => entry.kind === 'reading')
+  const closureBefore = first?.kind === 'reading' ? first.body.weighing?.closure : undefined
+  const [text, setText] = useState('')
+  const [closure, setClosure] = useState<Closure | undefined>(closureBefore)
+  const [problem, setProblem] = useState<string>()
+  const [asked, setAsked] = useState<string>()
+
+  const take = (kept?: string) => {
+    const read = readingOf(text, due.unit, due.decimals)
+    if (!read.ok) return setProblem(read.problem)
+    if (due.asksClosure && !closure) return setProblem('Say whether the cap is on: the second weighing must be in the same state.')
+    const body: EntryBodies['reading'] = {
+      slot: due.slot,
+      ...read.value,
+      unit: due.unit,
+      ...(due.weighing ? { weighing: { method: due.weighing, ...(due.asksClosure && closure ? { closure } : {}) } } : {}),
+      ...(kept === undefined ? {} : { asked: kept }),
+    }
+    const question = kept === undefined ? askAbout(run, draftOf('reading', state.step.id, body)) : null
+    if (question) return setAsked(question)
+    write('reading', state.step.id, body)
+  }
+  if (asked) return <Question question={asked} onCorrect={() => setAsked(undefined)} onKeep={() => take(asked)} />
+  return (
+    <>
+      {due.asksClosure && (
+        <div className="choice" role="group" aria-label="State of the container">
+          {(['with cap', 'without cap'] as const).map((choice) => (
+            <button key={choice} type="button" aria-pressed={closure === choice} onClick={() => setClosure(choice)}>
+              {choice === 'with cap' ? 'With cap' : 'Without cap'}
+            </button>
+          ))}
+        </div>
+      )}
+      <ReadingField
+        label={due.label}
+        unit={due.unit}
+        value={text}
+        onValue={(value) => {
+          setText(value)
+          setProblem(undefined)
+        }}
+        onEnter={() => take()}
+        problem={problem}
+      />
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <NumberPad value={text} onValue={setText} />
+      <button type="button" className="go" onClick={() => take()}>
+        Write it down
+      </button>
+    </>
+  )
+}
+
+function EnterMelting({ run, step, decimals, write }: { run: RunState; step: string; decimals: number; write: Write }) {
+  const [texts, setTexts] = useState({ onset: '', clear: '' })
+  const [field, setField] = useState<'onset' | 'clear'>('onset')
+  const [problem, setProblem] = useState<string>()
+  const [asked, setAsked] = useState<string>()
+  const take = (kept?: string) => {
+    const onset = readingOf(texts.onset, '°C', decimals)
+    const clear = readingOf(texts.clear, '°C', decimals)
+    if (!onset.ok) return setProblem(`Onset: ${onset.problem}`)
+    if (!clear.ok) return setProblem(`Clear: ${clear.problem}`)
+    if (clear.value.value < onset.value.value) return setProblem('The last solid cannot be gone before the first liquid shows: clear must be at or above onset.')
+    const body = {
+      onsetC: onset.value.value,
+      clearC: clear.value.value,
+      decimals: Math.max(onset.value.decimals, clear.value.decimals),
+      ...(kept === undefined ? {} : { asked: kept }),
+    }
+    const question = kept === undefined ? askAbout(run, draftOf('melting', step, body)) : null
+    if (question) return setAsked(question)
+    write('melting', step, body)
+  }
+  if (asked) return <Question question={asked} onCorrect={() => setAsked(undefined)} onKeep={() => take(asked)} />
+  return (
+    <>
+      {(['onset', 'clear'] as const).map((each) => (
+        <div key={each} className="melting-field">
+          <span className="hint">{each === 'onset' ? 'Onset, first liquid' : 'Clear, last solid gone'}</span>
+          <ReadingField
+            label={each === 'onset' ? 'Onset' : 'Clear'}
+            unit="°C"
+            value={texts[each]}
+            active={field === each}
+            onFocus={() => setField(each)}
+            onValue={(value) => setTexts({ ...texts, [each]: value })}
+            onEnter={() => take()}
+          />
+        </div>
+      ))}
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <NumberPad value={texts[field]} onValue={(value) => setTexts({ ...texts, [field]: value })} />
+      <button type="button" className="go" onClick={() => (field === 'onset' && texts.clear === '' ? setField('clear') : take())}>
+        {field === 'onset' && texts.clear === '' ? 'Now the clear point' : 'Write it down'}
+      </button>
+    </>
+  )
+}
+
+/** A doubt about a number, asked before it is written. */
+export function Question({ question, onCorrect, onKeep }: { question: string; onCorrect: () => void; onKeep: () => void }) {
+  return (
+    <div className="question" role="alertdialog" aria-label="A question before it is written">
+      <p>{question}</p>
+      <button type="button" className="go" autoFocus onClick={onCorrect}>
+        Correct it
+      </button>
+      <button type="button" className="plain" onClick={onKeep}>
+        It is right, write it down
+      </button>
+    </div>
+  )
+}
+
+function StopDrying({ step, write }: { step: string; write: Write }) {
+  const [sure, setSure] = useState(false)
+  if (!sure) {
+    return (
+      <button type="button" className="plain" onClick={() => setSure(true)}>
+        Stop drying here
+      </button>
+    )
+  }
+  return (
+    <div className="question">
+      <p>Two weighings do not agree yet. The yield will be marked wet.</p>
+      <button type="button" className="plain" onClick={() => write('done', step, {})}>
+        Stop, and mark it wet
+      </button>
+      <button type="button" className="plain" onClick={() => setSure(false)}>
+        Go on drying
+      </button>
+    </div>
+  )
+}
+
+/** An entry as it would be written, to ask the core about it first. Its id sorts after all others. */
+export function draftOf<K extends EntryKind>(kind: K, step: string, body: EntryBodies[K], supersedes: string | null = null): Entry {
+  return { id: '7ZZZZZZZZZZZZZZZZZZZZZZZZZ', kind, step, body, at: new Date().toISOString(), by: '', device: '', supersedes, reason: null } as Entry
+}

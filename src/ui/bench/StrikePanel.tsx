@@ -1,0 +1,100 @@
+'use client'
+
+import { useState } from 'react'
+import { writeNumber } from '@/core/quantity/write'
+import { askAbout } from '@/core/run/askAbout'
+import type { Entry } from '@/core/run/entry'
+import type { RunState } from '@/core/run/foldRun'
+import { draftOf, Question, type Write } from './DuePanel'
+import { NumberPad } from './NumberPad'
+import { ReadingField } from './ReadingField'
+import { readingOf } from './readingOf'
+
+const reasons = ['Misread the display', 'Point in the wrong place', 'Wrong container state', 'Wrong line']
+
+interface Props {
+  run: RunState
+  entry: Entry<'reading'> | Entry<'melting'>
+  label: string
+  signed: boolean
+  write: Write
+  onClose: () => void
+}
+
+/** Strikes a reading and rewrites it, or only strikes it. The old one stays readable with the reason. */
+export function StrikePanel({ run, entry, label, signed, write, onClose }: Props) {
+  const [text, setText] = useState('')
+  const [reason, setReason] = useState('')
+  const [problem, setProblem] = useState<string>()
+  const [asked, setAsked] = useState<string>()
+  const correction = { supersedes: entry.id, reason: reason.trim() }
+  const old = entry.kind === 'reading' ? `${writeNumber(entry.body.value, entry.body.decimals)} ${entry.body.unit}` : `${writeNumber(entry.body.onsetC, entry.body.decimals)}–${writeNumber(entry.body.clearC, entry.body.decimals)} °C`
+
+  const rewrite = (kept?: string) => {
+    if (correction.reason === '') return setProblem('Give the reason: it stays beside the struck reading.')
+    if (entry.kind === 'melting') {
+      write('strike', entry.step, {}, correction)
+      return onClose()
+    }
+    const read = readingOf(text, entry.body.unit, entry.body.decimals)
+    if (!read.ok) return setProblem(read.problem)
+    const { asked: _before, ...rest } = entry.body
+    const body = { ...rest, ...read.value, ...(kept === undefined ? {} : { asked: kept }) }
+    const question = kept === undefined ? askAbout(run, draftOf('reading', entry.step, body, entry.id)) : null
+    if (question) return setAsked(question)
+    write('reading', entry.step, body, correction)
+    onClose()
+  }
+  return (
+    <section className="pad" aria-label="Strike a reading">
+      <h2>
+        {label}: <s className="fig">{old}</s>
+      </h2>
+      {signed && <p className="danger">A signature covers this reading. Striking it makes the signature void.</p>}
+      {asked ? (
+        <Question question={asked} onCorrect={() => setAsked(undefined)} onKeep={() => rewrite(asked)} />
+      ) : (
+        <>
+          <div className="choice reasons" role="group" aria-label="Reason">
+            {reasons.map((each) => (
+              <button key={each} type="button" aria-pressed={reason === each} onClick={() => setReason(each)}>
+                {each}
+              </button>
+            ))}
+          </div>
+          <input className="reason" aria-label="Reason in your words" placeholder="or in your words" maxLength={200} value={reason} onChange={(event) => setReason(event.currentTarget.value)} />
+          {entry.kind === 'reading' && (
+            <>
+              <ReadingField label={`${label}, rewritten`} unit={entry.body.unit} value={text} onValue={setText} onEnter={() => rewrite()} />
+              <NumberPad value={text} onValue={setText} />
+            </>
+          )}
+          {problem && (
+            <p className="problem" role="alert">
+              {problem}
+            </p>
+          )}
+          <button type="button" className="go" onClick={() => rewrite()}>
+            {entry.kind === 'reading' ? 'Strike and rewrite' : 'Strike, then melt again'}
+          </button>
+          {entry.kind === 'reading' && (
+            <button
+              type="button"
+              className="plain"
+              onClick={() => {
+                if (correction.reason === '') return setProblem('Give the reason: it stays beside the struck reading.')
+                write('strike', entry.step, {}, correction)
+                onClose()
+              }}
+            >
+              Only strike it
+            </button>
+          )}
+          <button type="button" className="plain" onClick={onClose}>
+            Leave it as it is
+          </button>
+        </>
+      )}
+    </section>
+  )
+}

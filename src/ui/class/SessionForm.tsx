@@ -1,0 +1,168 @@
+'use client'
+
+import { yupResolver } from '@hookform/resolvers/yup'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { Button, Form } from 'react-bootstrap'
+import { useForm } from 'react-hook-form'
+import { array, boolean, object, string } from 'yup'
+import { readNumber } from '@/core/quantity/readQuantity'
+import { call } from '../call'
+
+export interface SessionChoices {
+  sections: { id: string; name: string; groups: { id: string; bench: number; members: string }[] }[]
+  revisions: { id: string; number: number; title: string }[]
+}
+
+const time = string().matches(/^\d{2}:\d{2}$/, 'Give a time such as 13:30.')
+
+const schema = object({
+  revision: string().required('Choose a published preparation.'),
+  section: string().required('Choose a section.'),
+  date: string().matches(/^\d{4}-\d{2}-\d{2}$/, 'Give the day of the session.').required(),
+  from: time.required(),
+  to: time.required().test('later', 'The session ends before it begins. Give a later time.', function (value) {
+    return !value || value > (this.parent as { from: string }).from
+  }),
+  room: string().trim().required('Say which room.'),
+  groups: array(
+    object({
+      group: string().required(),
+      takesPart: boolean().required(),
+      scale: string()
+        .required()
+        .test('scale', 'A scale is a number from 0.05 to 20, such as 0.8.', (text) => {
+          const read = readNumber(text ?? '')
+          return read.ok && read.value.value >= 0.05 && read.value.value <= 20
+        }),
+    }),
+  )
+    .required()
+    .test('some', 'Choose at least one group.', (groups) => groups?.some(({ takesPart }) => takesPart) ?? false),
+})
+
+/** Sets a lab session: preparation, section, time, room, and each group with its own scale. */
+export function SessionForm({ choices, revision, day }: { choices: SessionChoices; revision: string | undefined; day: string }) {
+  const router = useRouter()
+  const [problem, setProblem] = useState<string>()
+  const [section, setSection] = useState(choices.sections[0])
+  const groupsOf = (chosen: typeof section) => (chosen?.groups ?? []).map(({ id }) => ({ group: id, takesPart: true, scale: '1' }))
+  const form = useForm({
+    resolver: yupResolver(schema),
+    defaultValues: {
+      revision: choices.revisions.find(({ id }) => id === revision)?.id ?? choices.revisions[0]?.id ?? '',
+      section: section?.id ?? '',
+      date: day,
+      from: '13:30',
+      to: '17:30',
+      room: 'North lab',
+      groups: groupsOf(section),
+    },
+  })
+  const { errors, isSubmitting } = form.formState
+  const submit = form.handleSubmit(async (values) => {
+    setProblem(undefined)
+    const moment = (clock: string) => new Date(`${values.date}T${clock}:00`).toISOString()
+    try {
+      const { id } = await call<{ id: string }>('/api/sessions', 'POST', {
+        section: values.section,
+        revision: values.revision,
+        startsAt: moment(values.from),
+        endsAt: moment(values.to),
+        room: values.room,
+        groups: values.groups.flatMap(({ group, takesPart, scale }) => {
+          const read = readNumber(scale)
+          return takesPart && read.ok ? [{ group, scale: read.value.value }] : []
+        }),
+      })
+      router.push(`/class/${id}`)
+    } catch (error) {
+      setProblem((error as Error).message)
+    }
+  })
+  const groupsProblem = errors.groups?.root?.message ?? errors.groups?.message
+  if (choices.revisions.length === 0) return <p>No preparation is published yet. Publish one at the Desk, then set a session with it.</p>
+  return (
+    <form onSubmit={submit} noValidate className="session-form">
+      <div className="fields">
+        <Form.Group controlId="revision">
+          <Form.Label>Preparation</Form.Label>
+          <Form.Select {...form.register('revision')}>
+            {choices.revisions.map(({ id, title, number }) => (
+              <option key={id} value={id}>
+                {title}, revision {number}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        <Form.Group controlId="section">
+          <Form.Label>Section</Form.Label>
+          <Form.Select
+            {...form.register('section', {
+              onChange: (event: { target: { value: string } }) => {
+                const chosen = choices.sections.find(({ id }) => id === event.target.value)
+                setSection(chosen)
+                form.setValue('groups', groupsOf(chosen))
+              },
+            })}
+          >
+            {choices.sections.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        {(
+          [
+            ['date', 'Day', 'date'],
+            ['from', 'From', 'time'],
+            ['to', 'To', 'time'],
+            ['room', 'Room', 'text'],
+          ] as const
+        ).map(([name, label, type]) => (
+          <Form.Group controlId={name} key={name}>
+            <Form.Label>{label}</Form.Label>
+            <Form.Control type={type} {...form.register(name)} isInvalid={!!errors[name]} />
+            {errors[name] && <div className="problem">{errors[name].message}</div>}
+          </Form.Group>
+        ))}
+      </div>
+      <h2 className="section-title">Groups and their scale</h2>
+      <table className="ruled groups">
+        <thead>
+          <tr>
+            <th scope="col">takes part</th>
+            <th scope="col">bench</th>
+            <th scope="col">group</th>
+            <th scope="col">scale</th>
+          </tr>
+        </thead>
+        <tbody>
+          {section?.groups.map((group, index) => (
+            <tr key={group.id}>
+              <td>
+                <Form.Check aria-label={`Bench ${group.bench} takes part`} {...form.register(`groups.${index}.takesPart`)} />
+              </td>
+              <td className="fig">{group.bench}</td>
+              <td>{group.members}</td>
+              <td>
+                <Form.Control size="sm" aria-label={`Scale of bench ${group.bench}`} inputMode="decimal" {...form.register(`groups.${index}.scale`)} isInvalid={!!errors.groups?.[index]?.scale} />
+                {errors.groups?.[index]?.scale && <div className="problem">{errors.groups[index].scale.message}</div>}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {groupsProblem && <div className="problem">{groupsProblem}</div>}
+      {problem && (
+        <div className="problem" role="alert">
+          {problem}
+        </div>
+      )}
+      <Button type="submit" disabled={isSubmitting}>
+        Set this session
+      </Button>
+    </form>
+  )
+}

@@ -1,0 +1,268 @@
+'use client'
+
+import Link from 'next/link'
+import { useEffect, useMemo, useState } from 'react'
+import { Button, Modal } from 'react-bootstrap'
+import type { Plan } from '@/core/plan/plan'
+import { queriesOf } from '@/core/query/queries'
+import { editCoefficient, editLine, type Column } from '@/core/reaction/editLine'
+import { reactionTable } from '@/core/reaction/reactionTable'
+import { working } from '@/core/reaction/working'
+import { State } from '../figures/State'
+import { Margin, type MarginNote } from '../page/Margin'
+import { WorkingNote } from '../page/WorkingNote'
+import { clockTime, longDay } from '../time'
+import { ProcedureStrip } from './ProcedureStrip'
+import { QueryNote } from './QueryNote'
+import { ReactionTableView, type CellPlace } from './ReactionTableView'
+import { Scheme } from './Scheme'
+import { useDraft, type Base, type Saving } from './useDraft'
+
+export interface DeskProps {
+  preparation: string
+  opened: { base: Base; plan: Plan }
+  history: { number: number; state: Base['state']; at: string }[]
+  drawings: Record<string, string>
+  mayWrite: boolean
+  /** True when an older revision is looked at: it is read, not changed. */
+  older: boolean
+  zone: string
+}
+
+type Texts = Record<string, { text: string; problem?: string }>
+
+const keyOf = ({ line, column }: CellPlace) => `${line} ${column}`
+
+/** One preparation on the Desk: scheme, reaction table and procedure on the page; workings, queries and cautions in the margin. */
+export function Desk({ preparation, opened, history, drawings, mayWrite, older, zone }: DeskProps) {
+  const draft = useDraft(preparation, opened)
+  const { plan, base, past, future, saving } = draft
+  const readOnly = !mayWrite || older
+  const [texts, setTexts] = useState<Texts>({})
+  const [focus, setFocus] = useState<CellPlace | null>(null)
+  const [publishing, setPublishing] = useState<{ problem?: string } | null>(null)
+
+  // While a figure is being typed the table already follows it, but it is written down only on Enter or on leaving the cell.
+  const typing = focus && texts[keyOf(focus)]
+  const shown = useMemo(() => {
+    if (!typing || !focus || focus.column === 'excess') return plan
+    const read = editLine(plan, focus.line, focus.column, typing.text)
+    return read.ok ? read.value : plan
+  }, [plan, typing, focus])
+  const table = useMemo(() => reactionTable(shown), [shown])
+  const queries = useMemo(() => queriesOf(shown, table), [shown, table])
+  const open = queries.filter(({ answer }) => answer === undefined)
+  const note = focus && working(shown, table, focus.line, focus.column)
+
+  const nameOf = (id: string) => plan.substances.find((substance) => substance.id === plan.lines.find((line) => line.id === id)?.substance)?.name ?? id
+  const without = (place: CellPlace) => setTexts((all) => Object.fromEntries(Object.entries(all).filter(([key]) => key !== keyOf(place))))
+
+  const commit = (place: CellPlace) => {
+    const kept = texts[keyOf(place)]
+    if (kept === undefined || place.column === 'excess') return
+    if (kept.text.trim() === '') return without(place)
+    const read = editLine(plan, place.line, place.column as Column, kept.text)
+    if (read.ok) {
+      without(place)
+      draft.change(read.value, `${place.column} of ${nameOf(place.line)}`)
+    } else setTexts((all) => ({ ...all, [keyOf(place)]: { text: kept.text, problem: read.problem } }))
+  }
+
+  const { travel } = draft
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey) return
+      const key = event.key.toLowerCase()
+      const direction = key === 'z' && !event.shiftKey ? 'undo' : key === 'y' || (key === 'z' && event.shiftKey) ? 'redo' : undefined
+      // Half-typed text has its own undo; the plan's begins where that ends.
+      const field = document.activeElement
+      if (!direction || field instanceof HTMLTextAreaElement || document.querySelector('.cell.editing')?.contains(field)) return
+      event.preventDefault()
+      travel(direction)
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [travel])
+
+  const notes: MarginNote[] = []
+  if (note && focus) notes.push({ key: 'working', about: focus.line, node: <WorkingNote working={note} /> })
+  for (const query of queries) {
+    notes.push({
+      key: query.id,
+      about: query.about,
+      node: (
+        <QueryNote
+          query={query}
+          readOnly={readOnly}
+          onRemedy={() => draft.change(query.remedy!.apply(plan), query.remedy!.label.toLowerCase())}
+          onAnswer={(reason) =>
+            draft.change(
+              { ...plan, answers: [...plan.answers.filter((answer) => answer.query !== query.id), ...(reason === null ? [] : [{ query: query.id, reason }])] },
+              reason === null ? `answer to “${query.title}” taken back` : `answer to “${query.title}”`,
+            )
+          }
+        />
+      ),
+    })
+  }
+  const cautioned = new Set<string>()
+  for (const line of plan.lines) {
+    const substance = plan.substances.find(({ id }) => id === line.substance)
+    if (!substance?.caution || cautioned.has(substance.id) || line.role === 'by-product') continue
+    cautioned.add(substance.id)
+    notes.push({
+      key: `caution-${substance.id}`,
+      about: line.id,
+      node: (
+        <div>
+          <h3>
+            <State level="danger">{substance.name}</State>
+          </h3>
+          <p>{substance.caution}</p>
+        </div>
+      ),
+    })
+  }
+  if (cautioned.size > 0) {
+    notes.push({
+      key: 'deference',
+      about: plan.lines.at(-1)!.id,
+      node: <p className="quiet">These cautions are advice for a supervised laboratory. The supplier’s safety data sheet, your local rules and the qualified person in charge decide.</p>,
+    })
+  }
+
+  return (
+    <div className="with-margin">
+      <main className="page desk">
+        <div className="head">
+          <h1>{plan.title}</h1>
+          <span className="sub" data-testid="revision">
+            {base.state === 'draft' ? `draft ${base.number}` : `revision ${base.number}, ${base.state}`}
+            {base.state === 'draft' ? <SavingWords saving={saving} savedAt={base.savedAt} zone={zone} /> : readOnly || past.length > 0 ? '' : ', frozen: a change starts a draft'}
+          </span>
+          {!readOnly && (
+            <div className="actions">
+              <Button variant="quiet" disabled={past.length === 0} onClick={() => travel('undo')} title={past.at(-1) ? `Undo: ${past.at(-1)!.label}` : undefined}>
+                Undo
+              </Button>
+              <Button variant="quiet" disabled={future.length === 0} onClick={() => travel('redo')} title={future.at(-1) ? `Redo: ${future.at(-1)!.label}` : undefined}>
+                Redo
+              </Button>
+              <Button variant="quiet" onClick={() => window.print()}>
+                Print
+              </Button>
+              {base.state === 'draft' ? (
+                <Button onClick={() => setPublishing({})}>Publish draft {base.number}</Button>
+              ) : (
+                <Link className="btn btn-primary" href={`/class/new?revision=${base.id}`}>
+                  Set a lab session
+                </Link>
+              )}
+            </div>
+          )}
+        </div>
+        <p className="aim quiet">{plan.aim}</p>
+        {saving.state === 'conflict' && (
+          <div className="conflict" role="alert">
+            <State level="doubt">
+              {saving.theirs.savedBy} saved this draft in another window at {clockTime(saving.theirs.base.savedAt, zone)}. Your changes are kept here.
+            </State>
+            <Button size="sm" variant="secondary" onClick={() => draft.settle('mine')}>
+              Write mine over it
+            </Button>
+            <Button size="sm" variant="outline-secondary" onClick={() => draft.settle('theirs')}>
+              Take theirs
+            </Button>
+          </div>
+        )}
+        <Scheme
+          plan={shown}
+          drawings={drawings}
+          readOnly={readOnly}
+          onCoefficient={(line, text) => {
+            const read = editCoefficient(plan, line, text)
+            if (!read.ok) return read.problem
+            draft.change(read.value, `coefficient of ${nameOf(line)}`)
+            return undefined
+          }}
+        />
+        <ReactionTableView
+          plan={shown}
+          table={table}
+          readOnly={readOnly}
+          texts={texts}
+          onFocus={setFocus}
+          onText={(place, text) => setTexts((all) => ({ ...all, [keyOf(place)]: { text } }))}
+          onCommit={commit}
+          onRestore={without}
+          onWorking={() => document.querySelector<HTMLElement>('.working')?.scrollIntoView({ block: 'center' })}
+        />
+        <ProcedureStrip plan={shown} table={table} />
+        <History history={history} preparation={preparation} zone={zone} current={base.number} />
+      </main>
+      <Margin notes={notes} label="Margin: workings, queries and cautions" />
+      <Modal show={publishing !== null} onHide={() => setPublishing(null)} centered aria-labelledby="publish-title">
+        <Modal.Header closeButton>
+          <Modal.Title as="h2" id="publish-title">
+            Publish draft {base.number} of {plan.title}
+          </Modal.Title>
+        </Modal.Header>
+        <Modal.Body>
+          <p>From then on it is frozen, and lab sessions can be set with it. A later change starts a new draft.</p>
+          {open.length > 0 && (
+            <State level="doubt">
+              {open.length === 1 ? 'One query has no answer' : `${open.length} queries have no answer`}: {open.map(({ title }) => title.toLowerCase()).join('; ')}.
+            </State>
+          )}
+          {publishing?.problem && <div className="problem">{publishing.problem}</div>}
+        </Modal.Body>
+        <Modal.Footer>
+          <Button variant="quiet" onClick={() => setPublishing(null)}>
+            Not yet
+          </Button>
+          <Button
+            onClick={() =>
+              draft
+                .publish()
+                .then(() => setPublishing(null))
+                .catch((error: Error) => setPublishing({ problem: error.message }))
+            }
+          >
+            Publish and freeze
+          </Button>
+        </Modal.Footer>
+      </Modal>
+    </div>
+  )
+}
+
+function SavingWords({ saving, savedAt, zone }: { saving: Saving; savedAt: string; zone: string }) {
+  switch (saving.state) {
+    case 'saved':
+      return <span>, saved {clockTime(savedAt, zone)}</span>
+    case 'saving':
+      return <span>, saving</span>
+    case 'conflict':
+      return <span className="doubt">, not saved: changed in another window</span>
+    case 'kept':
+      return <span className="doubt">, kept on this device: {saving.why}</span>
+    case 'refused':
+      return <span className="danger">, not saved: {saving.why}</span>
+  }
+}
+
+function History({ history, preparation, zone, current }: Pick<DeskProps, 'history' | 'preparation' | 'zone'> & { current: number }) {
+  if (history.length < 2) return null
+  return (
+    <section className="history">
+      <h2 className="section-title">Revisions</h2>
+      <ul>
+        {history.map(({ number, state, at }) => (
+          <li key={number}>
+            {number === current ? <b>{number}</b> : <Link href={`/desk/${preparation}?revision=${number}`}>{number}</Link>} {state}, {longDay(at, zone)}
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

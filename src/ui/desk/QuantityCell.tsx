@@ -1,0 +1,120 @@
+'use client'
+
+import { useId, useRef, type KeyboardEvent } from 'react'
+
+export interface CellDisplay {
+  number: string
+  unit: string
+  typed: boolean
+}
+
+interface Props {
+  /** `row column`, unique in the table; arrows look for neighbours by it. */
+  row: number
+  column: number
+  label: string
+  display: CellDisplay | null
+  /** Digits after the point of the longest figure in the column, so that points stand under each other. */
+  columnDecimals: number
+  /** Text being typed in this cell, or refused and kept; undefined while the cell shows its figure. */
+  text: string | undefined
+  problem: string | undefined
+  readOnly: boolean
+  onFocus: () => void
+  onText: (text: string) => void
+  onCommit: () => void
+  onRestore: () => void
+  onWorking: () => void
+}
+
+/**
+ * One figure of the reaction table: ink when typed, pencil when derived. Typing replaces, Enter and the arrows write it down and move on, Esc restores,
+ * = goes to the working in the margin.
+ */
+export function QuantityCell(props: Props) {
+  const { row, column, label, display, columnDecimals, text, problem, readOnly, onFocus, onText, onCommit, onRestore, onWorking } = props
+  const input = useRef<HTMLInputElement>(null)
+  const problemId = useId()
+  const shown = display ? `${display.number}${display.unit ? ` ${display.unit}` : ''}` : ''
+  const editing = text !== undefined
+
+  const move = (rows: number, columns: number) => {
+    const table = input.current?.closest('table')
+    let [r, c] = [row + rows, column + columns]
+    // Rows without a figure in this column are stepped over.
+    for (let tries = 0; tries < 40; tries++) {
+      const next = table?.querySelector<HTMLInputElement>(`[data-cell="${r} ${c}"]`)
+      if (next) {
+        next.focus()
+        return true
+      }
+      r += rows
+      c += columns
+    }
+    return false
+  }
+
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    const field = event.currentTarget
+    const all = field.selectionStart === 0 && field.selectionEnd === field.value.length
+    const atStart = field.selectionEnd === 0 || all
+    const atEnd = field.selectionStart === field.value.length || all
+    if (event.key === 'Enter') {
+      event.preventDefault()
+      onCommit()
+      move(event.shiftKey ? -1 : 1, 0)
+    } else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+      event.preventDefault()
+      onCommit()
+      move(event.key === 'ArrowDown' ? 1 : -1, 0)
+    } else if ((event.key === 'ArrowLeft' && atStart) || (event.key === 'ArrowRight' && atEnd)) {
+      event.preventDefault()
+      onCommit()
+      move(0, event.key === 'ArrowRight' ? 1 : -1)
+    } else if (event.key === 'Escape') {
+      event.preventDefault()
+      onRestore()
+      requestAnimationFrame(() => field.select())
+    } else if (event.key === '=' && !editing) {
+      event.preventDefault()
+      onWorking()
+    }
+  }
+
+  const [whole = '', part] = (display?.number ?? '–').split('.')
+  return (
+    <div className={`cell ${display?.typed ? 'is-typed' : 'is-derived'}${editing ? ' editing' : ''}`}>
+      <span className="face fig" aria-hidden="true">
+        <span className={display?.typed ? 'typed' : 'derived'}>
+          {whole}
+          {part !== undefined && `.${part}`}
+        </span>
+        <span className="unit">{display?.unit}</span>
+        <span className="pad">{columnDecimals > 0 && (part === undefined ? '.' : '') + '0'.repeat(Math.max(0, columnDecimals - (part?.length ?? 0)))}</span>
+      </span>
+      <input
+        ref={input}
+        data-cell={`${row} ${column}`}
+        aria-label={`${label}${display ? (display.typed ? ', typed' : ', derived') : ', unknown'}`}
+        aria-invalid={problem ? true : undefined}
+        aria-describedby={problem ? problemId : undefined}
+        value={text ?? shown}
+        readOnly={readOnly}
+        autoComplete="off"
+        spellCheck={false}
+        onFocus={(event) => {
+          event.currentTarget.select()
+          onFocus()
+        }}
+        onChange={(event) => onText(event.currentTarget.value)}
+        onBlur={onCommit}
+        onKeyDown={onKeyDown}
+      />
+      {problem && (
+        <span className="problem" id={problemId} role="alert">
+          {problem}
+        </span>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,153 @@
+'use client'
+
+import { isProduct, isReactant, type Plan } from '@/core/plan/plan'
+import { writeFigure, writeNumber, writeRatio } from '@/core/quantity/write'
+import type { Column } from '@/core/reaction/editLine'
+import type { ComputedLine, ReactionTable } from '@/core/reaction/reactionTable'
+import { MoleBar } from '../figures/MoleBar'
+import { QuantityCell, type CellDisplay } from './QuantityCell'
+
+export const columns: readonly Column[] = ['mass', 'volume', 'amount', 'ratio']
+
+export interface CellPlace {
+  line: string
+  column: Column | 'excess'
+}
+
+interface Props {
+  plan: Plan
+  table: ReactionTable
+  readOnly: boolean
+  /** Text that is being typed, or was refused, by `line column`. */
+  texts: Readonly<Record<string, { text: string; problem?: string }>>
+  onFocus: (place: CellPlace) => void
+  onText: (place: CellPlace, text: string) => void
+  onCommit: (place: CellPlace) => void
+  onRestore: (place: CellPlace) => void
+  onWorking: () => void
+}
+
+/** What a cell shows: the typed figure as typed, a derived one with the figures it deserves. */
+export function displayOf(line: ComputedLine, column: Column): CellDisplay | null {
+  const { anchor } = line.line
+  const figure = line[column]
+  if (!figure) return null
+  if (column === 'ratio') {
+    const typed = anchor?.of === 'ratio'
+    return { number: typed ? writeNumber(anchor.ratio, anchor.decimals) : writeRatio(figure), unit: '', typed }
+  }
+  if (anchor && anchor.of === column) {
+    const { value, unit, decimals } = anchor.quantity
+    return { number: writeNumber(value, Math.max(0, decimals)), unit, typed: true }
+  }
+  return { ...writeFigure(figure, column), typed: false }
+}
+
+/** The reaction table: the instrument of the Desk. */
+export function ReactionTableView({ plan, table, readOnly, texts, onFocus, onText, onCommit, onRestore, onWorking }: Props) {
+  const displays = table.lines.map((line) => columns.map((column) => displayOf(line, column)))
+  const decimals = columns.map((_, at) => Math.min(4, Math.max(0, ...displays.map((row) => row[at]?.number.split('.')[1]?.length ?? 0))))
+  const reactants = table.lines.filter(({ line, perCoefficient }) => isReactant(line) && perCoefficient)
+  const longest = Math.max(1e-12, ...reactants.map(({ perCoefficient }) => perCoefficient!.value))
+  // Room to the right of the longest bar for its words.
+  const scale = 0.98 / longest
+  return (
+    <table className="ruled reaction" aria-label="Reaction table">
+      <thead>
+        <tr>
+          <th scope="col" aria-label="coefficient">
+            ν
+          </th>
+          <th scope="col">substance</th>
+          <th scope="col" className="n">
+            mass
+          </th>
+          <th scope="col" className="n">
+            volume
+          </th>
+          <th scope="col" className="n">
+            amount
+          </th>
+          <th scope="col" className="n">
+            ratio
+          </th>
+          <th scope="col">amount ÷ coefficient</th>
+        </tr>
+      </thead>
+      <tbody>
+        {table.lines.map((line, row) => (
+          <tr key={line.line.id} data-about={line.line.id} className={[line.limiting ? 'limiting' : '', isProduct(line.line) ? 'product' : ''].join(' ').trim() || undefined}>
+            <td className="nu">{line.line.coefficient ?? ''}</td>
+            <td className="substance">
+              <span className={isProduct(line.line) && line.line.id === plan.mainProduct ? 'main' : undefined}>{line.substance.name}</span>
+              <small>{describe(line)}</small>
+            </td>
+            {columns.map((column, at) => {
+              const place = { line: line.line.id, column }
+              const kept = texts[`${line.line.id} ${column}`]
+              return (
+                <td className="n" key={column}>
+                  <QuantityCell
+                    row={row}
+                    column={at}
+                    label={`${column} of ${line.substance.name}${line.line.note ? ` (${line.line.note})` : ''}`}
+                    display={displays[row]![at]!}
+                    columnDecimals={decimals[at]!}
+                    text={kept?.text}
+                    problem={kept?.problem}
+                    readOnly={readOnly}
+                    onFocus={() => onFocus(place)}
+                    onText={(text) => onText(place, text)}
+                    onCommit={() => onCommit(place)}
+                    onRestore={() => onRestore(place)}
+                    onWorking={onWorking}
+                  />
+                </td>
+              )
+            })}
+            <td className="bar">
+              <BarCell plan={plan} line={line} table={table} scale={scale} onFocus={() => onFocus({ line: line.line.id, column: 'excess' })} />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}
+
+/** What is in the bottle, and what the line is for. */
+function describe({ line, substance }: ComputedLine): string {
+  if (isProduct(line)) return line.role === 'product' ? 'theoretical' : 'forms beside it'
+  const { form } = line
+  const purity = 'purity' in form && form.purity < 1 ? `, ${writeNumber(form.purity * 100, 0)} %` : ''
+  const bottle = {
+    solid: () => `solid${purity}`,
+    neat: () => `${line.role === 'solvent' ? 'solvent' : 'neat'}${purity}${substance.density && line.role !== 'solvent' && line.role !== 'work-up' ? `, ${substance.density.gPerML} g/mL` : ''}`,
+    solution: () => `${(form as { molPerL: number }).molPerL} mol/L solution`,
+    'mass-fraction': () => `${writeNumber((form as { fraction: number }).fraction * 100, 0)} % w/w solution`,
+  }[form.kind]()
+  return line.note ? `${line.role === 'work-up' ? 'work-up' : bottle}, ${line.note}` : bottle
+}
+
+function BarCell({ plan, line, table, scale, onFocus }: { plan: Plan; line: ComputedLine; table: ReactionTable; scale: number; onFocus: () => void }) {
+  if (isReactant(line.line) && line.perCoefficient && table.extent) {
+    const percent = (line.excess ?? 0) * 100
+    const words = line.limiting ? 'sets the limit' : `+${writeNumber(percent, percent < 1 ? 1 : 0)} %`
+    const said = line.limiting ? 'sets the limit' : `${writeNumber(percent, percent < 1 ? 1 : 0)} % in excess`
+    return (
+      <button type="button" className="bar-button" onFocus={onFocus} onClick={onFocus} aria-label={`${line.substance.name} ${said}. Show the working.`}>
+        <MoleBar share={line.perCoefficient.value * scale} limit={table.extent.value * scale} label={`n/ν of ${line.substance.name}`} />
+        <span className={line.limiting ? 'limit' : 'excess fig'}>{words}</span>
+      </button>
+    )
+  }
+  if (line.line.id === plan.mainProduct && line.mass) {
+    const [low, high] = [plan.expectedYield.low, plan.expectedYield.high]
+    return (
+      <span className="words fig">
+        expect {writeNumber(line.mass.value * low, 1)} to {writeNumber(line.mass.value * high, 1)} g ({writeNumber(low * 100, 0)}–{writeNumber(high * 100, 0)} %)
+      </span>
+    )
+  }
+  return <span className="words">{isProduct(line.line) ? '' : 'not in the equation'}</span>
+}

@@ -1,0 +1,97 @@
+'use client'
+
+import { useState } from 'react'
+import { isProduct, isReactant, type Line, type Plan } from '@/core/plan/plan'
+import { writeNumber } from '@/core/quantity/write'
+import { molarMass } from '@/core/substance/molarMass'
+import { FormulaText } from '../figures/FormulaText'
+
+interface Props {
+  plan: Plan
+  drawings: Record<string, string>
+  readOnly: boolean
+  /** Returns what is wrong with the coefficient, or undefined when it was taken. */
+  onCoefficient: (line: string, text: string) => string | undefined
+}
+
+/** The equation with drawn structures, and coefficients large enough that a 2 cannot be missed. */
+export function Scheme({ plan, drawings, readOnly, onCoefficient }: Props) {
+  const left = plan.lines.filter(isReactant)
+  const right = plan.lines.filter(isProduct)
+  const side = (lines: Line[]) =>
+    lines.map((line, index) => (
+      <span className="term" key={line.id}>
+        {index > 0 && (
+          <span className="plus" aria-hidden="true">
+            +
+          </span>
+        )}
+        <Coefficient key={line.coefficient} line={line} name={nameOf(plan, line)} readOnly={readOnly} onCoefficient={onCoefficient} />
+        <Molecule plan={plan} line={line} drawing={drawings[line.substance]} />
+      </span>
+    ))
+  return (
+    <section className="scheme" aria-label="Reaction scheme">
+      {side(left)}
+      <span className="arrow">
+        <span>{plan.conditions.above}</span>
+        <i aria-label="gives" role="img" />
+        <span>{plan.conditions.below}</span>
+      </span>
+      {side(right)}
+    </section>
+  )
+}
+
+function nameOf(plan: Plan, line: Line): string {
+  return plan.substances.find(({ id }) => id === line.substance)?.name ?? line.id
+}
+
+function Molecule({ plan, line, drawing }: { plan: Plan; line: Line; drawing: string | undefined }) {
+  const substance = plan.substances.find(({ id }) => id === line.substance)!
+  return (
+    <span className="molecule">
+      {drawing ? <span className="drawing" dangerouslySetInnerHTML={{ __html: drawing }} /> : <span className="drawing">{<FormulaText formula={substance.formula} />}</span>}
+      <b>{substance.name}</b>
+      <span className="fig quiet">
+        {writeNumber(molarMass(substance.formula), 2)} <span className="unit">g/mol</span>
+      </span>
+    </span>
+  )
+}
+
+function Coefficient({ line, name, readOnly, onCoefficient }: { line: Line; name: string } & Pick<Props, 'readOnly' | 'onCoefficient'>) {
+  const [text, setText] = useState(String(line.coefficient))
+  const [problem, setProblem] = useState<string>()
+  const commit = () => {
+    if (text.trim() === String(line.coefficient)) setProblem(undefined)
+    else setProblem(onCoefficient(line.id, text))
+  }
+  return (
+    <span className="coefficient">
+      <input
+        aria-label={`Coefficient of ${name}`}
+        aria-invalid={problem ? true : undefined}
+        value={text}
+        readOnly={readOnly}
+        inputMode="numeric"
+        size={Math.max(1, text.length)}
+        onFocus={(event) => event.currentTarget.select()}
+        onChange={(event) => setText(event.currentTarget.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit()
+          if (event.key === 'Escape') {
+            setText(String(line.coefficient))
+            setProblem(undefined)
+          }
+        }}
+      />
+      {problem && (
+        <span className="problem" role="alert">
+          {problem}
+        </span>
+      )}
+    </span>
+  )
+}

@@ -1,0 +1,40 @@
+import { writeNumber } from '@/core/quantity/write'
+import type { Entry } from '@/core/run/entry'
+import type { StepState } from '@/core/run/foldRun'
+
+const marks = { 'heat-on': 'Heat on', onset: 'Onset of reflux', 'heat-off': 'Heat off', start: 'Clock started' } as const
+
+/** What an entry is called in its step: `Vial with contents, with cap`. */
+export function entryLabel({ step }: Pick<StepState, 'step'>, entry: Entry): string {
+  switch (entry.kind) {
+    case 'reading': {
+      const container = 'container' in step ? step.container.charAt(0).toUpperCase() + step.container.slice(1) : ''
+      const closure = entry.body.weighing?.closure ? `, ${entry.body.weighing.closure}` : ''
+      const names: Record<string, string> = {
+        full: `${container} with contents${closure}`,
+        empty: `${container} empty${closure}`,
+        tared: `${container} on, tared`,
+        net: 'Shown after taring',
+        volume: step.kind === 'crystallise' ? 'Hot solvent used' : 'Volume',
+      }
+      return names[entry.body.slot] ?? entry.body.slot
+    }
+    case 'melting':
+      return 'Melting range'
+    case 'press':
+      return marks[entry.body.mark]
+    case 'done':
+      return 'Done'
+    case 'signature':
+      return 'Signature'
+    case 'strike':
+      return 'Struck'
+  }
+}
+
+/** What an entry says, in print; empty for those that only mark a moment. */
+export function entryValue(entry: Entry): string {
+  if (entry.kind === 'reading') return `${writeNumber(entry.body.value, entry.body.decimals)} ${entry.body.unit}`
+  if (entry.kind === 'melting') return `${writeNumber(entry.body.onsetC, entry.body.decimals)}–${writeNumber(entry.body.clearC, entry.body.decimals)} °C`
+  return ''
+}
