@@ -11,12 +11,11 @@ export default ts.config(
     rules: {
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'performance'],
       // Time and chance come into core as arguments.
-      'no-restricted-properties': [
+      'no-restricted-properties': ['error', { object: 'Date', property: 'now' }, { object: 'Math', property: 'random' }],
+      'no-restricted-syntax': [
         'error',
-        { object: 'Date', property: 'now' },
-        { object: 'Math', property: 'random' },
+        { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'Time is an argument in core.' },
       ],
-      'no-restricted-syntax': ['error', { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'Time is an argument in core.' }],
     },
   },
   { rules: { '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }] } },

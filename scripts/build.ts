@@ -17,7 +17,8 @@ function fingerprint(): string {
     if (source !== 'src') add(place)
     else {
       const files = readdirSync(place, { recursive: true, withFileTypes: true }).filter((entry) => entry.isFile())
-      for (const file of files.map((entry) => path.join(entry.parentPath, entry.name)).sort()) if (!/\.test\.tsx?$/.test(file)) add(file)
+      for (const file of files.map((entry) => path.join(entry.parentPath, entry.name)).sort())
+        if (!/\.test\.tsx?$/.test(file)) add(file)
     }
   }
   return hash.digest('hex')
@@ -50,7 +51,8 @@ function run(folder: string): Promise<void> {
       stdio: ['ignore', 'pipe', 'pipe'],
     })
     let words = ''
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (data: Buffer) => (words = (words + data.toString()).slice(-8000)))
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', (data: Buffer) => (words = (words + data.toString()).slice(-8000)))
     child.once('error', reject)
     child.once('exit', (code) => (code === 0 ? resolve() : reject(new Error(`The application did not build:\n${words}`))))
   })

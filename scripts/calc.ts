@@ -18,7 +18,8 @@ export async function calc(args: string[]): Promise<void> {
     if (error instanceof PlanFileError) return refuse(`${files[0]}: ${error.message}`)
     if (error instanceof EntriesFileError) return refuse(`${log}: ${error.message}`)
     const { code, path } = error as NodeJS.ErrnoException
-    if (code === 'ENOENT' || code === 'EISDIR' || code === 'EACCES') return refuse(`${path ?? files[0]}: cannot be read (${code}).`)
+    if (code === 'ENOENT' || code === 'EISDIR' || code === 'EACCES')
+      return refuse(`${path ?? files[0]}: cannot be read (${code}).`)
     throw error
   }
 }

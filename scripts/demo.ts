@@ -26,7 +26,11 @@ export async function demo(args: string[]): Promise<void> {
   const lock = takeLock('demo')
   if ('heldBy' in lock) {
     const note = tryRead(noteFile)
-    console.log(note ? `The demo is already running (process ${lock.heldBy}).\n${note}` : `Another ./mozle demo (process ${lock.heldBy}) is just starting.`)
+    console.log(
+      note
+        ? `The demo is already running (process ${lock.heldBy}).\n${note}`
+        : `Another ./mozle demo (process ${lock.heldBy}) is just starting.`,
+    )
     return
   }
   stopAllOnSignals()
@@ -42,7 +46,13 @@ export async function demo(args: string[]): Promise<void> {
     await migrate(owner)
     await owner.close()
     const made = await seed(db.ownerUrl)
-    const served = await serve({ folder: built, dbUrl: db.appUrl, cookieKey: secretsOf(folder).cookie, log: path.join(folder, 'app.log'), port: wanted })
+    const served = await serve({
+      folder: built,
+      dbUrl: db.appUrl,
+      cookieKey: secretsOf(folder).cookie,
+      log: path.join(folder, 'app.log'),
+      port: wanted,
+    })
     const note = [
       `Mozle: ${served.address}`,
       '',
@@ -57,7 +67,10 @@ export async function demo(args: string[]): Promise<void> {
     writeFileSync(noteFile, note)
     console.log(note)
     await new Promise((resolve) => served.process.once('exit', resolve))
-    if (process.exitCode === undefined) throw new Error(`The application ended by itself; its own words are in ${path.relative(home, path.join(folder, 'app.log'))}`)
+    if (process.exitCode === undefined)
+      throw new Error(
+        `The application ended by itself; its own words are in ${path.relative(home, path.join(folder, 'app.log'))}`,
+      )
   } catch (error) {
     console.error((error as Error).message)
     process.exitCode = 1
@@ -72,7 +85,9 @@ async function codesOfToday(url: string): Promise<string[]> {
     const sessions = await LabSession.findAll()
     const today = sessions.filter(({ startsAt }) => startsAt.toDateString() === new Date().toDateString())
     const runs = await Run.findAll({ where: { session: today.map(({ id }) => id) }, order: [['bench', 'ASC']] })
-    return runs.length === 0 ? ['  none: no session is set for today'] : [`  ${runs.map(({ bench, code }) => `bench ${bench} ${code}`).join('   ')}`]
+    return runs.length === 0
+      ? ['  none: no session is set for today']
+      : [`  ${runs.map(({ bench, code }) => `bench ${bench} ${code}`).join('   ')}`]
   } finally {
     await sequelize.close()
   }

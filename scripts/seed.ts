@@ -17,12 +17,27 @@ export async function seed(ownerUrl: string, at = new Date()): Promise<College> 
       const options = { transaction }
       const { course, people, sections, preparations, sessions } = made
       const owner = people[0]!.id
-      await User.bulkCreate(people.map(({ id, signIn, name }, index) => ({ id, signIn, name, passwordHash: hashes[index]! })), options)
+      await User.bulkCreate(
+        people.map(({ id, signIn, name }, index) => ({ id, signIn, name, passwordHash: hashes[index]! })),
+        options,
+      )
       await Course.create(course, options)
-      await Membership.bulkCreate(people.map(({ id, role }) => ({ user: id, course: course.id, role })), options)
-      await Section.bulkCreate(sections.map(({ id, name }) => ({ id, name, course: course.id })), options)
-      await StudentGroup.bulkCreate(sections.flatMap(({ id, groups }) => groups.map((group) => ({ ...group, section: id }))), options)
-      await Preparation.bulkCreate(preparations.map(({ id, plan }) => ({ id, course: course.id, title: plan.title })), options)
+      await Membership.bulkCreate(
+        people.map(({ id, role }) => ({ user: id, course: course.id, role })),
+        options,
+      )
+      await Section.bulkCreate(
+        sections.map(({ id, name }) => ({ id, name, course: course.id })),
+        options,
+      )
+      await StudentGroup.bulkCreate(
+        sections.flatMap(({ id, groups }) => groups.map((group) => ({ ...group, section: id }))),
+        options,
+      )
+      await Preparation.bulkCreate(
+        preparations.map(({ id, plan }) => ({ id, course: course.id, title: plan.title })),
+        options,
+      )
       await Revision.bulkCreate(
         preparations.map(({ id, revision, plan, publishedAt }) => ({
           id: revision,
@@ -38,15 +53,30 @@ export async function seed(ownerUrl: string, at = new Date()): Promise<College> 
         })),
         options,
       )
-      await LabSession.bulkCreate(sessions.map(({ runs: _runs, ...session }) => session), options)
+      await LabSession.bulkCreate(
+        sessions.map(({ runs: _runs, ...session }) => session),
+        options,
+      )
       for (const session of sessions) {
         await Run.bulkCreate(
-          session.runs.map(({ entries, group, ...run }) => ({ ...run, session: session.id, studentGroup: group, lastSeq: entries.length })),
+          session.runs.map(({ entries, group, ...run }) => ({
+            ...run,
+            session: session.id,
+            studentGroup: group,
+            lastSeq: entries.length,
+          })),
           options,
         )
         await EntryRow.bulkCreate(
           session.runs.flatMap(({ id, entries }) =>
-            entries.map((entry, index) => ({ ...entry, run: id, seq: index + 1, body: JSON.stringify(entry.body), at: new Date(entry.at), received: new Date(entry.at) })),
+            entries.map((entry, index) => ({
+              ...entry,
+              run: id,
+              seq: index + 1,
+              body: JSON.stringify(entry.body),
+              at: new Date(entry.at),
+              received: new Date(entry.at),
+            })),
           ),
           options,
         )

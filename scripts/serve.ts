@@ -10,21 +10,31 @@ export interface Served {
 }
 
 /** Serves a built application on 127.0.0.1 and waits until it answers. @throws Error when it does not within a minute */
-export async function serve(options: { folder: string; dbUrl: string; cookieKey: string; log: string; port?: number }): Promise<Served> {
+export async function serve(options: {
+  folder: string
+  dbUrl: string
+  cookieKey: string
+  log: string
+  port?: number
+}): Promise<Served> {
   const port = await freePort(options.port)
   // The server itself, not a wrapper, so that its process id is the one to stop.
-  const child = startChild(process.execPath, [path.join(home, 'node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)], {
-    cwd: home,
-    log: options.log,
-    env: {
-      ...process.env,
-      NODE_ENV: 'production',
-      NEXT_TELEMETRY_DISABLED: '1',
-      MOZLE_DIST: options.folder,
-      MOZLE_DB_URL: options.dbUrl,
-      MOZLE_COOKIE_KEY: options.cookieKey,
+  const child = startChild(
+    process.execPath,
+    [path.join(home, 'node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)],
+    {
+      cwd: home,
+      log: options.log,
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        NEXT_TELEMETRY_DISABLED: '1',
+        MOZLE_DIST: options.folder,
+        MOZLE_DB_URL: options.dbUrl,
+        MOZLE_COOKIE_KEY: options.cookieKey,
+      },
     },
-  })
+  )
   const address = `http://127.0.0.1:${port}`
   const until = Date.now() + 60_000
   while (Date.now() < until && child.exitCode === null) {

@@ -5,7 +5,10 @@ import type { Metadata, Viewport } from 'next'
 import { connection } from 'next/server'
 import type { ReactNode } from 'react'
 
-export const metadata: Metadata = { title: { default: 'Mozle', template: '%s · Mozle' }, description: 'Plan, run and judge teaching-lab preparations' }
+export const metadata: Metadata = {
+  title: { default: 'Mozle', template: '%s · Mozle' },
+  description: 'Plan, run and judge teaching-lab preparations',
+}
 export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#22363a' }
 
 export default async function RootLayout({ children }: { children: ReactNode }) {

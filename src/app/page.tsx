@@ -64,7 +64,10 @@ export default async function Today() {
         )}
         {last && may('results.read') && (
           <p style={{ marginTop: 22 }}>
-            Last session: <Link href={`/class/${last.id}/results`}>results of {last.title}, {last.section}</Link>
+            Last session:{' '}
+            <Link href={`/class/${last.id}/results`}>
+              results of {last.title}, {last.section}
+            </Link>
           </p>
         )}
       </main>
@@ -80,7 +83,8 @@ function Head({ session }: { session: SessionHead }) {
         {title}, {section}
       </b>
       <div className="quiet fig" style={{ whiteSpace: 'normal' }}>
-        {longDay(startsAt, zone)}, {clockTime(startsAt, zone)}–{clockTime(endsAt, zone)}, {room}, {benches} benches, plan revision {session.revision.number}
+        {longDay(startsAt, zone)}, {clockTime(startsAt, zone)}–{clockTime(endsAt, zone)}, {room}, {benches} benches, plan revision{' '}
+        {session.revision.number}
       </div>
     </div>
   )

@@ -49,7 +49,10 @@ export async function appendEntries(run: string, entries: readonly Entry[], rece
 }
 
 /** The entries of runs, by run, in the order of their numbers; with `after`, only those above each run's number. */
-export async function readEntries(runs: readonly string[], after: Readonly<Record<string, number>> = {}): Promise<Record<string, NumberedEntry[]>> {
+export async function readEntries(
+  runs: readonly string[],
+  after: Readonly<Record<string, number>> = {},
+): Promise<Record<string, NumberedEntry[]>> {
   const rows = await EntryRow.findAll({
     where: { [Op.or]: runs.map((run) => ({ run, seq: { [Op.gt]: after[run] ?? 0 } })) },
     order: [

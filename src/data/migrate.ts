@@ -18,9 +18,12 @@ export async function migrate(owner: Sequelize, upTo?: MigrationName): Promise<s
     logger: undefined,
   })
   const done = await umzug.up(upTo ? { to: upTo } : {})
-  const tables = await owner.query<{ name: string }>('SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE()', {
-    type: QueryTypes.SELECT,
-  })
+  const tables = await owner.query<{ name: string }>(
+    'SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE()',
+    {
+      type: QueryTypes.SELECT,
+    },
+  )
   for (const { name } of tables) {
     if (name === 'migration') continue
     const rights = name === 'entry' ? 'SELECT, INSERT' : 'SELECT, INSERT, UPDATE, DELETE'

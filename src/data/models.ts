@@ -1,4 +1,11 @@
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize'
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize'
 
 /** What a person may be in a course. */
 export type CourseRole = 'owner' | 'demonstrator' | 'stores' | 'reader'
@@ -139,7 +146,10 @@ export function defineModels(sequelize: Sequelize): void {
     },
     table('revision'),
   )
-  LabSession.init({ id: key(), section: ulid(), revision: ulid(), startsAt: moment(), endsAt: moment(), room: text() }, table('lab_session'))
+  LabSession.init(
+    { id: key(), section: ulid(), revision: ulid(), startsAt: moment(), endsAt: moment(), room: text() },
+    table('lab_session'),
+  )
   Run.init(
     {
       id: key(),

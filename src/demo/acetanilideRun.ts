@@ -32,8 +32,15 @@ export function acetanilideRun(log: InventedLog, story: Story, demonstrator: str
       () => {
         const full = Number((vialG + story.anilineG).toFixed(3))
         const weighing = { method: 'difference' as const, closure: 'with cap' as const }
-        const wrong = story.slip && log.reading(18 + late, 'charge-aniline', { slot: 'full', value: story.slip.valueG, unit: 'g', decimals: 3, weighing })
-        const first = log.reading(19 + late, 'charge-aniline', { slot: 'full', value: full, unit: 'g', decimals: 3, weighing }, wrong ? { supersedes: wrong.id, reason: story.slip!.reason } : {})
+        const wrong =
+          story.slip &&
+          log.reading(18 + late, 'charge-aniline', { slot: 'full', value: story.slip.valueG, unit: 'g', decimals: 3, weighing })
+        const first = log.reading(
+          19 + late,
+          'charge-aniline',
+          { slot: 'full', value: full, unit: 'g', decimals: 3, weighing },
+          wrong ? { supersedes: wrong.id, reason: story.slip!.reason } : {},
+        )
         const second = log.reading(22 + late, 'charge-aniline', { slot: 'empty', value: vialG, unit: 'g', decimals: 3, weighing })
         log.sign(24 + late, 'charge-aniline', demonstrator, [first, second])
       },
@@ -69,7 +76,13 @@ export function acetanilideRun(log: InventedLog, story: Story, demonstrator: str
       () => {
         const empty = log.reading(152 + late, 'dry', { slot: 'empty', value: glassG, unit: 'g', decimals: 2 })
         const weighings = story.dryingG.map((netG, index) =>
-          log.reading(162 + index * 11 + late, 'dry', { slot: 'full', value: Number((glassG + netG).toFixed(2)), unit: 'g', decimals: 2, ...(netG > 5.9 ? { asked: 'More than theory. Is it dry, and was the container tared?' } : {}) }),
+          log.reading(162 + index * 11 + late, 'dry', {
+            slot: 'full',
+            value: Number((glassG + netG).toFixed(2)),
+            unit: 'g',
+            decimals: 2,
+            ...(netG > 5.9 ? { asked: 'More than theory. Is it dry, and was the container tared?' } : {}),
+          }),
         )
         if (story.impatient) log.done(186 + late, 'dry')
         log.sign(190 + late, 'dry', demonstrator, [empty, ...weighings])

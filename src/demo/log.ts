@@ -19,7 +19,18 @@ export class InventedLog {
     // Ids sort by time; two entries never share a millisecond.
     this.last = Math.max(this.start.getTime() + Math.round(minute * 60_000 * this.pace), this.last + 1)
     const at = new Date(this.last)
-    const entry = { id: ulid(at.getTime(), this.random), kind, step, body, at: at.toISOString(), by: this.by, device: 'bench tablet', supersedes: null, reason: null, ...more }
+    const entry = {
+      id: ulid(at.getTime(), this.random),
+      kind,
+      step,
+      body,
+      at: at.toISOString(),
+      by: this.by,
+      device: 'bench tablet',
+      supersedes: null,
+      reason: null,
+      ...more,
+    }
     this.entries.push(entry as unknown as Entry)
     return entry as unknown as Entry<K>
   }
@@ -33,10 +44,24 @@ export class InventedLog {
   }
 
   /** A mass by difference in a container with its cap on. */
-  byDifference(minute: number, step: string, fullG: number, netG: number, decimals: number, more: { asked?: string } = {}): Entry<'reading'>[] {
+  byDifference(
+    minute: number,
+    step: string,
+    fullG: number,
+    netG: number,
+    decimals: number,
+    more: { asked?: string } = {},
+  ): Entry<'reading'>[] {
     const weighing = { method: 'difference' as const, closure: 'with cap' as const }
     const full = this.reading(minute, step, { slot: 'full', value: fullG, unit: 'g', decimals, weighing })
-    const empty = this.reading(minute + 2, step, { slot: 'empty', value: Number((fullG - netG).toFixed(decimals)), unit: 'g', decimals, weighing, ...more })
+    const empty = this.reading(minute + 2, step, {
+      slot: 'empty',
+      value: Number((fullG - netG).toFixed(decimals)),
+      unit: 'g',
+      decimals,
+      weighing,
+      ...more,
+    })
     return [full, empty]
   }
 

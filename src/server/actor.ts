@@ -11,7 +11,12 @@ export async function signedIn(): Promise<(Actor & { kind: 'user' }) | null> {
   const user = id ? await User.findByPk(id) : null
   if (!user) return null
   const memberships = await Membership.findAll({ where: { user: user.id } })
-  return { kind: 'user', id: user.id, name: user.name, roles: Object.fromEntries(memberships.map(({ course, role }) => [course, role])) }
+  return {
+    kind: 'user',
+    id: user.id,
+    name: user.name,
+    roles: Object.fromEntries(memberships.map(({ course, role }) => [course, role])),
+  }
 }
 
 /** The bench this tablet is bound to, or null; the binding ends with its day. */

@@ -7,7 +7,12 @@ const windowMs = 15 * 60_000
  * Runs a check of a secret under a limit: after `limit` failures within fifteen minutes the key must wait, whichever server process asks.
  * @throws Refusal 429 while the key waits
  */
-export async function limited<T>(key: string, limit: number, check: () => Promise<T | null>, now = new Date()): Promise<T | null> {
+export async function limited<T>(
+  key: string,
+  limit: number,
+  check: () => Promise<T | null>,
+  now = new Date(),
+): Promise<T | null> {
   const row = await Attempt.findByPk(key)
   const fresh = !row || now.getTime() - row.since.getTime() > windowMs
   if (!fresh && row.failures >= limit) {

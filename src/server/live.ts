@@ -54,12 +54,20 @@ export function liveStream(seen: Cursor, signal: AbortSignal): Response {
       signal.addEventListener('abort', () => {
         clearInterval(heartbeat)
         watchers.delete(watcher)
+        if (watchers.size === 0) {
+          clearTimeout(timer)
+          timer = undefined
+        }
         controller.close()
       })
     },
   })
   return new Response(body, {
-    headers: { 'content-type': 'text/event-stream; charset=utf-8', 'cache-control': 'no-store, no-transform', 'x-accel-buffering': 'no' },
+    headers: {
+      'content-type': 'text/event-stream; charset=utf-8',
+      'cache-control': 'no-store, no-transform',
+      'x-accel-buffering': 'no',
+    },
   })
 }
 

@@ -54,7 +54,10 @@ async function view(revision: Revision): Promise<RevisionView> {
 /** The preparations of a course with the state of their newest revisions. */
 export async function listPreparations(course: string) {
   const preparations = await Preparation.findAll({ where: { course }, order: [['title', 'ASC']] })
-  const revisions = await Revision.findAll({ where: { preparation: preparations.map(({ id }) => id) }, order: [['number', 'DESC']] })
+  const revisions = await Revision.findAll({
+    where: { preparation: preparations.map(({ id }) => id) },
+    order: [['number', 'DESC']],
+  })
   return preparations.map((preparation) => {
     const own = revisions.filter((revision) => revision.preparation === preparation.id)
     const newest = own[0]!
@@ -105,22 +108,47 @@ export async function saveDraft(id: string, base: number, document: unknown, use
   )
   const revision = await revisionOf(id)
   if (changed === 0) {
-    if (revision.state !== 'draft') throw new Refusal(409, 'This revision has been published meanwhile, so it is frozen. Your change can go into a new draft.', { frozen: true })
+    if (revision.state !== 'draft')
+      throw new Refusal(
+        409,
+        'This revision has been published meanwhile, so it is frozen. Your change can go into a new draft.',
+        { frozen: true },
+      )
     throw new Refusal(409, 'This draft was changed in another window.', { theirs: await view(revision) })
   }
   await Preparation.update({ title: plan.title }, { where: { id: revision.preparation } })
   return { id, number: revision.number, version: base + 1, savedAt: now.toISOString() }
 }
 
-/** Starts a new draft of a preparation with this plan. Where a draft stands already, nothing is written. @throws Refusal 409 with that draft */
-export async function startDraft(preparation: string, document: unknown, user: string, now = new Date()): Promise<Saved> {
+/**
+ * Starts a new draft of a preparation with this plan, which was changed from the revision `from`. Where another draft or revision has come since,
+ * nothing is written. @throws Refusal 409 with what stands there
+ */
+export async function startDraft(
+  preparation: string,
+  from: string,
+  document: unknown,
+  user: string,
+  now = new Date(),
+): Promise<Saved> {
   const plan = checkPlan(document)
   return database().transaction(async (transaction) => {
     await Preparation.findByPk(preparation, { transaction, lock: transaction.LOCK.UPDATE, rejectOnEmpty: true })
     const newest = await Revision.findOne({ where: { preparation }, order: [['number', 'DESC']], transaction })
-    if (newest?.state === 'draft') throw new Refusal(409, 'A draft was begun in another window.', { theirs: await view(newest) })
+    if (newest && (newest.state === 'draft' || newest.id !== from)) {
+      throw new Refusal(409, 'This preparation was changed in another window.', { theirs: await view(newest) })
+    }
     const draft = await Revision.create(
-      { id: ulid(), preparation, number: (newest?.number ?? 0) + 1, state: 'draft', plan: writePlanFile(plan), version: 1, savedAt: now, savedBy: user },
+      {
+        id: ulid(),
+        preparation,
+        number: (newest?.number ?? 0) + 1,
+        state: 'draft',
+        plan: writePlanFile(plan),
+        version: 1,
+        savedAt: now,
+        savedBy: user,
+      },
       { transaction },
     )
     return { id: draft.id, number: draft.number, version: 1, savedAt: now.toISOString() }
@@ -132,8 +160,14 @@ export async function publish(id: string, version: number, user: string, now = n
   return database().transaction(async (transaction) => {
     const revision = await Revision.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE, rejectOnEmpty: true })
     if (revision.state !== 'draft') throw new Refusal(409, 'This revision is published already.')
-    if (revision.version !== version) throw new Refusal(409, 'This draft was changed in another window: look at it again before publishing.', { theirs: await view(revision) })
-    await Revision.update({ state: 'superseded' }, { where: { preparation: revision.preparation, state: 'published' }, transaction })
+    if (revision.version !== version)
+      throw new Refusal(409, 'This draft was changed in another window: look at it again before publishing.', {
+        theirs: await view(revision),
+      })
+    await Revision.update(
+      { state: 'superseded' },
+      { where: { preparation: revision.preparation, state: 'published' }, transaction },
+    )
     await revision.update({ state: 'published', publishedAt: now, publishedBy: user }, { transaction })
     return { id, number: revision.number, version, savedAt: revision.savedAt.toISOString() }
   })

@@ -33,11 +33,15 @@ const bodyLimit = 2_000_000
  * The one way to make a route handler. Denies unless the declared right is held; refuses a change that another origin asks for; checks the body
  * before the handler sees it; turns refusals into answers in words. A route without a declared need does not compile.
  */
-export function route<P extends Params = Params, B = undefined>(guard: Guarded<P, B>, handle: (call: Call<P, B>) => Promise<Response | object | void>) {
+export function route<P extends Params = Params, B = undefined>(
+  guard: Guarded<P, B>,
+  handle: (call: Call<P, B>) => Promise<Response | object | void>,
+) {
   const guarded = async (request: NextRequest, context: { params: Promise<P> }): Promise<Response> => {
     try {
       database()
-      if (request.method !== 'GET' && !sameOrigin(request)) throw new Refusal(403, 'This change came from another site and was refused.')
+      if (request.method !== 'GET' && !sameOrigin(request))
+        throw new Refusal(403, 'This change came from another site and was refused.')
       const params = await context.params
       const people = [await benchHere(), await signedIn()]
       if (typeof guard.need === 'string' && people.every((person) => !person)) throw new Refusal(401, 'Sign in first.')
@@ -52,7 +56,12 @@ export function route<P extends Params = Params, B = undefined>(guard: Guarded<P
   return Object.assign(guarded, { need: guard.need })
 }
 
-async function allowed<P extends Params, B>(guard: Guarded<P, B>, people: (Actor | null)[], params: P, body: B): Promise<Actor | null> {
+async function allowed<P extends Params, B>(
+  guard: Guarded<P, B>,
+  people: (Actor | null)[],
+  params: P,
+  body: B,
+): Promise<Actor | null> {
   const { need, subject, subjectOfBody } = guard
   if (typeof need === 'object') return people.find(Boolean) ?? null
   const about = subject ? await subject(params) : await subjectOfBody?.(body)
@@ -100,8 +109,12 @@ async function readBody<B>(request: NextRequest, schema: Schema<B>): Promise<B> 
 
 function refusalOf(error: unknown): Response {
   if (error instanceof Refusal) return NextResponse.json({ error: error.message, ...error.details }, { status: error.status })
-  if (error instanceof ValidationError || error instanceof PlanFileError) return NextResponse.json({ error: error.message }, { status: 400 })
+  if (error instanceof ValidationError || error instanceof PlanFileError)
+    return NextResponse.json({ error: error.message }, { status: 400 })
   if (error instanceof ForeignEntryError) return NextResponse.json({ error: error.message }, { status: 409 })
   console.error(error)
-  return NextResponse.json({ error: 'Something went wrong on the server. What you typed is still here; try again.' }, { status: 500 })
+  return NextResponse.json(
+    { error: 'Something went wrong on the server. What you typed is still here; try again.' },
+    { status: 500 },
+  )
 }

@@ -53,7 +53,12 @@ const benchKinds = ['reading', 'melting', 'press', 'done', 'strike']
  * Adds a batch of entries from a bench to its log, each checked against its kind and the plan's steps. The writer's name comes from
  * the bench, not from the request. @throws ValidationError, Refusal
  */
-export async function writeEntries(id: string, documents: readonly unknown[], bench: Actor & { kind: 'bench' }, now = new Date()): Promise<NumberedEntry[]> {
+export async function writeEntries(
+  id: string,
+  documents: readonly unknown[],
+  bench: Actor & { kind: 'bench' },
+  now = new Date(),
+): Promise<NumberedEntry[]> {
   const { plan } = await viewRun(id)
   const steps = new Set(plan.steps.map((step) => step.id))
   const entries = documents.map((document) => {
@@ -81,7 +86,8 @@ export async function signStep(
   const state = foldRun(view.plan, view.scale, view.entries).steps.find((candidate) => candidate.step.id === step)
   if (!state?.step.witness) throw new Refusal(400, 'Nothing in this step needs a signature.')
   const covers = state.standing.filter(({ kind }) => kind === 'reading' || kind === 'melting').map((entry) => entry.id)
-  if (covers.length === 0 || state.status !== 'done') throw new Refusal(409, 'The readings of this step are not complete yet. Sign when they are.')
+  if (covers.length === 0 || state.status !== 'done')
+    throw new Refusal(409, 'The readings of this step are not complete yet. Sign when they are.')
   const entry: Entry<'signature'> = {
     id: ulid(now.getTime()),
     kind: 'signature',
@@ -96,10 +102,19 @@ export async function signStep(
   return appendEntries(id, [entry], now)
 }
 
-async function signerByPassword({ signIn, password }: { signIn: string; password: string }, subject: Subject): Promise<Actor & { kind: 'user' }> {
+async function signerByPassword(
+  { signIn, password }: { signIn: string; password: string },
+  subject: Subject,
+): Promise<Actor & { kind: 'user' }> {
   const user = await checkPassword(signIn, password)
   const memberships = await Membership.findAll({ where: { user: user.id } })
-  const actor = { kind: 'user' as const, id: user.id, name: user.name, roles: Object.fromEntries(memberships.map(({ course, role }) => [course, role])) }
-  if (!may(actor, 'run.sign', subject)) throw new Refusal(403, `${user.name} may not sign readings in this course. A demonstrator does.`)
+  const actor = {
+    kind: 'user' as const,
+    id: user.id,
+    name: user.name,
+    roles: Object.fromEntries(memberships.map(({ course, role }) => [course, role])),
+  }
+  if (!may(actor, 'run.sign', subject))
+    throw new Refusal(403, `${user.name} may not sign readings in this course. A demonstrator does.`)
   return actor
 }

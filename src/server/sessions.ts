@@ -137,20 +137,37 @@ export async function createSession(wanted: NewSession): Promise<{ id: string }>
   const revision = await Revision.findByPk(wanted.revision)
   const preparation = revision && (await Preparation.findByPk(revision.preparation))
   if (!revision || preparation?.course !== course) throw new Refusal(400, 'Choose a preparation of this course.')
-  if (revision.state !== 'published') throw new Refusal(400, 'Only a published plan can be run. Publish it first, or choose its published revision.')
-  if (Date.parse(wanted.endsAt) <= Date.parse(wanted.startsAt)) throw new Refusal(400, 'The session ends before it begins. Give an end later than the start.')
+  if (revision.state !== 'published')
+    throw new Refusal(400, 'Only a published plan can be run. Publish it first, or choose its published revision.')
+  if (Date.parse(wanted.endsAt) <= Date.parse(wanted.startsAt))
+    throw new Refusal(400, 'The session ends before it begins. Give an end later than the start.')
   const groups = await StudentGroup.findAll({ where: { section: wanted.section, id: wanted.groups.map(({ group }) => group) } })
   if (groups.length !== wanted.groups.length) throw new Refusal(400, 'A group was named that is not in this section.')
   const id = ulid()
   await database().transaction(async (transaction) => {
     await LabSession.create(
-      { id, section: wanted.section, revision: wanted.revision, startsAt: new Date(wanted.startsAt), endsAt: new Date(wanted.endsAt), room: wanted.room },
+      {
+        id,
+        section: wanted.section,
+        revision: wanted.revision,
+        startsAt: new Date(wanted.startsAt),
+        endsAt: new Date(wanted.endsAt),
+        room: wanted.room,
+      },
       { transaction },
     )
     await Run.bulkCreate(
       wanted.groups.map(({ group, scale }) => {
         const { bench, members } = groups.find((candidate) => candidate.id === group)!
-        return { id: ulid(), session: id, studentGroup: group, bench, members, scale, code: benchCode(() => randomInt(alphabet.length)) }
+        return {
+          id: ulid(),
+          session: id,
+          studentGroup: group,
+          bench,
+          members,
+          scale,
+          code: benchCode(() => randomInt(alphabet.length)),
+        }
       }),
       { transaction },
     )

@@ -24,7 +24,14 @@ function drawStructure(smiles: string, name: string): string | null {
   try {
     const molecule = Molecule.fromSmiles(smiles)
     svg = molecule
-      .toSVG(220, 160, 'mol', { autoCrop: true, autoCropMargin: 3, suppressChiralText: true, suppressESR: true, suppressCIPParity: true, noStereoProblem: true })
+      .toSVG(220, 160, 'mol', {
+        autoCrop: true,
+        autoCropMargin: 3,
+        suppressChiralText: true,
+        suppressESR: true,
+        suppressCIPParity: true,
+        noStereoProblem: true,
+      })
       .replace(/<style[\s\S]*?<\/style>/g, '')
       .replace(/<(line|circle)[^>]*class="event"[^>]*\/>/g, '')
       .replace(/ id="[^"]*"/g, '')

@@ -65,12 +65,22 @@ async function resultsToJudge(head: SessionHead): Promise<Waiting[]> {
   return runs.flatMap((run): Waiting[] => {
     const { judgement } = runResults(foldRun(plan, run.scale, run.entries))
     if (judgement.level === 'good') return []
-    return [{ words: `Bench ${run.bench}: ${judgement.words}`, why: `${head.title}, ${head.section}, ${run.members}`, href: `/class/${head.id}/results`, level: judgement.level }]
+    return [
+      {
+        words: `Bench ${run.bench}: ${judgement.words}`,
+        why: `${head.title}, ${head.section}, ${run.members}`,
+        href: `/class/${head.id}/results`,
+        level: judgement.level,
+      },
+    ]
   })
 }
 
 async function notReady(head: SessionHead): Promise<Waiting[]> {
-  const revision = await Revision.findOne({ where: { preparation: head.revision.preparation, number: head.revision.number }, rejectOnEmpty: true })
+  const revision = await Revision.findOne({
+    where: { preparation: head.revision.preparation, number: head.revision.number },
+    rejectOnEmpty: true,
+  })
   const open = queriesOf(JSON.parse(revision.plan) as Plan).filter(({ answer }) => answer === undefined)
   const found: Waiting[] = open.map((query) => ({
     words: `${head.title}: ${query.title.toLowerCase()}`,
@@ -79,7 +89,12 @@ async function notReady(head: SessionHead): Promise<Waiting[]> {
     level: 'doubt',
   }))
   if (revision.state === 'superseded') {
-    found.push({ words: `${head.title} has a newer plan`, why: `The next session is set with revision ${revision.number}, which has been superseded.`, href: `/desk/${head.revision.preparation}`, level: 'open' })
+    found.push({
+      words: `${head.title} has a newer plan`,
+      why: `The next session is set with revision ${revision.number}, which has been superseded.`,
+      href: `/desk/${head.revision.preparation}`,
+      level: 'open',
+    })
   }
   return found
 }

@@ -5,7 +5,9 @@ export function clockTime(iso: string, zone: string): string {
 
 /** `Tuesday 17 November`. */
 export function longDay(iso: string, zone: string): string {
-  return new Intl.DateTimeFormat('en-GB', { timeZone: zone, weekday: 'long', day: 'numeric', month: 'long' }).format(new Date(iso)).replace(',', '')
+  return new Intl.DateTimeFormat('en-GB', { timeZone: zone, weekday: 'long', day: 'numeric', month: 'long' })
+    .format(new Date(iso))
+    .replace(',', '')
 }
 
 /** `12 min ago`, `2 h 5 min ago`, `3 days ago`. */

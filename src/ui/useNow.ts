@@ -24,5 +24,9 @@ function subscribe(listener: () => void) {
 
 /** The time in ms, anew every second, one timer for all clocks of the page; `initial` while the server renders. */
 export function useNow(initial: number): number {
-  return useSyncExternalStore(subscribe, () => now || initial, () => initial)
+  return useSyncExternalStore(
+    subscribe,
+    () => now || initial,
+    () => initial,
+  )
 }

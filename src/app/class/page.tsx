@@ -43,7 +43,8 @@ export default async function ClassList() {
                   )}
                   <br />
                   <span className="quiet">
-                    {longDay(startsAt, zone)}, {clockTime(startsAt, zone)}–{clockTime(endsAt, zone)}, {room}, {benches} benches, {when}
+                    {longDay(startsAt, zone)}, {clockTime(startsAt, zone)}–{clockTime(endsAt, zone)}, {room}, {benches} benches,{' '}
+                    {when}
                   </span>
                 </span>
                 {may('results.read') && startsAt <= now && <Link href={`/class/${id}/results`}>Results</Link>}

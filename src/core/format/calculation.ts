@@ -48,7 +48,9 @@ export function calculate(plan: Plan, run?: { scale: number; entries: Entry[] })
     run: {
       scale: run.scale,
       steps: state.steps.map(({ step, status, signature }) => ({ id: step.id, status, signature: signature.state })),
-      charged: Object.fromEntries(Object.entries(state.charged).map(([id, { measure, figure }]) => [id, { measure, ...plain(figure) }])),
+      charged: Object.fromEntries(
+        Object.entries(state.charged).map(([id, { measure, figure }]) => [id, { measure, ...plain(figure) }]),
+      ),
       samples: Object.fromEntries(Object.entries(state.samples).map(([id, { mass, dry }]) => [id, { mass_g: plain(mass), dry }])),
       lines: lines(results.table),
       limiting: results.limiting,

@@ -18,7 +18,9 @@ export function readEntriesFile(text: string): { scale: number; entries: Entry[]
   } catch (error) {
     throw new EntriesFileError(`This is not JSON: ${(error as Error).message}.`)
   }
-  const { scale = 1, entries } = Array.isArray(document) ? { entries: document } : ((document ?? {}) as { scale?: unknown; entries?: unknown })
+  const { scale = 1, entries } = Array.isArray(document)
+    ? { entries: document }
+    : ((document ?? {}) as { scale?: unknown; entries?: unknown })
   if (!Array.isArray(entries)) throw new EntriesFileError('Expected an array of entries, or an object with "entries".')
   if (typeof scale !== 'number' || !(scale > 0)) throw new EntriesFileError('"scale" is a number more than zero.')
   return {

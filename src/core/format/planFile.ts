@@ -35,7 +35,10 @@ export function checkPlan(document: unknown): Plan {
   const { format, version } = (document ?? {}) as { format?: unknown; version?: unknown }
   if (format !== 'mozle-plan') throw new PlanFileError('This is not a plan: "format" must be "mozle-plan".', '/format')
   if (typeof version === 'number' && version > 1) {
-    throw new PlanFileError(`This plan was written in version ${version} of the file; this program reads version 1. Use a newer program.`, '/version')
+    throw new PlanFileError(
+      `This plan was written in version ${version} of the file; this program reads version 1. Use a newer program.`,
+      '/version',
+    )
   }
   if (!validate(document)) {
     const first = validate.errors![0]!

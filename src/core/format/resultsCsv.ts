@@ -11,7 +11,8 @@ export interface CsvRow {
   results: RunResults
 }
 
-const rounded = (value: number | null | undefined, decimals: number) => (value === null || value === undefined ? '' : value.toFixed(decimals))
+const rounded = (value: number | null | undefined, decimals: number) =>
+  value === null || value === undefined ? '' : value.toFixed(decimals)
 const withU = (figure: Figure | undefined | null, decimals: number, factor = 1) => [
   rounded(figure ? figure.value * factor : null, decimals),
   rounded(figure ? Math.abs(figure.u * figure.value * factor) : null, decimals + 1),
@@ -23,14 +24,32 @@ const withU = (figure: Figure | undefined | null, decimals: number, factor = 1) 
  */
 export function resultsCsv(rows: readonly CsvRow[]): string {
   const fields = [
-    'bench', 'group', 'scale', 'limiting reagent', 'theoretical yield (g)', 'u theoretical (g)', 'crude (g)', 'product (g)', 'dry',
-    'yield (%)', 'u yield (%)', 'recovery of crystallisation (%)', 'u recovery (%)', 'melting onset (°C)', 'melting clear (°C)', 'reading', 'evidence',
+    'bench',
+    'group',
+    'scale',
+    'limiting reagent',
+    'theoretical yield (g)',
+    'u theoretical (g)',
+    'crude (g)',
+    'product (g)',
+    'dry',
+    'yield (%)',
+    'u yield (%)',
+    'recovery of crystallisation (%)',
+    'u recovery (%)',
+    'melting onset (°C)',
+    'melting clear (°C)',
+    'reading',
+    'evidence',
   ]
   const data = rows.map(({ bench, members, scale, state, results }) => [
     String(bench),
     members,
     String(scale),
-    results.table.lines.filter(({ limiting }) => limiting).map(({ substance }) => substance.name).join(' and '),
+    results.table.lines
+      .filter(({ limiting }) => limiting)
+      .map(({ substance }) => substance.name)
+      .join(' and '),
     ...withU(results.theoretical, 3),
     rounded(results.crudeYield && state.samples[results.crudeYield.sample]?.mass.value, 3),
     rounded(results.yield && state.samples[results.yield.sample]?.mass.value, 3),

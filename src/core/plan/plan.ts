@@ -95,7 +95,14 @@ interface StepBase {
 export type Step =
   | (StepBase & { kind: 'safety' })
   | (StepBase & { kind: 'assemble'; checks: string[] })
-  | (StepBase & { kind: 'charge'; line: string; measure: 'mass' | 'volume'; weighing?: WeighingMethod[]; container: string; device: string })
+  | (StepBase & {
+      kind: 'charge'
+      line: string
+      measure: 'mass' | 'volume'
+      weighing?: WeighingMethod[]
+      container: string
+      device: string
+    })
   | (StepBase & { kind: 'reflux'; holdMin: number })
   | (StepBase & { kind: 'hold'; verb: string; holdMin: number })
   | (StepBase & { kind: 'act'; verb: string })

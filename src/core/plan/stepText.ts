@@ -1,7 +1,8 @@
 import { writeFigureText } from '../quantity/write'
-import { dispensed, type ReactionTable } from '../reaction/reactionTable'
+import { dispensed, isTyped, type ReactionTable } from '../reaction/reactionTable'
 
-export type TextPiece = { kind: 'text'; text: string } | { kind: 'amount'; line: string; amount: string; name: string }
+export type TextPiece =
+  { kind: 'text'; text: string } | { kind: 'amount'; line: string; amount: string; name: string; typed: boolean }
 
 /** A step's words with every `{line}` replaced by that line's amount and name, so that the sentence follows the scale. */
 export function stepText(text: string, table: ReactionTable): TextPiece[] {
@@ -9,7 +10,7 @@ export function stepText(text: string, table: ReactionTable): TextPiece[] {
     const id = /^\{([\w-]+)\}$/.exec(part)?.[1]
     if (id === undefined) return part === '' ? [] : [{ kind: 'text', text: part }]
     const line = table.lines.find((candidate) => candidate.line.id === id)
-    const measured = line && dispensed(line)
+    const measured = line ? dispensed(line) : null
     if (!line) return [{ kind: 'text', text: part }]
     return [
       {
@@ -17,6 +18,7 @@ export function stepText(text: string, table: ReactionTable): TextPiece[] {
         line: id,
         amount: measured ? writeFigureText(measured.figure, measured.dimension) : 'no amount of',
         name: line.substance.name,
+        typed: measured !== null && isTyped(line.line, measured.dimension),
       },
     ]
   })

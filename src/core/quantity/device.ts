@@ -16,11 +16,46 @@ const byConvention = 'Readability as marked on the device; repeatability taken e
 /** The devices of an ordinary teaching laboratory. */
 export const devices: readonly Device[] = [
   { id: 'balance-0.01', name: 'balance, 0.01 g', measures: 'mass', readability: 0.01, repeatability: 0.01, source: byConvention },
-  { id: 'balance-0.001', name: 'balance, 0.001 g', measures: 'mass', readability: 0.001, repeatability: 0.001, source: byConvention },
-  { id: 'cylinder-10', name: '10 mL measuring cylinder', measures: 'volume', readability: 0.05, repeatability: 0.05, source: byConvention },
-  { id: 'cylinder-100', name: '100 mL measuring cylinder', measures: 'volume', readability: 1, repeatability: 1, source: byConvention },
-  { id: 'pipette-5', name: '5 mL graduated pipette', measures: 'volume', readability: 0.02, repeatability: 0.02, source: byConvention },
-  { id: 'melting-0.1', name: 'melting-point apparatus, 0.1 °C', measures: 'temperature', readability: 0.1, repeatability: 0.1, source: byConvention },
+  {
+    id: 'balance-0.001',
+    name: 'balance, 0.001 g',
+    measures: 'mass',
+    readability: 0.001,
+    repeatability: 0.001,
+    source: byConvention,
+  },
+  {
+    id: 'cylinder-10',
+    name: '10 mL measuring cylinder',
+    measures: 'volume',
+    readability: 0.05,
+    repeatability: 0.05,
+    source: byConvention,
+  },
+  {
+    id: 'cylinder-100',
+    name: '100 mL measuring cylinder',
+    measures: 'volume',
+    readability: 1,
+    repeatability: 1,
+    source: byConvention,
+  },
+  {
+    id: 'pipette-5',
+    name: '5 mL graduated pipette',
+    measures: 'volume',
+    readability: 0.02,
+    repeatability: 0.02,
+    source: byConvention,
+  },
+  {
+    id: 'melting-0.1',
+    name: 'melting-point apparatus, 0.1 °C',
+    measures: 'temperature',
+    readability: 0.1,
+    repeatability: 0.1,
+    source: byConvention,
+  },
 ]
 
 /** The device of that id, or undefined. */

@@ -50,8 +50,7 @@ export function over(numerator: Figure, denominator: Figure): Figure {
 /** Difference of two readings; absolute uncertainties add in quadrature. */
 export function minus(a: Figure, b: Figure): Figure {
   const value = a.value - b.value
-  const relative = (of: 'rounding' | 'u') =>
-    value === 0 ? 0 : Math.hypot(a[of] * a.value, b[of] * b.value) / Math.abs(value)
+  const relative = (of: 'rounding' | 'u') => (value === 0 ? 0 : Math.hypot(a[of] * a.value, b[of] * b.value) / Math.abs(value))
   return { value, rounding: relative('rounding'), u: relative('u') }
 }
 

@@ -77,7 +77,10 @@ export function readQuantity(text: string, dimension: Exclude<Dimension, 'number
   const unit = unitWritten(symbol)
   if (!unit) {
     if (symbol === 'Mg' || symbol === 'ML' || symbol === 'MG') {
-      return { ok: false, problem: `${symbol} is a million times ${symbol[1]!.toLowerCase()}: write m${symbol === 'ML' ? 'L' : 'g'}.` }
+      return {
+        ok: false,
+        problem: `${symbol} is a million times ${symbol[1]!.toLowerCase()}: write m${symbol === 'ML' ? 'L' : 'g'}.`,
+      }
     }
     return { ok: false, problem: `“${symbol}” is not a unit known here. ${would}` }
   }

@@ -1,6 +1,5 @@
 /** What a quantity measures. */
-export type Dimension =
-  'mass' | 'volume' | 'amount' | 'temperature' | 'concentration' | 'percent' | 'density' | 'time' | 'number'
+export type Dimension = 'mass' | 'volume' | 'amount' | 'temperature' | 'concentration' | 'percent' | 'density' | 'time' | 'number'
 
 interface UnitRecord {
   dimension: Dimension

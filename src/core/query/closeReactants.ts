@@ -8,9 +8,14 @@ export const closeReactants: QueryRule = (_plan, table) => {
     .sort((a, b) => a.perCoefficient!.value - b.perCoefficient!.value)
   if (!first || !second) return []
   const difference = second.perCoefficient!.value - first.perCoefficient!.value
-  const u = Math.hypot(first.perCoefficient!.u * first.perCoefficient!.value, second.perCoefficient!.u * second.perCoefficient!.value)
+  const u = Math.hypot(
+    first.perCoefficient!.u * first.perCoefficient!.value,
+    second.perCoefficient!.u * second.perCoefficient!.value,
+  )
   if (difference > 2 * u) return []
-  const each = [first, second].map((line) => `${line.substance.name} ${writeFigureText(line.perCoefficient!, 'amount')}`).join(', ')
+  const each = [first, second]
+    .map((line) => `${line.substance.name} ${writeFigureText(line.perCoefficient!, 'amount')}`)
+    .join(', ')
   return [
     {
       id: 'close-reactants',

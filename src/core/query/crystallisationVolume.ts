@@ -24,10 +24,24 @@ export const crystallisationVolume: QueryRule = (plan, table) => {
     const lost = (volume * solubilityAt(curve.points, cold)) / 100
     const numbers = `${writeNumber(volume, 0)} mL hold ${writeNumber(hotHolds, 1)} g at ${hot} °C and ${writeNumber(lost, 2)} g at ${cold} °C; about ${writeNumber(expected, 1)} g is expected.`
     if (hotHolds < expected) {
-      return [{ id: `too-little-solvent-${step.id}`, about: step.id, title: 'Too little hot solvent', evidence: `${numbers} The rest will not dissolve.` }]
+      return [
+        {
+          id: `too-little-solvent-${step.id}`,
+          about: step.id,
+          title: 'Too little hot solvent',
+          evidence: `${numbers} The rest will not dissolve.`,
+        },
+      ]
     }
     if (lost > expected / 5) {
-      return [{ id: `too-much-solvent-${step.id}`, about: step.id, title: 'Too much solvent', evidence: `${numbers} ${writeNumber((100 * lost) / expected, 0)} % of the product stays in the mother liquor.` }]
+      return [
+        {
+          id: `too-much-solvent-${step.id}`,
+          about: step.id,
+          title: 'Too much solvent',
+          evidence: `${numbers} ${writeNumber((100 * lost) / expected, 0)} % of the product stays in the mother liquor.`,
+        },
+      ]
     }
     return []
   })

@@ -7,7 +7,11 @@ export const unbalanced: QueryRule = (plan) => {
   const { imbalances, suggestion } = balance(plan)
   if (imbalances.length === 0) return []
   const differing = plan.lines.find(
-    (line) => (isReactant(line) || isProduct(line)) && suggestion && suggestion[line.id] !== undefined && suggestion[line.id] !== line.coefficient,
+    (line) =>
+      (isReactant(line) || isProduct(line)) &&
+      suggestion &&
+      suggestion[line.id] !== undefined &&
+      suggestion[line.id] !== line.coefficient,
   )
   const about = differing ?? plan.lines.find(isReactant)
   return [
@@ -25,7 +29,9 @@ export const unbalanced: QueryRule = (plan) => {
                 .join(', ')}`,
               apply: (current) => ({
                 ...current,
-                lines: current.lines.map((line) => (suggestion[line.id] === undefined ? line : { ...line, coefficient: suggestion[line.id]! })),
+                lines: current.lines.map((line) =>
+                  suggestion[line.id] === undefined ? line : { ...line, coefficient: suggestion[line.id]! },
+                ),
               }),
             },
           }

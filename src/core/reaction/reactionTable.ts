@@ -1,7 +1,17 @@
 import { constant, exact, over, times, written, type Figure } from '../quantity/figure'
 import { deviceOf, uncertaintyOf } from '../quantity/device'
 import { inBaseUnit, units } from '../quantity/unit'
-import { densityOf, dispensedAs, isProduct, isReactant, lineOf, substanceOf, type Line, type Plan, type Substance } from '../plan/plan'
+import {
+  densityOf,
+  dispensedAs,
+  isProduct,
+  isReactant,
+  lineOf,
+  substanceOf,
+  type Line,
+  type Plan,
+  type Substance,
+} from '../plan/plan'
 import { molarMass } from '../substance/molarMass'
 
 /** One line with everything that follows from its anchor. Masses in g, volumes in mL, amounts in mmol. */
@@ -147,13 +157,7 @@ export function basis(plan: Plan, line: Line, from: 'mass' | 'volume' | 'amount'
   const share = constant(form.kind === 'mass-fraction' ? form.fraction : form.purity)
   const pure = form.kind !== 'mass-fraction' && form.purity === 1 ? exact(1) : share
   const mass =
-    from === 'mass'
-      ? figure
-      : from === 'amount'
-        ? over(over(figure, mmolPerG), pure)
-        : density
-          ? times(figure, density)
-          : null
+    from === 'mass' ? figure : from === 'amount' ? over(over(figure, mmolPerG), pure) : density ? times(figure, density) : null
   return {
     mass,
     volume: from === 'volume' ? figure : mass && density ? over(mass, density) : null,

@@ -17,8 +17,6 @@ export function scalePlan(plan: Plan, factor: number): Plan {
   if (factor === 1) return plan
   return {
     ...plan,
-    lines: plan.lines.map((line) =>
-      line.fixed || !line.anchor ? line : { ...line, anchor: scaleAnchor(line.anchor, factor) },
-    ),
+    lines: plan.lines.map((line) => (line.fixed || !line.anchor ? line : { ...line, anchor: scaleAnchor(line.anchor, factor) })),
   }
 }

@@ -35,7 +35,12 @@ const molar = (line: ComputedLine) => `${writeNumber(line.molarMass, 3)} g/mol`
  * How a figure of the table was worked out, as a chemist would write it by hand: formula with numbers and units, result,
  * uncertainty, and the source of each constant. Null where the figure was typed or is not known.
  */
-export function working(plan: Plan, table: ReactionTable, id: string, column: 'mass' | 'volume' | 'amount' | 'ratio' | 'excess'): Working | null {
+export function working(
+  plan: Plan,
+  table: ReactionTable,
+  id: string,
+  column: 'mass' | 'volume' | 'amount' | 'ratio' | 'excess',
+): Working | null {
   const line = computedLine(table, id)
   if (column === 'excess') return excessWorking(table, line)
   const figure = line[column]
@@ -56,7 +61,10 @@ function amountRows(plan: Plan, table: ReactionTable, line: ComputedLine): WorkP
   if (anchor?.of === 'ratio') {
     const base = computedLine(table, plan.reference)
     return [
-      [letter('n'), text(`${name}${writeNumber(anchor.ratio, anchor.decimals)} × ${carried(base.amount!)} ${base.substance.name}`)],
+      [
+        letter('n'),
+        text(`${name}${writeNumber(anchor.ratio, anchor.decimals)} × ${carried(base.amount!)} ${base.substance.name}`),
+      ],
       answer,
     ]
   }
@@ -86,7 +94,9 @@ function measureRows(plan: Plan, table: ReactionTable, line: ComputedLine, colum
   const amount = carried(line.amount!)
   if (form.kind === 'solution') return [...rows, [letter(symbol), text(' = '), fraction(amount, `${form.molPerL} mol/L`)], answer]
   const share = form.kind === 'mass-fraction' ? form.fraction : form.purity
-  const below = [share === 1 ? '' : String(share), column === 'volume' ? `${density!.gPerML} g/mL` : ''].filter(Boolean).join(' × ')
+  const below = [share === 1 ? '' : String(share), column === 'volume' ? `${density!.gPerML} g/mL` : '']
+    .filter(Boolean)
+    .join(' × ')
   const above = `${amount} × ${molar(line)}`
   return [...rows, [letter(symbol), text(' = '), below ? fraction(above, below) : text(above)], answer]
 }
@@ -104,7 +114,12 @@ function productWorking(plan: Plan, table: ReactionTable, line: ComputedLine, co
   if (column === 'amount') rows.push([text('= '), result(writeFigureText(line.amount!, 'amount'))])
   else {
     rows.push([letter('m'), text(` = ${carried(line.amount!)} × ${molar(line)}`)])
-    if (column === 'volume') rows.push([letter('V'), text(' = '), fraction(writeFigureText(line.mass!, 'mass'), `${densityOf(plan, line.line)!.gPerML} g/mL`)])
+    if (column === 'volume')
+      rows.push([
+        letter('V'),
+        text(' = '),
+        fraction(writeFigureText(line.mass!, 'mass'), `${densityOf(plan, line.line)!.gPerML} g/mL`),
+      ])
     rows.push([text('= '), result(writeFigureText(line[column]!, column))])
   }
   const main = line.line.id === plan.mainProduct && column === 'mass'
@@ -118,12 +133,20 @@ function productWorking(plan: Plan, table: ReactionTable, line: ComputedLine, co
 function ratioWorking(plan: Plan, table: ReactionTable, line: ComputedLine): Working {
   const base = computedLine(table, plan.reference)
   if (base === line) {
-    return { title: `Ratio of ${line.substance.name}`, rows: [[text('Every ratio counts from this line, so its own is 1.')]], notes: [] }
+    return {
+      title: `Ratio of ${line.substance.name}`,
+      rows: [[text('Every ratio counts from this line, so its own is 1.')]],
+      notes: [],
+    }
   }
   return {
     title: `Ratio of ${line.substance.name}`,
     rows: [
-      [letter('r'), text(' = '), fraction(`${carried(line.amount!)} ${line.substance.name}`, `${carried(base.amount!)} ${base.substance.name}`)],
+      [
+        letter('r'),
+        text(' = '),
+        fraction(`${carried(line.amount!)} ${line.substance.name}`, `${carried(base.amount!)} ${base.substance.name}`),
+      ],
       [text('= '), result(writeRatio(line.ratio!))],
     ],
     notes: [`In full: ${writeFull(line.ratio!.value)}.`],
@@ -146,7 +169,12 @@ function excessWorking(table: ReactionTable, line: ComputedLine): Working | null
     title: `Excess of ${line.substance.name}`,
     rows: [
       per,
-      [text('excess = '), fraction(carried(line.perCoefficient), carried(table.extent)), text(' − 1 = '), result(`${writeNumber(percent, percent < 1 ? 2 : 0)} %`)],
+      [
+        text('excess = '),
+        fraction(carried(line.perCoefficient), carried(table.extent)),
+        text(' − 1 = '),
+        result(`${writeNumber(percent, percent < 1 ? 2 : 0)} %`),
+      ],
     ],
     notes: [`In full: ${writeFull(percent)} %.`],
   }
@@ -158,11 +186,15 @@ function notesOf(plan: Plan, line: ComputedLine, figure: Figure, column: 'mass' 
   const device = deviceOf(line.line.device)
   if (figure.u > 0 && device) {
     const u = figure.u * figure.value
-    notes.push(`± ${writeNumber(u, Math.max(decimalsJustified(figure), Math.ceil(-Math.log10(u))))} ${unit} from the ${device.name}.`)
+    notes.push(
+      `± ${writeNumber(u, Math.max(decimalsJustified(figure), Math.ceil(-Math.log10(u))))} ${unit} from the ${device.name}.`,
+    )
   }
   const density = densityOf(plan, line.line)
   if (density && line.line.form.kind !== 'solution') {
-    notes.push(`Density ${density.gPerML} g/mL${'atC' in density && density.atC !== undefined ? ` at ${density.atC} °C` : ''}: ${density.source}.`)
+    notes.push(
+      `Density ${density.gPerML} g/mL${'atC' in density && density.atC !== undefined ? ` at ${density.atC} °C` : ''}: ${density.source}.`,
+    )
   }
   notes.push(`Molar masses: ${atomicWeightSource}.`)
   return notes

@@ -26,14 +26,20 @@ export interface Judged {
  * sharp is loss in the work-up; low and broad is an incomplete reaction or the wrong layer; sharp but shifted is the instrument.
  */
 export function judge({ yield: fraction, dry, melting, expected, inLiquorG, theoreticalG }: Judged): Judgement {
-  if (fraction === null) return { level: 'open', words: 'No product weighed yet', evidence: 'A yield needs the mass of the product.' }
+  if (fraction === null)
+    return { level: 'open', words: 'No product weighed yet', evidence: 'A yield needs the mass of the product.' }
   const percent = `${writeNumber(100 * fraction, 0)} %`
-  const range = melting ? `${writeNumber(melting.onsetC, 1)}–${writeNumber(melting.clearC, 1)} °C against ${melting.literature.lowC}–${melting.literature.highC} °C` : 'no melting range'
+  const range = melting
+    ? `${writeNumber(melting.onsetC, 1)}–${writeNumber(melting.clearC, 1)} °C against ${melting.literature.lowC}–${melting.literature.highC} °C`
+    : 'no melting range'
   const evidence = `Yield ${percent}${dry ? '' : ', not dried to constant mass'}; melts ${range}.`
   if (fraction > 1) {
     return {
       level: 'danger',
-      words: melting && melting.verdict !== 'consistent with pure' ? 'Above 100 %, low and broad: consistent with weighed wet' : 'Above 100 %: ask before accepting',
+      words:
+        melting && melting.verdict !== 'consistent with pure'
+          ? 'Above 100 %: consistent with wet'
+          : 'Above 100 %: ask before accepting',
       evidence: `${evidence} More than theory allows: wet, salts, a tare forgotten or the wrong limiting reagent. Dry it further and weigh again.`,
     }
   }
@@ -45,15 +51,35 @@ export function judge({ yield: fraction, dry, melting, expected, inLiquorG, theo
     const share = inLiquorG !== null && theoreticalG ? inLiquorG / theoreticalG : 0
     return {
       level: 'doubt',
-      words: share > 0.1 ? `Pure but little: about ${writeNumber(inLiquorG!, 1)} g in the mother liquor` : 'Pure but little: losses in the work-up',
+      words:
+        share > 0.1
+          ? `Pure but little: about ${writeNumber(inLiquorG!, 1)} g in the mother liquor`
+          : 'Pure but little: losses in the work-up',
       evidence: `${evidence} Consistent with losses in the work-up.${share > 0.1 ? ` At the solvent used, about ${writeNumber(inLiquorG!, 2)} g stays dissolved cold; boil the liquor down for a second crop.` : ''}`,
     }
   }
   if (melting.verdict === 'sharp but high' || melting.verdict === 'sharp but low') {
-    return { level: 'doubt', words: `${melting.verdict === 'sharp but high' ? 'Sharp but high' : 'Sharp but low'}: check the instrument`, evidence: `${evidence} If the whole class is shifted alike, consistent with an instrument that needs calibrating.` }
+    return {
+      level: 'doubt',
+      words: `${melting.verdict === 'sharp but high' ? 'Sharp but high' : 'Sharp but low'}: check the instrument`,
+      evidence: `${evidence} If the whole class is shifted alike, consistent with an instrument that needs calibrating.`,
+    }
   }
-  if (melting.verdict === 'broad') return { level: 'doubt', words: 'Broad: melt again at 1 °C/min', evidence: `${evidence} Consistent with heating too fast, or a little impurity or solvent.` }
+  if (melting.verdict === 'broad')
+    return {
+      level: 'doubt',
+      words: 'Broad: melt again at 1 °C/min',
+      evidence: `${evidence} Consistent with heating too fast, or a little impurity or solvent.`,
+    }
   return low
-    ? { level: 'danger', words: 'Low and broad: incomplete reaction?', evidence: `${evidence} Consistent with an incomplete reaction, or product in the wrong layer.` }
-    : { level: 'doubt', words: 'Low and broad: wet or impure', evidence: `${evidence} Consistent with solvent left in, or impurity: dry it, or crystallise again.` }
+    ? {
+        level: 'danger',
+        words: 'Low and broad: incomplete reaction?',
+        evidence: `${evidence} Consistent with an incomplete reaction, or product in the wrong layer.`,
+      }
+    : {
+        level: 'doubt',
+        words: 'Low and broad: wet or impure',
+        evidence: `${evidence} Consistent with solvent left in, or impurity: dry it, or crystallise again.`,
+      }
 }

@@ -50,7 +50,9 @@ export function runResults(run: RunState): RunResults {
   }
   const literature = substanceOf(run.plan, lineOf(run.plan, run.plan.mainProduct)).melting
   const melting =
-    run.melting && literature ? meltingReading({ onsetC: run.melting.body.onsetC, clearC: run.melting.body.clearC }, literature) : null
+    run.melting && literature
+      ? meltingReading({ onsetC: run.melting.body.onsetC, clearC: run.melting.body.clearC }, literature)
+      : null
   const finalYield = ofTheory(names.to)
   const expectedInLiquorG = liquor(run.plan, run, crude?.mass.value ?? null)
   return {
@@ -61,7 +63,8 @@ export function runResults(run: RunState): RunResults {
     notMeasured: run.plan.lines.filter((line) => isReactant(line) && !run.charged[line.id]).map(({ id }) => id),
     crudeYield: ofTheory(names.from),
     yield: finalYield,
-    recovery: crude && product ? { kind: 'recovery', sample: names.to, figure: over(product.mass, crude.mass), dry: product.dry } : null,
+    recovery:
+      crude && product ? { kind: 'recovery', sample: names.to, figure: over(product.mass, crude.mass), dry: product.dry } : null,
     melting,
     expectedInLiquorG,
     judgement: judge({

@@ -22,7 +22,9 @@ export function askAbout(run: RunState, entry: Entry): string | null {
     const { melting } = substanceOf(run.plan, lineOf(run.plan, run.plan.mainProduct))
     if (!melting) return null
     const off = Math.max(melting.lowC - 20 - entry.body.clearC, entry.body.onsetC - melting.highC - 20)
-    return off > 0 ? `The literature says ${melting.lowC}–${melting.highC} °C. Is ${writeNumber(entry.body.onsetC, entry.body.decimals)}–${writeNumber(entry.body.clearC, entry.body.decimals)} °C what you saw?` : null
+    return off > 0
+      ? `The literature says ${melting.lowC}–${melting.highC} °C. Is ${writeNumber(entry.body.onsetC, entry.body.decimals)}–${writeNumber(entry.body.clearC, entry.body.decimals)} °C what you saw?`
+      : null
   }
   if (entry.kind !== 'reading') return null
   const net = netOf(step, standing)

@@ -29,7 +29,9 @@ export function clocksOf(steps: readonly StepState[]): Clock[] {
     }
     if (step.kind === 'hold') {
       const start = markedAt(state, 'start')
-      return start ? [{ step: step.id, label: `left: ${step.title.toLowerCase()}`, from: start, dueAt: after(start, step.holdMin) }] : []
+      return start
+        ? [{ step: step.id, label: `left: ${step.title.toLowerCase()}`, from: start, dueAt: after(start, step.holdMin) }]
+        : []
     }
     return []
   })

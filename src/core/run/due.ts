@@ -8,7 +8,16 @@ import { readingIn } from './net'
 
 /** The one thing to enter now. */
 export type Due =
-  | { kind: 'reading'; slot: string; label: string; hint: string; unit: 'g' | 'mL'; decimals: number; weighing?: WeighingMethod; asksClosure?: boolean }
+  | {
+      kind: 'reading'
+      slot: string
+      label: string
+      hint: string
+      unit: 'g' | 'mL'
+      decimals: number
+      weighing?: WeighingMethod
+      asksClosure?: boolean
+    }
   | { kind: 'tare'; label: string; hint: string; decimals: number }
   | { kind: 'melting'; label: string; hint: string; decimals: number }
   | { kind: 'press'; mark: Mark; label: string; hint: string }
@@ -28,7 +37,12 @@ export function dueIn(state: StepState, method?: WeighingMethod): Due | null {
     case 'safety':
       return { kind: 'done', label: 'We have read this', hint: 'Every one of the group, before anything is opened.' }
     case 'assemble':
-      return { kind: 'done', label: 'All of it checked', hint: 'Touch each line when you have looked at it.', checks: step.checks }
+      return {
+        kind: 'done',
+        label: 'All of it checked',
+        hint: 'Touch each line when you have looked at it.',
+        checks: step.checks,
+      }
     case 'act':
       return { kind: 'done', label: 'Done', hint: step.until ? `It is over ${step.until}.` : '' }
     case 'hold':
@@ -36,13 +50,31 @@ export function dueIn(state: StepState, method?: WeighingMethod): Due | null {
         ? { kind: 'done', label: 'It is over', hint: step.until ? `It is over ${step.until}.` : '' }
         : { kind: 'press', mark: 'start', label: 'Start the clock', hint: `${step.holdMin} min` }
     case 'reflux':
-      if (!markedAt(state, 'heat-on')) return { kind: 'press', mark: 'heat-on', label: 'Heat is on', hint: 'Water running, chips in, top open.' }
+      if (!markedAt(state, 'heat-on'))
+        return { kind: 'press', mark: 'heat-on', label: 'Heat is on', hint: 'Water running, chips in, top open.' }
       if (!markedAt(state, 'onset')) {
-        return { kind: 'press', mark: 'onset', label: 'Reflux has begun', hint: `First steady drops from the condenser. The ${step.holdMin} min count from here.` }
+        return {
+          kind: 'press',
+          mark: 'onset',
+          label: 'Reflux has begun',
+          hint: `First steady drops from the condenser. The ${step.holdMin} min count from here.`,
+        }
       }
-      return { kind: 'press', mark: 'heat-off', label: 'Heat is off', hint: `After ${step.holdMin} min under reflux. Lower the heat away, leave the water running.` }
+      return {
+        kind: 'press',
+        mark: 'heat-off',
+        label: 'Heat is off',
+        hint: `After ${step.holdMin} min under reflux. Lower the heat away, leave the water running.`,
+      }
     case 'charge':
-      if (step.measure === 'volume') return reading('volume', `Volume of ${step.container}`, `Read the bottom of the meniscus, one digit below the graduation.`, 'mL', step.device)
+      if (step.measure === 'volume')
+        return reading(
+          'volume',
+          `Volume of ${step.container}`,
+          `Read the bottom of the meniscus, one digit below the graduation.`,
+          'mL',
+          step.device,
+        )
       return weighing(state, method, step.container, step.device, ['full', 'empty'])
     case 'weigh':
       return weighing(state, method, step.container, step.device, ['empty', 'full'])
@@ -51,29 +83,60 @@ export function dueIn(state: StepState, method?: WeighingMethod): Due | null {
         ? { kind: 'done', label: 'Crystals are out', hint: step.until ? `It is over ${step.until}.` : '' }
         : reading('volume', 'Hot solvent used, in all', 'Add up every portion, rinses of the funnel too.', 'mL', step.device)
     case 'dry': {
-      if (!readingIn(standing, 'empty')) return reading('empty', `${capital(step.container)}, empty`, 'Before the solid goes on it.', 'g', step.device)
+      if (!readingIn(standing, 'empty'))
+        return reading('empty', `${capital(step.container)}, empty`, 'Before the solid goes on it.', 'g', step.device)
       const count = state.net?.series?.length ?? 0
-      return reading('full', `${capital(step.container)} with solid, weighing ${count + 1}`, count === 0 ? '' : 'Ten more minutes of drying, cool, then weigh again.', 'g', step.device)
+      return reading(
+        'full',
+        `${capital(step.container)} with solid, weighing ${count + 1}`,
+        count === 0 ? '' : 'Ten more minutes of drying, cool, then weigh again.',
+        'g',
+        step.device,
+      )
     }
     case 'melt':
-      return { kind: 'melting', label: 'Melting range', hint: 'Onset: first liquid. Clear: last solid gone.', decimals: decimals(step.device) }
+      return {
+        kind: 'melting',
+        label: 'Melting range',
+        hint: 'Onset: first liquid. Clear: last solid gone.',
+        decimals: decimals(step.device),
+      }
   }
 }
 
-function weighing(state: StepState, method: WeighingMethod | undefined, container: string, device: string, order: ['full' | 'empty', 'full' | 'empty']): Due {
+function weighing(
+  state: StepState,
+  method: WeighingMethod | undefined,
+  container: string,
+  device: string,
+  order: ['full' | 'empty', 'full' | 'empty'],
+): Due {
   const { standing } = state
   const begun = standing.findLast((entry) => entry.kind === 'reading')
-  const how = (begun?.kind === 'reading' ? begun.body.weighing?.method : undefined) ?? method ?? weighingChoices(state)[0] ?? 'tare'
+  const how =
+    (begun?.kind === 'reading' ? begun.body.weighing?.method : undefined) ?? method ?? weighingChoices(state)[0] ?? 'tare'
   const name = capital(container)
   if (how === 'tare') {
-    if (!readingIn(standing, 'tared')) return { kind: 'tare', label: `${name} on, tared`, hint: 'Balance at zero with the container on the pan.', decimals: decimals(device) }
+    if (!readingIn(standing, 'tared'))
+      return {
+        kind: 'tare',
+        label: `${name} on, tared`,
+        hint: 'Balance at zero with the container on the pan.',
+        decimals: decimals(device),
+      }
     return { ...reading('net', 'What the balance shows now', `Only what is in the ${container}.`, 'g', device), weighing: 'tare' }
   }
   const first = readingIn(standing, order[0])
   const slot = first ? order[1] : order[0]
   const closure = first?.body.weighing?.closure
   return {
-    ...reading(slot, `${name}, ${slot === 'full' ? 'with contents' : 'empty'}`, closure ? `${capital(closure)}, as before.` : 'Say whether its cap is on.', 'g', device),
+    ...reading(
+      slot,
+      `${name}, ${slot === 'full' ? 'with contents' : 'empty'}`,
+      closure ? `${capital(closure)}, as before.` : 'Say whether its cap is on.',
+      'g',
+      device,
+    ),
     weighing: 'difference',
     asksClosure: true,
   }

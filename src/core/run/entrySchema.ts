@@ -1,7 +1,9 @@
 import { array, mixed, number, object, string, ValidationError, type ObjectSchema } from 'yup'
 import type { Entry, EntryBodies, EntryKind } from './entry'
 
-const id = string().matches(/^[0-9A-HJKMNP-TV-Z]{26}$/, '${path} must be a ULID').required()
+const id = string()
+  .matches(/^[0-9A-HJKMNP-TV-Z]{26}$/, '${path} must be a ULID')
+  .required()
 const finite = number().strict().required()
 const decimals = number().strict().integer().min(0).max(6).required()
 const empty = object({}).noUnknown().strict()
@@ -23,9 +25,12 @@ const bodies: { [K in EntryKind]: ObjectSchema<object> } = {
   }),
   melting: object({
     onsetC: finite.min(-100).max(500),
-    clearC: finite.min(-100).max(500).test('after-onset', 'the clear point cannot lie below the onset', function (value) {
-      return value >= (this.parent as { onsetC: number }).onsetC
-    }),
+    clearC: finite
+      .min(-100)
+      .max(500)
+      .test('after-onset', 'the clear point cannot lie below the onset', function (value) {
+        return value >= (this.parent as { onsetC: number }).onsetC
+      }),
     decimals,
     asked: string().max(500).optional(),
   }),
@@ -37,7 +42,9 @@ const bodies: { [K in EntryKind]: ObjectSchema<object> } = {
 
 const envelope = object({
   id,
-  kind: mixed<EntryKind>().oneOf(Object.keys(bodies) as EntryKind[]).required(),
+  kind: mixed<EntryKind>()
+    .oneOf(Object.keys(bodies) as EntryKind[])
+    .required(),
   step: string().min(1).max(80).required(),
   body: mixed<EntryBodies[EntryKind]>().required(),
   at: string()

@@ -24,7 +24,7 @@ export type SignatureState =
 export interface StepState {
   step: Step
   status: 'done' | 'now' | 'later'
-  /** Entries that stand, oldest first. */
+  /** Entries that stand, oldest first; a rewritten one in the place of the first. */
   standing: Entry[]
   struck: Struck[]
   net: Net | null
@@ -68,10 +68,13 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
 
   const planned = reactionTable(scaled)
   const byStep = groupByStep(unique)
+  const byId = new Map(unique.map((entry) => [entry.id, entry]))
   let now = -1
   const steps = scaled.steps.map((step, index): StepState => {
     const all = byStep.get(step.id) ?? []
-    const standing = all.filter((entry) => !successor.has(entry.id) && entry.kind !== 'strike' && entry.kind !== 'signature')
+    const standing = all
+      .filter((entry) => !successor.has(entry.id) && entry.kind !== 'strike' && entry.kind !== 'signature')
+      .sort((a, b) => (placeOf(a, byId) < placeOf(b, byId) ? -1 : 1))
     const struck = all.flatMap((entry): Struck[] => {
       const later = entry.kind === 'signature' ? undefined : successor.get(entry.id)
       return later ? [{ entry, by: later.by, at: later.at, reason: later.reason ?? '' }] : []
@@ -115,6 +118,19 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
   }
 }
 
+/** Where an entry stands in the order of its step: a rewritten reading keeps the place of the one it took over from. */
+function placeOf(entry: Entry, byId: ReadonlyMap<string, Entry>): string {
+  let first = entry
+  const seen = new Set<string>()
+  while (first.supersedes !== null && !seen.has(first.id)) {
+    seen.add(first.id)
+    const before = byId.get(first.supersedes)
+    if (!before) break
+    first = before
+  }
+  return `${first.id} ${entry.id}`
+}
+
 function groupByStep(entries: Entry[]): Map<string, Entry[]> {
   const groups = new Map<string, Entry[]>()
   for (const entry of entries) groups.set(entry.step, [...(groups.get(entry.step) ?? []), entry])
@@ -145,12 +161,21 @@ function isDone(step: Step, standing: readonly Entry[], net: Net | null): boolea
 }
 
 /** A signature holds while every reading it covers stands and it covers every reading of the step that stands. */
-function signatureOf(step: Step, all: readonly Entry[], standing: readonly Entry[], successor: ReadonlyMap<string, Entry>, done: boolean): SignatureState {
+function signatureOf(
+  step: Step,
+  all: readonly Entry[],
+  standing: readonly Entry[],
+  successor: ReadonlyMap<string, Entry>,
+  done: boolean,
+): SignatureState {
   if (!step.witness) return { state: 'not needed' }
   const readings = standing.filter((entry) => entry.kind === 'reading' || entry.kind === 'melting')
   const signatures = all.filter((entry) => entry.kind === 'signature') as Entry<'signature'>[]
   const holds = signatures.findLast(
-    ({ body }) => readings.length > 0 && readings.every(({ id }) => body.covers.includes(id)) && body.covers.every((id) => !successor.has(id)),
+    ({ body }) =>
+      readings.length > 0 &&
+      readings.every(({ id }) => body.covers.includes(id)) &&
+      body.covers.every((id) => !successor.has(id)),
   )
   if (holds) return { state: 'signed', by: holds.by, at: holds.at }
   const last = signatures.at(-1)

@@ -38,7 +38,15 @@ export function netOf(step: Step, standing: readonly Entry[]): Net | null {
     const last = weighings.at(-1)
     if (!empty || !last) return null
     const series = weighings.map((entry) => ({ massG: entry.body.value - empty.body.value, at: entry.at }))
-    return { ...difference(last, empty, step.device), series, agreed: lastTwoAgree(series.map(({ massG }) => massG), step.agreement, readability(step.device)) }
+    return {
+      ...difference(last, empty, step.device),
+      series,
+      agreed: lastTwoAgree(
+        series.map(({ massG }) => massG),
+        step.agreement,
+        readability(step.device),
+      ),
+    }
   }
   return null
 }
@@ -70,5 +78,8 @@ function difference(full: Entry<'reading'>, empty: Entry<'reading'>, device: str
   const record = deviceOf(device)
   const figure = written(Number(value.toFixed(6)), decimals, record && value > 0 ? uncertaintyOf(record, 2) / value : 0)
   const [a, b] = [full.body.weighing?.closure, empty.body.weighing?.closure]
-  return { figure, ...(a && b && a !== b ? { doubt: `The container stood on the balance ${a}, then ${b}: its cap is in the difference.` } : {}) }
+  return {
+    figure,
+    ...(a && b && a !== b ? { doubt: `The container stood on the balance ${a}, then ${b}: its cap is in the difference.` } : {}),
+  }
 }

@@ -99,7 +99,15 @@ function isAdductMark(character: string): boolean {
 }
 
 function isChargeMark(character: string): boolean {
-  return character === '^' || character === '+' || character === '-' || character === '−' || character === '⁺' || character === '⁻' || superscripts.includes(character)
+  return (
+    character === '^' ||
+    character === '+' ||
+    character === '-' ||
+    character === '−' ||
+    character === '⁺' ||
+    character === '⁻' ||
+    superscripts.includes(character)
+  )
 }
 
 function readCharge(source: string, from: number, fail: (message: string, at?: number) => never): number {

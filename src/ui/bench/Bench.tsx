@@ -126,13 +126,21 @@ export function Bench({ run: runId, bench, members, scale, plan, entries: initia
               key={struckNow.id}
               run={run}
               entry={struckNow}
-              label={entryLabel(run.steps.find(({ step }) => step.id === struckNow.step)!, struckNow)}
+              label={entryLabel(
+                run.steps.find(({ step }) => step.id === struckNow.step)!,
+                struckNow,
+              )}
               signed={run.steps.some(({ step, signature }) => step.id === struckNow.step && signature.state === 'signed')}
               write={write}
               onClose={() => setStriking(null)}
             />
           ) : (
-            state?.status === 'now' && <DuePanel key={state.step.id} run={run} state={state} write={write} />
+            state &&
+            (state.status === 'now' ? (
+              <DuePanel key={state.step.id} run={run} state={state} write={write} />
+            ) : (
+              <NothingDue state={state} />
+            ))
           )}
         </div>
       </div>
@@ -148,6 +156,19 @@ export function Bench({ run: runId, bench, members, scale, plan, entries: initia
         />
       )}
     </div>
+  )
+}
+
+function NothingDue({ state }: { state: StepState }) {
+  return (
+    <section className="pad" aria-label="What to enter now">
+      <h2>{state.status === 'done' ? 'This step is done' : 'Nothing to enter yet'}</h2>
+      <p className="hint">
+        {state.status === 'done'
+          ? 'A wrong reading is struck and rewritten; nothing is erased.'
+          : 'It comes up by itself when the steps before it are done.'}
+      </p>
+    </section>
   )
 }
 
@@ -192,14 +213,24 @@ function StepFace({ run, state, zone, onTablet, onStrike, onSign, later }: FaceP
           <span>
             {line.substance.name}
             <em>
-              {[amount.dimension === 'volume' && line.mass ? writeFigureText(line.mass, 'mass') : '', line.amount ? writeFigureText(line.amount, 'amount') : '', line.limiting ? 'it sets the limit' : ''].filter(Boolean).join(', ')}
+              {[
+                amount.dimension === 'volume' && line.mass ? writeFigureText(line.mass, 'mass') : '',
+                line.amount ? writeFigureText(line.amount, 'amount') : '',
+                line.limiting ? 'it sets the limit' : '',
+              ]
+                .filter(Boolean)
+                .join(', ')}
             </em>
           </span>
         </div>
       )}
       {caution && (
         <p className="caution">
-          <b>{caution.split(/(?<=[.:?])\s/)[0]}</b> {caution.split(/(?<=[.:?])\s/).slice(1).join(' ')}
+          <b>{caution.split(/(?<=[.:?])\s/)[0]}</b>{' '}
+          {caution
+            .split(/(?<=[.:?])\s/)
+            .slice(1)
+            .join(' ')}
         </p>
       )}
       {step.kind === 'safety' && <SafetySheet plan={run.plan} />}

@@ -28,7 +28,17 @@ export function CodeForm() {
     >
       <Form.Group controlId="code">
         <Form.Label>Bench code</Form.Label>
-        <Form.Control className="code" autoFocus autoComplete="off" autoCapitalize="characters" spellCheck={false} maxLength={12} value={code} isInvalid={!!problem} onChange={(event) => setCode(event.currentTarget.value)} />
+        <Form.Control
+          className="code"
+          autoFocus
+          autoComplete="off"
+          autoCapitalize="characters"
+          spellCheck={false}
+          maxLength={12}
+          value={code}
+          isInvalid={!!problem}
+          onChange={(event) => setCode(event.currentTarget.value)}
+        />
       </Form.Group>
       {problem && (
         <div className="problem" role="alert">

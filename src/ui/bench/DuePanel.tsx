@@ -10,7 +10,12 @@ import { NumberPad } from './NumberPad'
 import { ReadingField } from './ReadingField'
 import { readingOf } from './readingOf'
 
-export type Write = <K extends EntryKind>(kind: K, step: string, body: EntryBodies[K], correction?: { supersedes: string; reason: string }) => void
+export type Write = <K extends EntryKind>(
+  kind: K,
+  step: string,
+  body: EntryBodies[K],
+  correction?: { supersedes: string; reason: string },
+) => void
 
 const methodWords: Record<WeighingMethod, string> = { tare: 'Tare and add', difference: 'By difference' }
 type Closure = 'with cap' | 'without cap'
@@ -36,7 +41,13 @@ export function DuePanel({ run, state, write }: { run: RunState; state: StepStat
       )}
       <h2>{due.label}</h2>
       {due.hint && <p className="hint">{due.hint}</p>}
-      <Enter key={`${state.step.id} ${due.kind} ${'slot' in due ? due.slot : ''} ${state.standing.length}`} run={run} state={state} due={due} write={write} />
+      <Enter
+        key={`${state.step.id} ${due.kind} ${'slot' in due ? due.slot : ''} ${state.standing.length}`}
+        run={run}
+        state={state}
+        due={due}
+        write={write}
+      />
       {state.step.witness && <p className="hint">A demonstrator signs this step.</p>}
       {state.step.kind === 'dry' && (state.net?.series?.length ?? 0) > 0 && <StopDrying step={state.step.id} write={write} />}
     </section>
@@ -54,7 +65,13 @@ function Enter({ run, state, due, write }: { run: RunState; state: StepState; du
       )
     case 'tare':
       return (
-        <button type="button" className="go" onClick={() => write('reading', step, { slot: 'tared', value: 0, unit: 'g', decimals: due.decimals, weighing: { method: 'tare' } })}>
+        <button
+          type="button"
+          className="go"
+          onClick={() =>
+            write('reading', step, { slot: 'tared', value: 0, unit: 'g', decimals: due.decimals, weighing: { method: 'tare' } })
+          }
+        >
           It shows zero: tared
         </button>
       )
@@ -95,7 +112,17 @@ function Done({ due, onDone }: { due: Due & { kind: 'done' }; onDone: () => void
   )
 }
 
-function EnterReading({ run, state, due, write }: { run: RunState; state: StepState; due: Due & { kind: 'reading' }; write: Write }) {
+function EnterReading({
+  run,
+  state,
+  due,
+  write,
+}: {
+  run: RunState
+  state: StepState
+  due: Due & { kind: 'reading' }
+  write: Write
+}) {
   const first = state.standing.find((entry) => entry.kind === 'reading')
   const closureBefore = first?.kind === 'reading' ? first.body.weighing?.closure : undefined
   const [text, setText] = useState('')
@@ -106,7 +133,8 @@ function EnterReading({ run, state, due, write }: { run: RunState; state: StepSt
   const take = (kept?: string) => {
     const read = readingOf(text, due.unit, due.decimals)
     if (!read.ok) return setProblem(read.problem)
-    if (due.asksClosure && !closure) return setProblem('Say whether the cap is on: the second weighing must be in the same state.')
+    if (due.asksClosure && !closure)
+      return setProblem('Say whether the cap is on: the second weighing must be in the same state.')
     const body: EntryBodies['reading'] = {
       slot: due.slot,
       ...read.value,
@@ -164,7 +192,8 @@ function EnterMelting({ run, step, decimals, write }: { run: RunState; step: str
     const clear = readingOf(texts.clear, '°C', decimals)
     if (!onset.ok) return setProblem(`Onset: ${onset.problem}`)
     if (!clear.ok) return setProblem(`Clear: ${clear.problem}`)
-    if (clear.value.value < onset.value.value) return setProblem('The last solid cannot be gone before the first liquid shows: clear must be at or above onset.')
+    if (clear.value.value < onset.value.value)
+      return setProblem('The last solid cannot be gone before the first liquid shows: clear must be at or above onset.')
     const body = {
       onsetC: onset.value.value,
       clearC: clear.value.value,
@@ -243,6 +272,21 @@ function StopDrying({ step, write }: { step: string; write: Write }) {
 }
 
 /** An entry as it would be written, to ask the core about it first. Its id sorts after all others. */
-export function draftOf<K extends EntryKind>(kind: K, step: string, body: EntryBodies[K], supersedes: string | null = null): Entry {
-  return { id: '7ZZZZZZZZZZZZZZZZZZZZZZZZZ', kind, step, body, at: new Date().toISOString(), by: '', device: '', supersedes, reason: null } as Entry
+export function draftOf<K extends EntryKind>(
+  kind: K,
+  step: string,
+  body: EntryBodies[K],
+  supersedes: string | null = null,
+): Entry {
+  return {
+    id: '7ZZZZZZZZZZZZZZZZZZZZZZZZZ',
+    kind,
+    step,
+    body,
+    at: new Date().toISOString(),
+    by: '',
+    device: '',
+    supersedes,
+    reason: null,
+  } as Entry
 }

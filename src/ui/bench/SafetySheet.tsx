@@ -33,7 +33,10 @@ export function SafetySheet({ plan }: { plan: Plan }) {
           </li>
         ))}
       </ul>
-      <p className="quiet">Advice for a supervised laboratory. The supplier’s safety data sheet, your local rules and the qualified person in charge decide. If you are not sure, stop and ask.</p>
+      <p className="quiet">
+        Advice for a supervised laboratory. The supplier’s safety data sheet, your local rules and the qualified person in charge
+        decide. If you are not sure, stop and ask.
+      </p>
     </div>
   )
 }

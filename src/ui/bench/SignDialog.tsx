@@ -19,10 +19,14 @@ export function SignDialog({ run, step, onSigned, onClose }: Props) {
   const [problem, setProblem] = useState<string>()
   const [busy, setBusy] = useState(false)
   const sign = async () => {
-    if (signIn.trim() === '' || password === '') return setProblem('A demonstrator gives name and password; the tablet stays this bench.')
+    if (signIn.trim() === '' || password === '')
+      return setProblem('A demonstrator gives name and password; the tablet stays this bench.')
     setBusy(true)
     try {
-      const { entries } = await call<{ entries: Numbered[] }>(`/api/runs/${run}/signatures`, 'POST', { step: step.id, signer: { signIn, password } })
+      const { entries } = await call<{ entries: Numbered[] }>(`/api/runs/${run}/signatures`, 'POST', {
+        step: step.id,
+        signer: { signIn, password },
+      })
       onSigned(entries)
     } catch (error) {
       setProblem((error as Error).message)
@@ -45,11 +49,22 @@ export function SignDialog({ run, step, onSigned, onClose }: Props) {
         <Modal.Body>
           <Form.Group controlId="signer">
             <Form.Label>Demonstrator’s name</Form.Label>
-            <Form.Control autoFocus autoComplete="off" autoCapitalize="none" value={signIn} onChange={(event) => setSignIn(event.currentTarget.value)} />
+            <Form.Control
+              autoFocus
+              autoComplete="off"
+              autoCapitalize="none"
+              value={signIn}
+              onChange={(event) => setSignIn(event.currentTarget.value)}
+            />
           </Form.Group>
           <Form.Group controlId="signer-password" style={{ marginTop: 12 }}>
             <Form.Label>Password</Form.Label>
-            <Form.Control type="password" autoComplete="off" value={password} onChange={(event) => setPassword(event.currentTarget.value)} />
+            <Form.Control
+              type="password"
+              autoComplete="off"
+              value={password}
+              onChange={(event) => setPassword(event.currentTarget.value)}
+            />
           </Form.Group>
           {problem && (
             <p className="problem" role="alert">

@@ -28,7 +28,10 @@ export function StrikePanel({ run, entry, label, signed, write, onClose }: Props
   const [problem, setProblem] = useState<string>()
   const [asked, setAsked] = useState<string>()
   const correction = { supersedes: entry.id, reason: reason.trim() }
-  const old = entry.kind === 'reading' ? `${writeNumber(entry.body.value, entry.body.decimals)} ${entry.body.unit}` : `${writeNumber(entry.body.onsetC, entry.body.decimals)}–${writeNumber(entry.body.clearC, entry.body.decimals)} °C`
+  const old =
+    entry.kind === 'reading'
+      ? `${writeNumber(entry.body.value, entry.body.decimals)} ${entry.body.unit}`
+      : `${writeNumber(entry.body.onsetC, entry.body.decimals)}–${writeNumber(entry.body.clearC, entry.body.decimals)} °C`
 
   const rewrite = (kept?: string) => {
     if (correction.reason === '') return setProblem('Give the reason: it stays beside the struck reading.')
@@ -62,10 +65,23 @@ export function StrikePanel({ run, entry, label, signed, write, onClose }: Props
               </button>
             ))}
           </div>
-          <input className="reason" aria-label="Reason in your words" placeholder="or in your words" maxLength={200} value={reason} onChange={(event) => setReason(event.currentTarget.value)} />
+          <input
+            className="reason"
+            aria-label="Reason in your words"
+            placeholder="or in your words"
+            maxLength={200}
+            value={reason}
+            onChange={(event) => setReason(event.currentTarget.value)}
+          />
           {entry.kind === 'reading' && (
             <>
-              <ReadingField label={`${label}, rewritten`} unit={entry.body.unit} value={text} onValue={setText} onEnter={() => rewrite()} />
+              <ReadingField
+                label={`${label}, rewritten`}
+                unit={entry.body.unit}
+                value={text}
+                onValue={setText}
+                onEnter={() => rewrite()}
+              />
               <NumberPad value={text} onValue={setText} />
             </>
           )}

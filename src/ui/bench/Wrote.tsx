@@ -38,9 +38,16 @@ export function Wrote({ run, state, onTablet, zone, onStrike }: Props) {
                 <s key={old}>{old}</s>
               ))}
               <b>{entryValue(entry)}</b>
-              <small className={onTablet.has(entry.id) ? 'doubt' : 'good'}>{onTablet.has(entry.id) ? 'kept on this tablet' : 'in the book'}</small>
+              <small className={onTablet.has(entry.id) ? 'doubt' : 'good'}>
+                {onTablet.has(entry.id) ? 'kept on this tablet' : 'in the book'}
+              </small>
               {canStrike && (
-                <button type="button" className="strike" onClick={() => onStrike(entry)} aria-label={`Strike ${entryLabel(state, entry)}, ${entryValue(entry)}`}>
+                <button
+                  type="button"
+                  className="strike"
+                  onClick={() => onStrike(entry)}
+                  aria-label={`Strike ${entryLabel(state, entry)}, ${entryValue(entry)}`}
+                >
                   Strike
                 </button>
               )}
@@ -82,7 +89,10 @@ export function Wrote({ run, state, onTablet, zone, onStrike }: Props) {
       )}
       {state.signature.state === 'void' && (
         <p className="danger">
-          <s>Signed by {state.signature.by}, {clockTime(state.signature.at, zone)}</s> Void: a signed reading was struck. It must be signed again.
+          <s>
+            Signed by {state.signature.by}, {clockTime(state.signature.at, zone)}
+          </s>{' '}
+          Void: a signed reading was struck. It must be signed again.
         </p>
       )}
     </div>
@@ -91,7 +101,9 @@ export function Wrote({ run, state, onTablet, zone, onStrike }: Props) {
 
 /** The id of the standing or struck entry that took the place of another in this step. */
 function successorOf(state: StepState, id: string): string | undefined {
-  return [...state.standing, ...state.struck.map(({ entry }) => entry)].find((entry) => entry.supersedes === id && entry.kind !== 'strike')?.id
+  return [...state.standing, ...state.struck.map(({ entry }) => entry)].find(
+    (entry) => entry.supersedes === id && entry.kind !== 'strike',
+  )?.id
 }
 
 function netLine(run: RunState, { step, net }: StepState): { label: string; value: string; beside?: string } | null {
@@ -107,7 +119,11 @@ function netLine(run: RunState, { step, net }: StepState): { label: string; valu
   }
   if (step.kind === 'weigh') return { label: `Net ${step.sample}`, value: writeFigureText(net.figure, 'mass') }
   if (step.kind === 'dry') {
-    return { label: 'Net product', value: writeFigureText(net.figure, 'mass'), beside: net.agreed ? 'two weighings agree' : 'not constant yet' }
+    return {
+      label: 'Net product',
+      value: writeFigureText(net.figure, 'mass'),
+      beside: net.agreed ? 'two weighings agree' : 'not constant yet',
+    }
   }
   return null
 }

@@ -37,7 +37,10 @@ export function Board({ session, plan, runs, zone, startsAt, maySign, now: initi
   const initial = useMemo(() => Object.fromEntries(runs.map((run) => [run.id, run.entries])), [runs])
   const { entries, add } = useLive(`/api/sessions/${session}/live`, initial)
   const now = useNow(initialNow)
-  const states = useMemo(() => runs.map((run) => ({ run, state: foldRun(plan, run.scale, entries[run.id] ?? []) })), [runs, plan, entries])
+  const states = useMemo(
+    () => runs.map((run) => ({ run, state: foldRun(plan, run.scale, entries[run.id] ?? []) })),
+    [runs, plan, entries],
+  )
   const finished = states.filter(({ state }) => state.now === plan.steps.length).length
   const started = states.filter(({ state }) => state.now > 0 || state.steps[0]?.standing.length).length
   return (
@@ -86,7 +89,8 @@ export function Board({ session, plan, runs, zone, startsAt, maySign, now: initi
         </table>
       </div>
       <p className="legend quiet">
-        <Sign name="done" /> done <Sign name="now" /> now <Sign name="sign" /> waits for a signature <Sign name="void" /> signature void <Sign name="odd" /> odd reading, kept when asked
+        <Sign name="done" /> done <Sign name="now" /> now <Sign name="sign" /> waits for a signature <Sign name="void" />{' '}
+        signature void <Sign name="odd" /> odd reading, kept when asked
       </p>
       <ToSign states={states} zone={zone} maySign={maySign} onSigned={(run, signed) => add({ [run]: signed })} />
       <Odd states={states} zone={zone} />
@@ -137,19 +141,39 @@ function NowWords({ state, now, startsAt }: { state: RunState; now: number; star
       {clock ? (
         <span className={over ? 'doubt' : ''}>
           {' '}
-          <span className="fig">{clock.dueAt ? span(Date.parse(clock.dueAt) - now) : span(now - Date.parse(clock.from))}</span> {over ? 'over time' : clock.dueAt ? 'left' : 'heat on, no reflux yet'}
+          <span className="fig">
+            {clock.dueAt ? span(Date.parse(clock.dueAt) - now) : span(now - Date.parse(clock.from))}
+          </span>{' '}
+          {over ? 'over time' : clock.dueAt ? 'left' : 'heat on, no reflux yet'}
         </span>
       ) : (
-        <span className="quiet"> {since ? `since ${ago(since, now)}` : Date.parse(startsAt) > now ? 'not begun' : 'nothing written yet'}</span>
+        <span className="quiet">
+          {' '}
+          {since ? `since ${ago(since, now)}` : Date.parse(startsAt) > now ? 'not begun' : 'nothing written yet'}
+        </span>
       )}
-      {current.step.kind === 'reflux' && markedAt(current, 'onset') === null && !clock && <span className="quiet">, heat not on</span>}
+      {current.step.kind === 'reflux' && markedAt(current, 'onset') === null && !clock && (
+        <span className="quiet">, heat not on</span>
+      )}
     </>
   )
 }
 
-function ToSign({ states, zone, maySign, onSigned }: { states: { run: BoardRun; state: RunState }[]; zone: string; maySign: boolean; onSigned: (run: string, signed: Numbered[]) => void }) {
+function ToSign({
+  states,
+  zone,
+  maySign,
+  onSigned,
+}: {
+  states: { run: BoardRun; state: RunState }[]
+  zone: string
+  maySign: boolean
+  onSigned: (run: string, signed: Numbered[]) => void
+}) {
   const [problem, setProblem] = useState<string>()
-  const due = states.flatMap(({ run, state }) => state.steps.filter(({ signature }) => signature.state === 'due' || signature.state === 'void').map((step) => ({ run, step })))
+  const due = states.flatMap(({ run, state }) =>
+    state.steps.filter(({ signature }) => signature.state === 'due' || signature.state === 'void').map((step) => ({ run, step })),
+  )
   return (
     <section aria-label="Signatures">
       <h2 className="section-title">Waits for a signature</h2>
@@ -176,7 +200,8 @@ function ToSign({ states, zone, maySign, onSigned }: { states: { run: BoardRun; 
               {step.signature.state === 'void' && (
                 <span className="danger">
                   {' '}
-                  The signature of {step.signature.by}, {clockTime(step.signature.at, zone)}, is void: a signed reading was struck.
+                  The signature of {step.signature.by}, {clockTime(step.signature.at, zone)}, is void: a signed reading was
+                  struck.
                 </span>
               )}
             </span>
@@ -186,7 +211,9 @@ function ToSign({ states, zone, maySign, onSigned }: { states: { run: BoardRun; 
                 onClick={async () => {
                   setProblem(undefined)
                   try {
-                    const { entries } = await call<{ entries: Numbered[] }>(`/api/runs/${run.id}/signatures`, 'POST', { step: step.step.id })
+                    const { entries } = await call<{ entries: Numbered[] }>(`/api/runs/${run.id}/signatures`, 'POST', {
+                      step: step.step.id,
+                    })
                     onSigned(run.id, entries)
                   } catch (error) {
                     setProblem((error as Error).message)
@@ -213,7 +240,8 @@ function Odd({ states, zone }: { states: { run: BoardRun; state: RunState }[]; z
         {odd.map(({ run, entry }) => (
           <li key={entry.id}>
             <span>
-              <b>Bench {run.bench}</b> <span className="fig">{entryValue(entry)}</span>, {clockTime(entry.at, zone)}: {entry.body.asked}
+              <b>Bench {run.bench}</b> <span className="fig">{entryValue(entry)}</span>, {clockTime(entry.at, zone)}:{' '}
+              {entry.body.asked}
             </span>
           </li>
         ))}

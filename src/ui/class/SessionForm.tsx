@@ -19,7 +19,9 @@ const time = string().matches(/^\d{2}:\d{2}$/, 'Give a time such as 13:30.')
 const schema = object({
   revision: string().required('Choose a published preparation.'),
   section: string().required('Choose a section.'),
-  date: string().matches(/^\d{4}-\d{2}-\d{2}$/, 'Give the day of the session.').required(),
+  date: string()
+    .matches(/^\d{4}-\d{2}-\d{2}$/, 'Give the day of the session.')
+    .required(),
   from: time.required(),
   to: time.required().test('later', 'The session ends before it begins. Give a later time.', function (value) {
     return !value || value > (this.parent as { from: string }).from
@@ -46,7 +48,8 @@ export function SessionForm({ choices, revision, day }: { choices: SessionChoice
   const router = useRouter()
   const [problem, setProblem] = useState<string>()
   const [section, setSection] = useState(choices.sections[0])
-  const groupsOf = (chosen: typeof section) => (chosen?.groups ?? []).map(({ id }) => ({ group: id, takesPart: true, scale: '1' }))
+  const groupsOf = (chosen: typeof section) =>
+    (chosen?.groups ?? []).map(({ id }) => ({ group: id, takesPart: true, scale: '1' }))
   const form = useForm({
     resolver: yupResolver(schema),
     defaultValues: {
@@ -81,7 +84,8 @@ export function SessionForm({ choices, revision, day }: { choices: SessionChoice
     }
   })
   const groupsProblem = errors.groups?.root?.message ?? errors.groups?.message
-  if (choices.revisions.length === 0) return <p>No preparation is published yet. Publish one at the Desk, then set a session with it.</p>
+  if (choices.revisions.length === 0)
+    return <p>No preparation is published yet. Publish one at the Desk, then set a session with it.</p>
   return (
     <form onSubmit={submit} noValidate className="session-form">
       <div className="fields">
@@ -147,7 +151,13 @@ export function SessionForm({ choices, revision, day }: { choices: SessionChoice
               <td className="fig">{group.bench}</td>
               <td>{group.members}</td>
               <td>
-                <Form.Control size="sm" aria-label={`Scale of bench ${group.bench}`} inputMode="decimal" {...form.register(`groups.${index}.scale`)} isInvalid={!!errors.groups?.[index]?.scale} />
+                <Form.Control
+                  size="sm"
+                  aria-label={`Scale of bench ${group.bench}`}
+                  inputMode="decimal"
+                  {...form.register(`groups.${index}.scale`)}
+                  isInvalid={!!errors.groups?.[index]?.scale}
+                />
                 {errors.groups?.[index]?.scale && <div className="problem">{errors.groups[index].scale.message}</div>}
               </td>
             </tr>

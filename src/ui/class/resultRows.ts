@@ -29,6 +29,12 @@ export function resultRows(plan: Plan, runs: readonly BoardRun[], literatureHigh
     rows,
     medianYield: yields.length > 0 ? median(yields) : null,
     medianRecovery: recoveries.length > 0 ? median(recoveries) : null,
-    shiftC: literatureHighC === undefined ? null : classShiftC(rows.flatMap(({ results }) => results.melting?.clearC ?? []), literatureHighC),
+    shiftC:
+      literatureHighC === undefined
+        ? null
+        : classShiftC(
+            rows.flatMap(({ results }) => results.melting?.clearC ?? []),
+            literatureHighC,
+          ),
   }
 }

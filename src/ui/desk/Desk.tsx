@@ -16,7 +16,8 @@ import { ProcedureStrip } from './ProcedureStrip'
 import { QueryNote } from './QueryNote'
 import { ReactionTableView, type CellPlace } from './ReactionTableView'
 import { Scheme } from './Scheme'
-import { useDraft, type Base, type Saving } from './useDraft'
+import type { Base, Saving } from './draftKeeper'
+import { useDraft } from './useDraft'
 
 export interface DeskProps {
   preparation: string
@@ -54,8 +55,10 @@ export function Desk({ preparation, opened, history, drawings, mayWrite, older, 
   const open = queries.filter(({ answer }) => answer === undefined)
   const note = focus && working(shown, table, focus.line, focus.column)
 
-  const nameOf = (id: string) => plan.substances.find((substance) => substance.id === plan.lines.find((line) => line.id === id)?.substance)?.name ?? id
-  const without = (place: CellPlace) => setTexts((all) => Object.fromEntries(Object.entries(all).filter(([key]) => key !== keyOf(place))))
+  const nameOf = (id: string) =>
+    plan.substances.find((substance) => substance.id === plan.lines.find((line) => line.id === id)?.substance)?.name ?? id
+  const without = (place: CellPlace) =>
+    setTexts((all) => Object.fromEntries(Object.entries(all).filter(([key]) => key !== keyOf(place))))
 
   const commit = (place: CellPlace) => {
     const kept = texts[keyOf(place)]
@@ -73,7 +76,8 @@ export function Desk({ preparation, opened, history, drawings, mayWrite, older, 
     const onKey = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.altKey) return
       const key = event.key.toLowerCase()
-      const direction = key === 'z' && !event.shiftKey ? 'undo' : key === 'y' || (key === 'z' && event.shiftKey) ? 'redo' : undefined
+      const direction =
+        key === 'z' && !event.shiftKey ? 'undo' : key === 'y' || (key === 'z' && event.shiftKey) ? 'redo' : undefined
       // Half-typed text has its own undo; the plan's begins where that ends.
       const field = document.activeElement
       if (!direction || field instanceof HTMLTextAreaElement || document.querySelector('.cell.editing')?.contains(field)) return
@@ -97,7 +101,13 @@ export function Desk({ preparation, opened, history, drawings, mayWrite, older, 
           onRemedy={() => draft.change(query.remedy!.apply(plan), query.remedy!.label.toLowerCase())}
           onAnswer={(reason) =>
             draft.change(
-              { ...plan, answers: [...plan.answers.filter((answer) => answer.query !== query.id), ...(reason === null ? [] : [{ query: query.id, reason }])] },
+              {
+                ...plan,
+                answers: [
+                  ...plan.answers.filter((answer) => answer.query !== query.id),
+                  ...(reason === null ? [] : [{ query: query.id, reason }]),
+                ],
+              },
               reason === null ? `answer to “${query.title}” taken back` : `answer to “${query.title}”`,
             )
           }
@@ -127,7 +137,12 @@ export function Desk({ preparation, opened, history, drawings, mayWrite, older, 
     notes.push({
       key: 'deference',
       about: plan.lines.at(-1)!.id,
-      node: <p className="quiet">These cautions are advice for a supervised laboratory. The supplier’s safety data sheet, your local rules and the qualified person in charge decide.</p>,
+      node: (
+        <p className="quiet">
+          These cautions are advice for a supervised laboratory. The supplier’s safety data sheet, your local rules and the
+          qualified person in charge decide.
+        </p>
+      ),
     })
   }
 
@@ -138,14 +153,30 @@ export function Desk({ preparation, opened, history, drawings, mayWrite, older, 
           <h1>{plan.title}</h1>
           <span className="sub" data-testid="revision">
             {base.state === 'draft' ? `draft ${base.number}` : `revision ${base.number}, ${base.state}`}
-            {base.state === 'draft' ? <SavingWords saving={saving} savedAt={base.savedAt} zone={zone} /> : readOnly || past.length > 0 ? '' : ', frozen: a change starts a draft'}
+            {base.state === 'draft' ? (
+              <SavingWords saving={saving} savedAt={base.savedAt} zone={zone} />
+            ) : readOnly || past.length > 0 ? (
+              ''
+            ) : (
+              ', frozen: a change starts a draft'
+            )}
           </span>
           {!readOnly && (
             <div className="actions">
-              <Button variant="quiet" disabled={past.length === 0} onClick={() => travel('undo')} title={past.at(-1) ? `Undo: ${past.at(-1)!.label}` : undefined}>
+              <Button
+                variant="quiet"
+                disabled={past.length === 0}
+                onClick={() => travel('undo')}
+                title={past.at(-1) ? `Undo: ${past.at(-1)!.label}` : undefined}
+              >
                 Undo
               </Button>
-              <Button variant="quiet" disabled={future.length === 0} onClick={() => travel('redo')} title={future.at(-1) ? `Redo: ${future.at(-1)!.label}` : undefined}>
+              <Button
+                variant="quiet"
+                disabled={future.length === 0}
+                onClick={() => travel('redo')}
+                title={future.at(-1) ? `Redo: ${future.at(-1)!.label}` : undefined}
+              >
                 Redo
               </Button>
               <Button variant="quiet" onClick={() => window.print()}>
@@ -165,7 +196,8 @@ export function Desk({ preparation, opened, history, drawings, mayWrite, older, 
         {saving.state === 'conflict' && (
           <div className="conflict" role="alert">
             <State level="doubt">
-              {saving.theirs.savedBy} saved this draft in another window at {clockTime(saving.theirs.base.savedAt, zone)}. Your changes are kept here.
+              {saving.theirs.savedBy} saved this draft in another window at {clockTime(saving.theirs.base.savedAt, zone)}. Your
+              changes are kept here.
             </State>
             <Button size="sm" variant="secondary" onClick={() => draft.settle('mine')}>
               Write mine over it
@@ -211,7 +243,8 @@ export function Desk({ preparation, opened, history, drawings, mayWrite, older, 
           <p>From then on it is frozen, and lab sessions can be set with it. A later change starts a new draft.</p>
           {open.length > 0 && (
             <State level="doubt">
-              {open.length === 1 ? 'One query has no answer' : `${open.length} queries have no answer`}: {open.map(({ title }) => title.toLowerCase()).join('; ')}.
+              {open.length === 1 ? 'One query has no answer' : `${open.length} queries have no answer`}:{' '}
+              {open.map(({ title }) => title.toLowerCase()).join('; ')}.
             </State>
           )}
           {publishing?.problem && <div className="problem">{publishing.problem}</div>}
@@ -251,7 +284,12 @@ function SavingWords({ saving, savedAt, zone }: { saving: Saving; savedAt: strin
   }
 }
 
-function History({ history, preparation, zone, current }: Pick<DeskProps, 'history' | 'preparation' | 'zone'> & { current: number }) {
+function History({
+  history,
+  preparation,
+  zone,
+  current,
+}: Pick<DeskProps, 'history' | 'preparation' | 'zone'> & { current: number }) {
   if (history.length < 2) return null
   return (
     <section className="history">
@@ -259,7 +297,8 @@ function History({ history, preparation, zone, current }: Pick<DeskProps, 'histo
       <ul>
         {history.map(({ number, state, at }) => (
           <li key={number}>
-            {number === current ? <b>{number}</b> : <Link href={`/desk/${preparation}?revision=${number}`}>{number}</Link>} {state}, {longDay(at, zone)}
+            {number === current ? <b>{number}</b> : <Link href={`/desk/${preparation}?revision=${number}`}>{number}</Link>}{' '}
+            {state}, {longDay(at, zone)}
           </li>
         ))}
       </ul>

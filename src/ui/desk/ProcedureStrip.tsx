@@ -30,7 +30,7 @@ export function ProcedureStrip({ plan, table }: { plan: Plan; table: ReactionTab
                     <span key={index}>{piece.text}</span>
                   ) : (
                     <span key={index}>
-                      <span className="amount fig">{piece.amount}</span> {piece.name}
+                      <span className={`fig ${piece.typed ? 'typed' : 'derived'}`}>{piece.amount}</span> {piece.name}
                     </span>
                   ),
                 )}

@@ -32,7 +32,21 @@ interface Props {
  * = goes to the working in the margin.
  */
 export function QuantityCell(props: Props) {
-  const { row, column, label, display, columnDecimals, text, problem, readOnly, onFocus, onText, onCommit, onRestore, onWorking } = props
+  const {
+    row,
+    column,
+    label,
+    display,
+    columnDecimals,
+    text,
+    problem,
+    readOnly,
+    onFocus,
+    onText,
+    onCommit,
+    onRestore,
+    onWorking,
+  } = props
   const input = useRef<HTMLInputElement>(null)
   const problemId = useId()
   const shown = display ? `${display.number}${display.unit ? ` ${display.unit}` : ''}` : ''
@@ -90,7 +104,9 @@ export function QuantityCell(props: Props) {
           {part !== undefined && `.${part}`}
         </span>
         <span className="unit">{display?.unit}</span>
-        <span className="pad">{columnDecimals > 0 && (part === undefined ? '.' : '') + '0'.repeat(Math.max(0, columnDecimals - (part?.length ?? 0)))}</span>
+        <span className="pad">
+          {columnDecimals > 0 && (part === undefined ? '.' : '') + '0'.repeat(Math.max(0, columnDecimals - (part?.length ?? 0)))}
+        </span>
       </span>
       <input
         ref={input}

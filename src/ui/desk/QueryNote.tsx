@@ -34,7 +34,14 @@ export function QueryNote({ query, readOnly, onRemedy, onAnswer }: Props) {
             setDraft(null)
           }}
         >
-          <textarea className="form-control form-control-sm" aria-label={`Answer to: ${query.title}`} rows={2} value={draft} autoFocus onChange={(event) => setDraft(event.currentTarget.value)} />
+          <textarea
+            className="form-control form-control-sm"
+            aria-label={`Answer to: ${query.title}`}
+            rows={2}
+            value={draft}
+            autoFocus
+            onChange={(event) => setDraft(event.currentTarget.value)}
+          />
           <button type="submit" className="do" disabled={draft.trim() === ''}>
             Keep this answer
           </button>

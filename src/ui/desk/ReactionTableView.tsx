@@ -46,7 +46,9 @@ export function displayOf(line: ComputedLine, column: Column): CellDisplay | nul
 /** The reaction table: the instrument of the Desk. */
 export function ReactionTableView({ plan, table, readOnly, texts, onFocus, onText, onCommit, onRestore, onWorking }: Props) {
   const displays = table.lines.map((line) => columns.map((column) => displayOf(line, column)))
-  const decimals = columns.map((_, at) => Math.min(4, Math.max(0, ...displays.map((row) => row[at]?.number.split('.')[1]?.length ?? 0))))
+  const decimals = columns.map((_, at) =>
+    Math.min(4, Math.max(0, ...displays.map((row) => row[at]?.number.split('.')[1]?.length ?? 0))),
+  )
   const reactants = table.lines.filter(({ line, perCoefficient }) => isReactant(line) && perCoefficient)
   const longest = Math.max(1e-12, ...reactants.map(({ perCoefficient }) => perCoefficient!.value))
   // Room to the right of the longest bar for its words.
@@ -76,10 +78,16 @@ export function ReactionTableView({ plan, table, readOnly, texts, onFocus, onTex
       </thead>
       <tbody>
         {table.lines.map((line, row) => (
-          <tr key={line.line.id} data-about={line.line.id} className={[line.limiting ? 'limiting' : '', isProduct(line.line) ? 'product' : ''].join(' ').trim() || undefined}>
+          <tr
+            key={line.line.id}
+            data-about={line.line.id}
+            className={[line.limiting ? 'limiting' : '', isProduct(line.line) ? 'product' : ''].join(' ').trim() || undefined}
+          >
             <td className="nu">{line.line.coefficient ?? ''}</td>
             <td className="substance">
-              <span className={isProduct(line.line) && line.line.id === plan.mainProduct ? 'main' : undefined}>{line.substance.name}</span>
+              <span className={isProduct(line.line) && line.line.id === plan.mainProduct ? 'main' : undefined}>
+                {line.substance.name}
+              </span>
               <small>{describe(line)}</small>
             </td>
             {columns.map((column, at) => {
@@ -106,7 +114,13 @@ export function ReactionTableView({ plan, table, readOnly, texts, onFocus, onTex
               )
             })}
             <td className="bar">
-              <BarCell plan={plan} line={line} table={table} scale={scale} onFocus={() => onFocus({ line: line.line.id, column: 'excess' })} />
+              <BarCell
+                plan={plan}
+                line={line}
+                table={table}
+                scale={scale}
+                onFocus={() => onFocus({ line: line.line.id, column: 'excess' })}
+              />
             </td>
           </tr>
         ))}
@@ -122,21 +136,44 @@ function describe({ line, substance }: ComputedLine): string {
   const purity = 'purity' in form && form.purity < 1 ? `, ${writeNumber(form.purity * 100, 0)} %` : ''
   const bottle = {
     solid: () => `solid${purity}`,
-    neat: () => `${line.role === 'solvent' ? 'solvent' : 'neat'}${purity}${substance.density && line.role !== 'solvent' && line.role !== 'work-up' ? `, ${substance.density.gPerML} g/mL` : ''}`,
+    neat: () =>
+      `${line.role === 'solvent' ? 'solvent' : 'neat'}${purity}${substance.density && line.role !== 'solvent' && line.role !== 'work-up' ? `, ${substance.density.gPerML} g/mL` : ''}`,
     solution: () => `${(form as { molPerL: number }).molPerL} mol/L solution`,
     'mass-fraction': () => `${writeNumber((form as { fraction: number }).fraction * 100, 0)} % w/w solution`,
   }[form.kind]()
   return line.note ? `${line.role === 'work-up' ? 'work-up' : bottle}, ${line.note}` : bottle
 }
 
-function BarCell({ plan, line, table, scale, onFocus }: { plan: Plan; line: ComputedLine; table: ReactionTable; scale: number; onFocus: () => void }) {
+function BarCell({
+  plan,
+  line,
+  table,
+  scale,
+  onFocus,
+}: {
+  plan: Plan
+  line: ComputedLine
+  table: ReactionTable
+  scale: number
+  onFocus: () => void
+}) {
   if (isReactant(line.line) && line.perCoefficient && table.extent) {
     const percent = (line.excess ?? 0) * 100
     const words = line.limiting ? 'sets the limit' : `+${writeNumber(percent, percent < 1 ? 1 : 0)} %`
     const said = line.limiting ? 'sets the limit' : `${writeNumber(percent, percent < 1 ? 1 : 0)} % in excess`
     return (
-      <button type="button" className="bar-button" onFocus={onFocus} onClick={onFocus} aria-label={`${line.substance.name} ${said}. Show the working.`}>
-        <MoleBar share={line.perCoefficient.value * scale} limit={table.extent.value * scale} label={`n/ν of ${line.substance.name}`} />
+      <button
+        type="button"
+        className="bar-button"
+        onFocus={onFocus}
+        onClick={onFocus}
+        aria-label={`${line.substance.name} ${said}. Show the working.`}
+      >
+        <MoleBar
+          share={line.perCoefficient.value * scale}
+          limit={table.extent.value * scale}
+          label={`n/ν of ${line.substance.name}`}
+        />
         <span className={line.limiting ? 'limit' : 'excess fig'}>{words}</span>
       </button>
     )
@@ -145,7 +182,8 @@ function BarCell({ plan, line, table, scale, onFocus }: { plan: Plan; line: Comp
     const [low, high] = [plan.expectedYield.low, plan.expectedYield.high]
     return (
       <span className="words fig">
-        expect {writeNumber(line.mass.value * low, 1)} to {writeNumber(line.mass.value * high, 1)} g ({writeNumber(low * 100, 0)}–{writeNumber(high * 100, 0)} %)
+        expect {writeNumber(line.mass.value * low, 1)} to {writeNumber(line.mass.value * high, 1)} g ({writeNumber(low * 100, 0)}–
+        {writeNumber(high * 100, 0)} %)
       </span>
     )
   }

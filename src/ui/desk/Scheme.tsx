@@ -26,7 +26,13 @@ export function Scheme({ plan, drawings, readOnly, onCoefficient }: Props) {
             +
           </span>
         )}
-        <Coefficient key={line.coefficient} line={line} name={nameOf(plan, line)} readOnly={readOnly} onCoefficient={onCoefficient} />
+        <Coefficient
+          key={line.coefficient}
+          line={line}
+          name={nameOf(plan, line)}
+          readOnly={readOnly}
+          onCoefficient={onCoefficient}
+        />
         <Molecule plan={plan} line={line} drawing={drawings[line.substance]} />
       </span>
     ))
@@ -51,7 +57,11 @@ function Molecule({ plan, line, drawing }: { plan: Plan; line: Line; drawing: st
   const substance = plan.substances.find(({ id }) => id === line.substance)!
   return (
     <span className="molecule">
-      {drawing ? <span className="drawing" dangerouslySetInnerHTML={{ __html: drawing }} /> : <span className="drawing">{<FormulaText formula={substance.formula} />}</span>}
+      {drawing ? (
+        <span className="drawing" dangerouslySetInnerHTML={{ __html: drawing }} />
+      ) : (
+        <span className="drawing">{<FormulaText formula={substance.formula} />}</span>
+      )}
       <b>{substance.name}</b>
       <span className="fig quiet">
         {writeNumber(molarMass(substance.formula), 2)} <span className="unit">g/mol</span>
@@ -60,7 +70,12 @@ function Molecule({ plan, line, drawing }: { plan: Plan; line: Line; drawing: st
   )
 }
 
-function Coefficient({ line, name, readOnly, onCoefficient }: { line: Line; name: string } & Pick<Props, 'readOnly' | 'onCoefficient'>) {
+function Coefficient({
+  line,
+  name,
+  readOnly,
+  onCoefficient,
+}: { line: Line; name: string } & Pick<Props, 'readOnly' | 'onCoefficient'>) {
   const [text, setText] = useState(String(line.coefficient))
   const [problem, setProblem] = useState<string>()
   const commit = () => {

@@ -3,7 +3,19 @@ import { decimalsJustified } from '@/core/quantity/figure'
 import { writeNumber } from '@/core/quantity/write'
 
 /** A derived figure with its unit, and its standard uncertainty on request. */
-export function FigureText({ figure, unit, factor = 1, decimals, withU = false }: { figure: Figure; unit: string; factor?: number; decimals?: number; withU?: boolean }) {
+export function FigureText({
+  figure,
+  unit,
+  factor = 1,
+  decimals,
+  withU = false,
+}: {
+  figure: Figure
+  unit: string
+  factor?: number
+  decimals?: number
+  withU?: boolean
+}) {
   const shown = { ...figure, value: figure.value * factor }
   const digits = decimals ?? decimalsJustified(shown)
   const u = Math.abs(figure.u * shown.value)

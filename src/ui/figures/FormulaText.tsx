@@ -4,7 +4,9 @@ import { writeFormula } from '@/core/substance/writeFormula'
 export function FormulaText({ formula }: { formula: string }) {
   return (
     <span>
-      {writeFormula(formula).map(({ text, sub }, index) => (sub ? <sub key={index}>{text}</sub> : <span key={index}>{text}</span>))}
+      {writeFormula(formula).map(({ text, sub }, index) =>
+        sub ? <sub key={index}>{text}</sub> : <span key={index}>{text}</span>,
+      )}
     </span>
   )
 }

@@ -12,7 +12,18 @@ export function MoleBar({ share, limit, label }: { share: number; limit: number;
         </pattern>
       </defs>
       <rect x="0" y="8" width={200 * within} height="12" fill="#22363a" />
-      {share > limit && <rect x={200 * limit} y="8.5" width={200 * (share - limit)} height="11" fill="url(#excess-hatch)" stroke="#22363a" strokeWidth="1" vectorEffect="non-scaling-stroke" />}
+      {share > limit && (
+        <rect
+          x={200 * limit}
+          y="8.5"
+          width={200 * (share - limit)}
+          height="11"
+          fill="url(#excess-hatch)"
+          stroke="#22363a"
+          strokeWidth="1"
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
       <line x1={200 * limit} x2={200 * limit} y1="0" y2="28" stroke="#9a4f08" strokeWidth="2" vectorEffect="non-scaling-stroke" />
     </svg>
   )

@@ -32,12 +32,23 @@ export function SignInForm({ to }: { to: string }) {
     <form onSubmit={submit} noValidate method="post">
       <Form.Group controlId="sign-in">
         <Form.Label>Name</Form.Label>
-        <Form.Control autoComplete="username" autoCapitalize="none" autoFocus {...form.register('signIn')} isInvalid={!!errors.signIn} />
+        <Form.Control
+          autoComplete="username"
+          autoCapitalize="none"
+          autoFocus
+          {...form.register('signIn')}
+          isInvalid={!!errors.signIn}
+        />
         {errors.signIn && <div className="problem">{errors.signIn.message}</div>}
       </Form.Group>
       <Form.Group controlId="password">
         <Form.Label>Password</Form.Label>
-        <Form.Control type="password" autoComplete="current-password" {...form.register('password')} isInvalid={!!errors.password} />
+        <Form.Control
+          type="password"
+          autoComplete="current-password"
+          {...form.register('password')}
+          isInvalid={!!errors.password}
+        />
         {errors.password && <div className="problem">{errors.password.message}</div>}
       </Form.Group>
       {problem && (

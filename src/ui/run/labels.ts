@@ -35,6 +35,7 @@ export function entryLabel({ step }: Pick<StepState, 'step'>, entry: Entry): str
 /** What an entry says, in print; empty for those that only mark a moment. */
 export function entryValue(entry: Entry): string {
   if (entry.kind === 'reading') return `${writeNumber(entry.body.value, entry.body.decimals)} ${entry.body.unit}`
-  if (entry.kind === 'melting') return `${writeNumber(entry.body.onsetC, entry.body.decimals)}–${writeNumber(entry.body.clearC, entry.body.decimals)} °C`
+  if (entry.kind === 'melting')
+    return `${writeNumber(entry.body.onsetC, entry.body.decimals)}–${writeNumber(entry.body.clearC, entry.body.decimals)} °C`
   return ''
 }

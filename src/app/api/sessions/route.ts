@@ -16,7 +16,15 @@ export const POST = route(
       startsAt: moment,
       endsAt: moment,
       room: string().trim().required('Say which room.').max(120),
-      groups: array(object({ group: string().required(), scale: number().min(0.05, 'A scale below 0.05 cannot be measured out.').max(20, 'A scale above 20 is not a bench preparation.').required() }))
+      groups: array(
+        object({
+          group: string().required(),
+          scale: number()
+            .min(0.05, 'A scale below 0.05 cannot be measured out.')
+            .max(20, 'A scale above 20 is not a bench preparation.')
+            .required(),
+        }),
+      )
         .min(1, 'Choose at least one group.')
         .max(60)
         .required(),

@@ -3,7 +3,10 @@ import { route } from '@/server/route'
 import { signIn, signOut } from '@/server/signIn'
 
 export const POST = route(
-  { need: { open: 'signing in' }, body: object({ signIn: string().required().max(120), password: string().required().max(500) }) },
+  {
+    need: { open: 'signing in' },
+    body: object({ signIn: string().required().max(120), password: string().required().max(500) }),
+  },
   ({ body }) => signIn(body.signIn, body.password),
 )
 

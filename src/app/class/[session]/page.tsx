@@ -22,17 +22,20 @@ export default async function SessionPage({ params }: { params: Promise<{ sessio
             {title}, {section}
           </h1>
           <span className="sub">
-            {longDay(startsAt, zone)}, {clockTime(startsAt, zone)}–{clockTime(endsAt, zone)}, {room}, plan revision {view.revision.number}
+            {longDay(startsAt, zone)}, {clockTime(startsAt, zone)}–{clockTime(endsAt, zone)}, {room}, plan revision{' '}
+            {view.revision.number}
           </span>
           {may('results.read') && (
             <div className="actions">
-              <Link className="btn btn-primary" href={`/class/${session}/results`}>
+              <Link className="btn btn-quiet" href={`/class/${session}/results`}>
                 Results
               </Link>
             </div>
           )}
         </div>
-        {may('run.read') && <Board {...{ session, plan, runs: view.runs, zone, startsAt }} maySign={may('run.sign')} now={new Date().getTime()} />}
+        {may('run.read') && (
+          <Board {...{ session, plan, runs: view.runs, zone, startsAt }} maySign={may('run.sign')} now={new Date().getTime()} />
+        )}
         {may('code.read') ? <BenchCards runs={view.runs} planTitle={title} /> : !may('run.read') && <Groups runs={view.runs} />}
       </main>
     </Frame>

@@ -1,8 +1,12 @@
-import { mixed, object } from 'yup'
+import { mixed, object, string } from 'yup'
 import { startDraft, subjectOfPreparation } from '@/server/preparations'
 import { personOf, route } from '@/server/route'
 
 export const POST = route(
-  { need: 'plan.write', subject: ({ id }: { id: string }) => subjectOfPreparation(id), body: object({ plan: mixed().required() }) },
-  ({ params, body, actor }) => startDraft(params.id, body.plan, personOf(actor).id),
+  {
+    need: 'plan.write',
+    subject: ({ id }: { id: string }) => subjectOfPreparation(id),
+    body: object({ from: string().required(), plan: mixed().required() }),
+  },
+  ({ params, body, actor }) => startDraft(params.id, body.from, body.plan, personOf(actor).id),
 )

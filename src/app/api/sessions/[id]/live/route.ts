@@ -2,6 +2,7 @@ import { cursorOf, liveStream } from '@/server/live'
 import { route } from '@/server/route'
 import { runsOfSession, subjectOfSession } from '@/server/sessions'
 
-export const GET = route({ need: 'run.read', subject: ({ id }: { id: string }) => subjectOfSession(id) }, async ({ params, request }) =>
-  liveStream(cursorOf(request, await runsOfSession(params.id)), request.signal),
+export const GET = route(
+  { need: 'run.read', subject: ({ id }: { id: string }) => subjectOfSession(id) },
+  async ({ params, request }) => liveStream(cursorOf(request, await runsOfSession(params.id)), request.signal),
 )

@@ -2,7 +2,12 @@ import { route } from '@/server/route'
 import { csvOfSession } from '@/server/results'
 import { subjectOfSession } from '@/server/sessions'
 
-export const GET = route({ need: 'results.read', subject: ({ id }: { id: string }) => subjectOfSession(id) }, async ({ params }) => {
-  const { name, text } = await csvOfSession(params.id)
-  return new Response(text, { headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${name}"` } })
-})
+export const GET = route(
+  { need: 'results.read', subject: ({ id }: { id: string }) => subjectOfSession(id) },
+  async ({ params }) => {
+    const { name, text } = await csvOfSession(params.id)
+    return new Response(text, {
+      headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${name}"` },
+    })
+  },
+)

@@ -1,0 +1,240 @@
+import { expect, test } from '@playwright/test'
+import Papa from 'papaparse'
+import { readFileSync } from 'node:fs'
+import {
+  codeToday,
+  demonstrator,
+  expectAccessible,
+  made,
+  openBench,
+  openDesk,
+  owner,
+  reader,
+  secondServer,
+  signIn,
+  stores,
+} from './support'
+
+const [finished, on] = made.sessions as [(typeof made.sessions)[0], (typeof made.sessions)[0]]
+
+test.describe('every screen without violations', () => {
+  test('sign-in and bench code', async ({ page }) => {
+    for (const path of ['/sign-in', '/bench']) {
+      await page.goto(path)
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      await expectAccessible(page)
+    }
+  })
+
+  test('the screens of the course owner, wide, and narrow at 360 px', async ({ page }) => {
+    test.setTimeout(120_000)
+    await signIn(page, owner)
+    const paths = [
+      '/',
+      '/desk',
+      `/desk/${made.preparations[0]!.id}`,
+      '/class',
+      '/class/new',
+      `/class/${on.id}`,
+      `/class/${finished.id}/results`,
+      '/nowhere',
+    ]
+    for (const width of [1280, 360]) {
+      await page.setViewportSize({ width, height: 800 })
+      for (const path of paths) {
+        await page.goto(path)
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+        await expectAccessible(page)
+        expect([path, width, await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)]).toEqual([
+          path,
+          width,
+          true,
+        ])
+      }
+    }
+  })
+
+  test('the Desk with a working, a query and a refused figure', async ({ page }) => {
+    await signIn(page, owner)
+    await openDesk(page, 'Acetanilide')
+    await page.getByLabel(/^volume of water \(boiling/).fill('400')
+    await page.keyboard.press('Tab')
+    await page.getByLabel('mass of acetanilide').focus()
+    await expectAccessible(page)
+  })
+
+  test('the bench on a tablet, lying and standing, with its dialogs', async ({ browser }) => {
+    test.setTimeout(120_000)
+    for (const bench of [2, 4, 7, 8]) {
+      const page = await openBench(browser, codeToday(bench))
+      await expectAccessible(page)
+      await page.setViewportSize({ width: 820, height: 1180 })
+      await expectAccessible(page)
+      expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
+      await page.getByRole('button', { name: /^Safety read/ }).click()
+      await expectAccessible(page)
+      const sign = page.getByRole('button', { name: 'A demonstrator signs' })
+      if (await sign.isVisible()) {
+        await sign.click()
+        await page.getByRole('dialog').waitFor()
+        await page.waitForTimeout(400)
+        await expectAccessible(page)
+      }
+      await page.context().close()
+    }
+  })
+
+  test('bench targets are at least 56 px', async ({ browser }) => {
+    const page = await openBench(browser, codeToday(4))
+    await page.getByRole('button', { name: /^Charge aniline/ }).click()
+    await page.getByRole('button', { name: /^Strike Vial with contents/ }).click()
+    for (const button of await page.locator('.bench button:visible').all()) {
+      const box = (await button.boundingBox())!
+      expect([await button.textContent(), Math.min(box.width, box.height) >= 55.5]).toEqual([await button.textContent(), true])
+    }
+    await page.context().close()
+  })
+})
+
+test.describe('who may do what', () => {
+  test('without signing in every page leads to sign-in and back, and every route refuses', async ({ page, request }) => {
+    for (const path of ['/', '/desk', '/class', '/class/new', `/class/${on.id}`, `/class/${on.id}/results`]) {
+      await page.goto(path)
+      await expect(page).toHaveURL(/sign-in/)
+    }
+    for (const path of [
+      `/api/sessions/${on.id}/live`,
+      `/api/sessions/${on.id}/results.csv`,
+      `/api/runs/${on.runs[0]!.id}/live`,
+    ]) {
+      expect((await request.get(path)).status()).toBe(401)
+    }
+    await page.goto(`/class/${finished.id}/results`)
+    await page.getByLabel('Name').fill(owner.signIn)
+    await page.getByLabel('Password').fill(owner.password)
+    await page.keyboard.press('Enter')
+    await expect(page).toHaveURL(new RegExp(`/class/${finished.id}/results`))
+  })
+
+  test('a link cannot lead away after signing in', async ({ page }) => {
+    await page.goto('/sign-in?to=//elsewhere.example')
+    await page.getByLabel('Name').fill(owner.signIn)
+    await page.getByLabel('Password').fill(owner.password)
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible()
+  })
+
+  test('stores and readers see what is theirs', async ({ browser }) => {
+    for (const [person, allowed, denied] of [
+      [stores, ['/desk', `/class/${on.id}`], [`/class/${finished.id}/results`, '/class/new']],
+      [reader, ['/desk', `/class/${finished.id}/results`], [`/class/${on.id}`, '/class/new']],
+      [demonstrator, [`/class/${on.id}`, `/class/${finished.id}/results`], ['/class/new']],
+    ] as const) {
+      const page = await (await browser.newContext({ baseURL: process.env.MOZLE_BASE! })).newPage()
+      await signIn(page, person)
+      for (const path of allowed) expect([person.role, path, (await page.goto(path))!.status()]).toEqual([person.role, path, 200])
+      for (const path of denied) expect([person.role, path, (await page.goto(path))!.status()]).toEqual([person.role, path, 404])
+      await page.goto(`/desk/${made.preparations[0]!.id}`)
+      await expect(page.getByLabel(/^volume of aniline/)).not.toBeEditable()
+      const answer = await page.request.post('/api/sessions', { data: {}, headers: { origin: process.env.MOZLE_BASE! } })
+      expect([400, 403]).toContain(answer.status())
+      const publish = await page.request.post(`/api/revisions/${made.preparations[0]!.revision}/publish`, {
+        data: { version: 1 },
+        headers: { origin: process.env.MOZLE_BASE! },
+      })
+      expect(publish.status()).toBe(403)
+      await page.context().close()
+    }
+  })
+
+  test('a bench reaches its own run and nothing else', async ({ browser }) => {
+    const page = await openBench(browser, codeToday(1))
+    const origin = process.env.MOZLE_BASE!
+    const post = (path: string) => page.request.post(path, { data: { entries: [{}] }, headers: { origin } })
+    expect((await post(`/api/runs/${on.runs[1]!.id}/entries`)).status()).toBe(403)
+    expect((await post(`/api/runs/${on.runs[0]!.id}/entries`)).status()).toBe(400)
+    expect((await page.request.get(`/api/sessions/${on.id}/results.csv`)).status()).toBe(403)
+    await page.goto('/class')
+    await expect(page).toHaveURL(/sign-in/)
+    await page.context().close()
+  })
+
+  test('a code of another day and a mistyped one are told apart', async ({ page }) => {
+    await page.goto('/bench')
+    await page.getByRole('button', { name: 'Open our bench' }).click()
+    await expect(page.getByText('Type the six signs')).toBeVisible()
+    await page.getByLabel('Bench code').fill('000000')
+    await page.keyboard.press('Enter')
+    await expect(page.getByText('No bench has this code')).toBeVisible()
+    await page.getByLabel('Bench code').fill(made.sessions[2]!.runs[0]!.code)
+    await page.keyboard.press('Enter')
+    await expect(page.getByText(/This code is for/)).toBeVisible()
+  })
+
+  test('a change that another site asks for is refused', async ({ page }) => {
+    await signIn(page, owner)
+    for (const headers of [{ origin: 'https://elsewhere.example' }, {}] as Record<string, string>[]) {
+      const answer = await page.request.delete('/api/sign-in', { headers })
+      expect(answer.status()).toBe(403)
+    }
+  })
+})
+
+test('security headers allow nothing from outside, cookies are sealed, and a session is good at every process', async ({
+  page,
+}) => {
+  const outside: string[] = []
+  const complaints: string[] = []
+  page.on('request', (request) => {
+    if (!request.url().startsWith(process.env.MOZLE_BASE!) && !request.url().startsWith('data:')) outside.push(request.url())
+  })
+  page.on('console', (message) => {
+    if (/content security policy|hydrat|minified react error/i.test(message.text())) complaints.push(message.text())
+  })
+  page.on('pageerror', (error) => complaints.push(error.message))
+  await signIn(page, owner)
+  const response = (await page.goto(`/class/${finished.id}/results`))!
+  await expect(page.locator('.recharts-surface').first()).toBeVisible()
+  await openDesk(page, 'Acetanilide')
+  expect(outside).toEqual([])
+  expect(complaints).toEqual([])
+  const headers = response.headers()
+  expect(headers['content-security-policy']).toMatch(
+    /default-src 'none'; script-src 'self' 'nonce-[^']+' 'strict-dynamic'; style-src 'self';/,
+  )
+  expect(headers['content-security-policy']).not.toMatch(/unsafe-eval|script-src[^;]*unsafe-inline|https?:/)
+  expect(headers).toMatchObject({
+    'x-content-type-options': 'nosniff',
+    'referrer-policy': 'no-referrer',
+    'x-frame-options': 'DENY',
+  })
+  expect(headers['x-powered-by']).toBeUndefined()
+  const [cookie] = (await page.context().cookies()).filter(({ name }) => name === 'mozle-user')
+  expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Strict' })
+  expect(cookie!.value).not.toContain(owner.id)
+  const elsewhere = await page.request.get(`${secondServer}/desk`, {
+    headers: { cookie: `mozle-user=${cookie!.value}` },
+    maxRedirects: 0,
+  })
+  expect(elsewhere.status()).toBe(200)
+})
+
+test('results: pictures with the table behind them, ± on request, CSV that opens clean', async ({ page }) => {
+  await signIn(page, owner)
+  await page.getByRole('link', { name: /results of Acetanilide/ }).click()
+  await expect(page.locator('.sums')).toContainText('73 %')
+  await expect(page.locator('.recharts-surface')).toHaveCount(3)
+  const wet = page.locator('tr[data-bench="3"]')
+  await expect(wet).toContainText('107%')
+  await expect(wet).toContainText('wet')
+  await expect(page.locator('tr[data-bench="7"]')).toContainText('37.4 mmolacetic anhydride')
+  await expect(page.locator('tr[data-bench="7"]')).toContainText('not the plan’s')
+  await page.getByRole('button', { name: 'Show ±' }).click()
+  await expect(page.locator('tr[data-bench="1"]')).toContainText('4.41 ± 0.015g')
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'CSV' }).click()])
+  expect(download.suggestedFilename()).toMatch(/^acetanilide-section-a-\d{4}-\d{2}-\d{2}\.csv$/)
+  const text = readFileSync(await download.path(), 'utf8')
+  const rows = Papa.parse<Record<string, string>>(text.replace(/^\ufeff/, '').trimEnd(), { header: true }).data
+  expect(rows).toHaveLength(8)
+  expect(rows[4]).toMatchObject({ bench: '5', group: 'Eklund, Farouk', 'product (g)': '2.020', 'yield (%)': '34.4' })
+})

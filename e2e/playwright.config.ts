@@ -1,0 +1,30 @@
+import path from 'node:path'
+import { defineConfig } from '@playwright/test'
+
+/** `./mozle test browser` starts the database and two application processes and passes their addresses. */
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.e2e.ts',
+  outputDir: path.join(__dirname, '../.mozle/browser-results'),
+  workers: 1,
+  retries: 0,
+  timeout: 60_000,
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: process.env.MOZLE_BASE,
+    viewport: { width: 1280, height: 800 },
+    actionTimeout: 10_000,
+    screenshot: 'only-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+  },
+})

@@ -1,0 +1,60 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Browser, type Page } from '@playwright/test'
+import { college } from '../src/demo/college'
+
+/** People and bench codes of the made-up college; they are the same whenever it is seeded. */
+export const made = college(new Date(), 'UTC')
+export const [owner, demonstrator, stores, reader] = made.people as [Person, Person, Person, Person]
+type Person = (typeof made.people)[number]
+
+export const codeToday = (bench: number) => made.sessions[1]!.runs[bench - 1]!.code
+export const tablet = { width: 1180, height: 820 }
+export const secondServer = process.env.MOZLE_BASE_2!
+
+export async function signIn(page: Page, person: Person, base = ''): Promise<void> {
+  await page.goto(`${base}/sign-in`)
+  await page.getByLabel('Name').fill(person.signIn)
+  await page.getByLabel('Password').fill(person.password)
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible()
+}
+
+/** A tablet of its own that has become a bench. */
+export async function openBench(browser: Browser, code: string, base = process.env.MOZLE_BASE!): Promise<Page> {
+  const context = await browser.newContext({ viewport: tablet, baseURL: base, hasTouch: true })
+  const page = await context.newPage()
+  await page.goto('/bench')
+  await page.getByLabel('Bench code').fill(code)
+  await page.getByRole('button', { name: 'Open our bench' }).click()
+  await expect(page.locator('.step-face h1')).toBeVisible()
+  return page
+}
+
+/** Opens a preparation at the Desk from the list, as a person would. */
+export async function openDesk(page: Page, title: string): Promise<void> {
+  await page.getByRole('link', { name: 'Desk', exact: true }).click()
+  await page.getByRole('link', { name: title, exact: true }).click()
+  await expect(page.getByRole('heading', { name: title, level: 1 })).toBeVisible()
+}
+
+/** The text of a table cell as it stands. */
+export const cell = (page: Page, label: string) => page.getByRole('textbox', { name: new RegExp(`^${label}(,|$)`) })
+
+export async function saved(page: Page): Promise<void> {
+  await expect(page.getByTestId('revision')).toContainText(/draft \d+, saved/)
+}
+
+/** Types a reading on the tablet's keys and writes it down. */
+export async function writeReading(page: Page, digits: string): Promise<void> {
+  const keys = page.getByRole('group', { name: 'Number keys' })
+  for (const digit of digits) await keys.getByRole('button', { name: digit === '.' ? 'Point' : digit, exact: true }).click()
+  await page.getByRole('button', { name: 'Write it down', exact: true }).click()
+}
+
+/** No violation of WCAG 2.2 AA that axe can find, and nothing wider than the screen. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze()
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`)).toEqual([])
+}

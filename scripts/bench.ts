@@ -1,0 +1,232 @@
+import { mkdirSync, rmSync } from 'node:fs'
+import path from 'node:path'
+import { gzipSync } from 'node:zlib'
+import { ulid } from 'ulid'
+import acetanilideFile from '@/demo/plans/acetanilide.json'
+import type { Line, Plan } from '@/core/plan/plan'
+import { queriesOf } from '@/core/query/queries'
+import { editLine } from '@/core/reaction/editLine'
+import { reactionTable } from '@/core/reaction/reactionTable'
+import type { Entry } from '@/core/run/entry'
+import { foldRun } from '@/core/run/foldRun'
+import { connectTo, database } from '@/data/connect'
+import { appendEntries } from '@/data/entries'
+import { migrate } from '@/data/migrate'
+import { college } from '@/demo/college'
+import { build } from './build'
+import { stopAll, stopAllOnSignals } from './child'
+import { secretsOf, startDatabase } from './database'
+import { home, workFolder } from './home'
+import { ensurePackages } from './packages'
+import { seed } from './seed'
+import { serve } from './serve'
+
+const plan = acetanilideFile as unknown as Plan
+const rounds = 7
+
+function median(values: number[]): number {
+  const sorted = [...values].sort((a, b) => a - b)
+  return sorted[Math.floor(sorted.length / 2)]!
+}
+
+function percentile(values: number[], share: number): number {
+  const sorted = [...values].sort((a, b) => a - b)
+  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!
+}
+
+function report(what: string, value: number, unit: string, size: string, runs: string): void {
+  console.log(`${what.padEnd(46)} ${value.toFixed(value < 10 ? 3 : 1).padStart(9)} ${unit.padEnd(3)} ${size}; ${runs}`)
+}
+
+/** Median over several rounds of the mean time of one call in ms, after a warm-up. */
+function timed(work: () => void, calls: number): number {
+  for (let warm = 0; warm < calls; warm++) work()
+  return median(
+    Array.from({ length: rounds }, () => {
+      const start = performance.now()
+      for (let call = 0; call < calls; call++) work()
+      return (performance.now() - start) / calls
+    }),
+  )
+}
+
+/** A plan with as many lines and steps as asked for, made of copies of acetanilide's. */
+function longPlan(lines: number, steps: number): Plan {
+  const copies = <T extends { id: string }>(items: readonly T[], count: number) =>
+    Array.from({ length: Math.max(0, count - items.length) }, (_, index): T => ({
+      ...items[index % 6]!,
+      id: `${items[index % 6]!.id}-${index}`,
+    }))
+  const extra = copies(plan.lines, lines).map((line): Line => ({
+    ...line,
+    role: line.role === 'reactant' ? 'reagent' : line.role,
+    coefficient: null,
+  }))
+  return { ...plan, lines: [...plan.lines, ...extra], steps: [...plan.steps, ...copies(plan.steps, steps)] }
+}
+
+/** `mozle bench`: speed figures, each a median of several runs with the size of the work beside it. */
+export async function bench(): Promise<void> {
+  stopAllOnSignals()
+  const long = longPlan(30, 40)
+  let toggle = false
+  report(
+    'recalculate the table after a keystroke',
+    timed(() => {
+      toggle = !toggle
+      const read = editLine(long, 'aniline', 'volume', toggle ? '4.00 mL' : '4.10 mL')
+      if (read.ok) queriesOf(read.value, reactionTable(read.value))
+    }, 200),
+    'ms',
+    `${long.lines.length} lines, with its queries`,
+    `median of ${rounds} × 200`,
+  )
+  const entries = manyEntries(500)
+  report(
+    'fold a run',
+    timed(() => foldRun(plan, 1, entries), 50),
+    'ms',
+    `${entries.length} entries`,
+    `median of ${rounds} × 50`,
+  )
+
+  const folder = workFolder(`bench-${process.pid}`)
+  process.once('exit', () => rmSync(folder, { recursive: true, force: true }))
+  try {
+    const [db, built] = await Promise.all([startDatabase(folder, { durable: true }), build('test')])
+    const owner = connectTo(db.ownerUrl)
+    await migrate(owner)
+    await owner.close()
+    const made = await seed(db.ownerUrl)
+    process.env.MOZLE_DB_URL = db.appUrl
+    await appending(made)
+    await inTheBrowser(
+      { folder: built, dbUrl: db.appUrl, cookieKey: secretsOf(folder).cookie, log: path.join(folder, 'app.log') },
+      made,
+    )
+  } finally {
+    await stopAll()
+  }
+}
+
+function manyEntries(count: number): Entry[] {
+  const { entries } = college(new Date(), 'UTC').sessions[0]!.runs[0]!
+  return Array.from({ length: count }, (_, index) => ({
+    ...entries[index % entries.length]!,
+    id: ulid(1_700_000_000_000 + index),
+  }))
+}
+
+/** Fifty writers, each on a run of its own, one entry at a time against a durable database. */
+async function appending(made: ReturnType<typeof college>): Promise<void> {
+  const { Run } = await import('@/data/models')
+  database()
+  const template = await Run.findByPk(made.sessions[2]!.runs[0]!.id, { rejectOnEmpty: true })
+  const writers = Array.from({ length: 50 }, (_, index) => ({
+    ...template.get({ plain: true }),
+    id: ulid(),
+    code: `B${String(index).padStart(5, '0')}`,
+    lastSeq: 0,
+  }))
+  await Run.bulkCreate(writers)
+  const times: number[] = []
+  await Promise.all(
+    writers.map(async ({ id }) => {
+      for (let index = 0; index < 20; index++) {
+        const now = new Date()
+        const entry = {
+          id: ulid(),
+          kind: 'done',
+          step: 'safety',
+          body: {},
+          at: now.toISOString(),
+          by: 'bench',
+          device: 'bench tablet',
+          supersedes: null,
+          reason: null,
+        } as Entry
+        const start = performance.now()
+        await appendEntries(id, [entry], now)
+        times.push(performance.now() - start)
+        // A bench writes a few times a minute; ten times a second is already a storm.
+        await new Promise((resolve) => setTimeout(resolve, 450 + Math.random() * 100))
+      }
+    }),
+  )
+  report(
+    'append one entry, p95',
+    percentile(times, 0.95),
+    'ms',
+    '50 benches writing, two entries a second each',
+    `${times.length} entries`,
+  )
+  report('append one entry, median', median(times), 'ms', 'the same', `${times.length} entries`)
+  await database().close()
+}
+
+async function inTheBrowser(app: Parameters<typeof serve>[0], made: ReturnType<typeof college>): Promise<void> {
+  ensurePackages('browser')
+  const { chromium } = await import('@playwright/test')
+  const served = await serve(app)
+  const profile = path.join(home, '.mozle', `bench-${process.pid}`, 'profile')
+  mkdirSync(profile, { recursive: true })
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update'],
+  })
+  try {
+    const page = await browser.newPage({ viewport: { width: 1180, height: 820 } })
+    const scripts: Promise<number>[] = []
+    page.on('response', (response) => {
+      if (response.request().resourceType() === 'script') scripts.push(response.body().then((body) => gzipSync(body).length))
+    })
+    const [owner] = made.people
+    const signIn = await page.request.post(`${served.address}/api/bench`, {
+      data: { code: made.sessions[1]!.runs[0]!.code },
+      headers: { origin: served.address },
+    })
+    if (!signIn.ok()) throw new Error(`The bench did not open: ${await signIn.text()}`)
+    await page.goto(`${served.address}/bench`, { waitUntil: 'networkidle' }).catch(() => undefined)
+    await page.locator('.step-face').waitFor()
+    const total = (await Promise.all(scripts)).reduce((sum, size) => sum + size, 0)
+    report('first-load script of the bench', total / 1000, 'kB', `${scripts.length} files, gzip`, 'one load')
+
+    const desk = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await desk.request.post(`${served.address}/api/sign-in`, {
+      data: { signIn: owner!.signIn, password: owner!.password },
+      headers: { origin: served.address },
+    })
+    const long = longPlan(30, 40)
+    const draft = await desk.request.post(`${served.address}/api/preparations/${made.preparations[0]!.id}/drafts`, {
+      data: { from: made.preparations[0]!.revision, plan: long },
+      headers: { origin: served.address },
+    })
+    if (!draft.ok()) throw new Error(await draft.text())
+    await desk.goto(`${served.address}/desk/${made.preparations[0]!.id}`)
+    const cell = desk.getByLabel('volume of aniline')
+    await cell.click()
+    const times = await desk.evaluate(async () => {
+      const field = document.querySelector<HTMLInputElement>('input[aria-label^="volume of aniline"]')!
+      const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!
+      const found: number[] = []
+      for (let index = 0; index < 31; index++) {
+        await new Promise((resolve) => requestAnimationFrame(resolve))
+        const start = performance.now()
+        set.call(field, `${4 + (index % 7) / 10} mL`)
+        field.dispatchEvent(new Event('input', { bubbles: true }))
+        await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 0)))
+        found.push(performance.now() - start)
+      }
+      return found
+    })
+    report(
+      'keystroke to repainted table',
+      median(times),
+      'ms',
+      `${long.lines.length} lines, ${long.steps.length} steps`,
+      `median of ${times.length}`,
+    )
+  } finally {
+    await browser.close()
+  }
+}

@@ -1,0 +1,94 @@
+import { acetanilide, benzoin } from '@/test-support/plans'
+import { TestLog } from '@/test-support/entries'
+import { calculate } from './calculation'
+import { EntriesFileError, readEntriesFile } from './entriesFile'
+import { checkPlan, PlanFileError, readPlanFile, writePlanFile } from './planFile'
+
+describe('plan file', () => {
+  test.each([acetanilide, benzoin])('$title: written and read back is the same, byte for byte', (plan) => {
+    const text = writePlanFile(plan)
+    expect(readPlanFile(text)).toEqual(plan)
+    expect(writePlanFile(readPlanFile(text))).toBe(text)
+  })
+
+  test.each([
+    ['not JSON', '{', '', /not JSON/],
+    ['another document', '{"format":"other"}', '/format', /not a plan/],
+    ['nothing', 'null', '/format', /not a plan/],
+    ['a newer version', '{"format":"mozle-plan","version":2}', '/version', /version 2.*reads version 1/],
+  ])('%s is refused', (_what, text, where, message) => {
+    const read = () => readPlanFile(text)
+    expect(read).toThrow(PlanFileError)
+    expect(read).toThrow(message)
+    try {
+      read()
+    } catch (error) {
+      expect((error as PlanFileError).where).toBe(where)
+    }
+  })
+
+  const broken = (change: (plan: ReturnType<typeof structuredClone<typeof acetanilide>>) => void) => {
+    const plan = structuredClone(acetanilide)
+    change(plan)
+    return () => checkPlan(plan)
+  }
+  test.each([
+    ['a missing field', broken((plan) => delete (plan as Partial<typeof plan>).lines), /lines/],
+    ['a coefficient of zero', broken((plan) => (plan.lines[0]!.coefficient = 0)), /\/lines\/0\/coefficient/],
+    ['an unknown field', broken((plan) => Object.assign(plan.lines[1]!, { colour: 'red' })), /\/lines\/1/],
+    ['an unknown role', broken((plan) => Object.assign(plan.lines[1]!, { role: 'magic' })), /\/lines\/1\/role.*reactant/],
+    [
+      'a line without its substance',
+      broken((plan) => (plan.lines[0]!.substance = 'gone')),
+      /\/lines\/0\/substance: there is no substance “gone”/,
+    ],
+    ['a twice-used id', broken((plan) => (plan.lines[1]!.id = 'aniline')), /\/lines\/1\/id.*twice/],
+    [
+      'a formula that cannot be read',
+      broken((plan) => (plan.substances[0]!.formula = 'C6H7Q')),
+      /\/substances\/0\/formula: “C6H7Q”, character 5/,
+    ],
+    ['a reference that is not there', broken((plan) => (plan.reference = 'gone')), /\/reference/],
+    ['a step that charges nothing', broken((plan) => Object.assign(plan.steps[2]!, { line: 'gone' })), /\/steps\/2\/line/],
+    ['an unknown kind of step', broken((plan) => Object.assign(plan.steps[2]!, { kind: 'explode' })), /\/steps\/2/],
+  ])('%s is told where', (_what, read, message) => expect(read).toThrow(message))
+})
+
+describe('entries file', () => {
+  const entry = new TestLog().reading('dry', 'empty', 31.2)
+  test('an array, or an object with a scale', () => {
+    expect(readEntriesFile(JSON.stringify([entry]))).toEqual({ scale: 1, entries: [entry] })
+    expect(readEntriesFile(JSON.stringify({ scale: 0.8, entries: [entry] })).scale).toBe(0.8)
+  })
+  test.each([
+    ['{', /not JSON/],
+    ['{}', /array of entries/],
+    ['{"scale":0,"entries":[]}', /scale/],
+    [JSON.stringify([{ ...entry, id: 'x' }]), /\/entries\/0: id/],
+  ])('%s is refused', (text, message) => {
+    expect(() => readEntriesFile(text)).toThrow(EntriesFileError)
+    expect(() => readEntriesFile(text)).toThrow(message)
+  })
+})
+
+describe('calculation', () => {
+  test('a plan alone', () => {
+    const document = calculate(acetanilide)
+    expect(document).toMatchObject({ title: 'Acetanilide', limiting: ['aniline'], balanced: true, queries: [] })
+    expect(document.extent_mmol!.value).toBeCloseTo(43.45714, 4)
+    expect(document).not.toHaveProperty('run')
+  })
+
+  test('with a run', () => {
+    const log = new TestLog()
+    log.difference('charge-aniline', 27.512, 23.418)
+    const document = calculate(acetanilide, { scale: 1, entries: log.entries }) as unknown as { run: Record<string, never> }
+    expect(document.run).toMatchObject({
+      scale: 1,
+      charged: { aniline: { measure: 'mass', value: 4.094 } },
+      notMeasured: ['anhydride'],
+      yield: null,
+    })
+    expect(JSON.parse(JSON.stringify(document))).toEqual(document)
+  })
+})

@@ -1,0 +1,125 @@
+import fc from 'fast-check'
+import { deviceOf, devices, uncertaintyOf } from './device'
+import { constant, decimalsJustified, exact, minus, over, times, written } from './figure'
+import { readNumber, readQuantity } from './readQuantity'
+import { inBaseUnit, units, type Unit } from './unit'
+import { writeFigureText, writeFull, writeNumber, writeQuantity, writeRatio } from './write'
+
+const ok = <T>(read: { ok: true; value: T } | { ok: false; problem: string }): T => {
+  if (!read.ok) throw new Error(read.problem)
+  return read.value
+}
+
+describe('reading quantities', () => {
+  test.each([
+    ['2,5 ml', 'volume', 2.5, 'mL', 1],
+    ['2.5mL', 'volume', 2.5, 'mL', 1],
+    ['4.00 mL', 'volume', 4, 'mL', 2],
+    ['4 cm3', 'volume', 4, 'mL', 0],
+    ['250 mg', 'mass', 250, 'mg', 0],
+    ['0.25g', 'mass', 0.25, 'g', 2],
+    ['.5 g', 'mass', 0.5, 'g', 1],
+    ['1/2 g', 'mass', 0.5, 'g', 1],
+    ['1.5e-3 mol', 'amount', 0.0015, 'mol', 4],
+    ['12 M', 'concentration', 12, 'mol/L', 0],
+    ['10%', 'percent', 10, '%', 0],
+    ['−6 °C', 'temperature', -6, '°C', 0],
+    ['0,125 g', 'mass', 0.125, 'g', 3],
+  ] as const)('%s', (text, dimension, value, unit, decimals) => {
+    expect(ok(readQuantity(text, dimension))).toEqual({ value, unit, decimals })
+  })
+
+  test.each([
+    ['4.00', 'volume', /Say the unit: 4.00 mL or 4.00 µL/],
+    ['', 'mass', /Nothing is written.*4.09 g/],
+    ['abc', 'mass', /does not begin with a number/],
+    ['4 g', 'volume', /is a mass; this place holds a volume/],
+    ['-4 g', 'mass', /cannot be negative/],
+    ['0 g', 'mass', /of zero/],
+    ['4 stone', 'mass', /“stone” is not a unit/],
+    ['4 Mg', 'mass', /million times.*mg/],
+    ['1,234 g', 'mass', /1.234 or 1234/],
+    ['1.2.3 g', 'mass', /two ways/],
+    ['1/0 g', 'mass', /divided by zero/],
+    ['9e9 g', 'mass', /more than any teaching bench/],
+  ] as const)('%s in a place for %s is refused', (text, dimension, message) => {
+    const read = readQuantity(text, dimension)
+    expect(read.ok ? '' : read.problem).toMatch(message)
+  })
+
+  test('a comma and exactly three digits could be either, so it is refused unless it begins with zero', () => {
+    expect(readNumber('1,000').ok).toBe(false)
+    expect(ok(readNumber('0,125'))).toEqual({ value: 0.125, decimals: 3 })
+  })
+
+  test('what is written is read back as the same quantity', () => {
+    const symbols = (Object.keys(units) as Unit[]).filter((unit) => ['mass', 'volume', 'amount'].includes(units[unit].dimension))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 999_999 }),
+        fc.integer({ min: 0, max: 4 }),
+        fc.constantFrom(...symbols),
+        (digits, decimals, unit) => {
+          const quantity = { value: Number((digits / 10 ** decimals).toFixed(decimals)), unit, decimals }
+          fc.pre(quantity.value * units[unit].factor <= 1e6)
+          expect(ok(readQuantity(writeQuantity(quantity), units[unit].dimension as 'mass'))).toEqual(quantity)
+        },
+      ),
+    )
+  })
+
+  test('base units', () => {
+    expect(inBaseUnit({ value: 250, unit: 'mg' })).toBeCloseTo(0.25, 12)
+    expect(inBaseUnit({ value: 0.1, unit: 'mol' })).toBeCloseTo(100, 12)
+    expect(inBaseUnit({ value: 80, unit: 'µL' })).toBeCloseTo(0.08, 12)
+  })
+})
+
+describe('figures', () => {
+  test('a product shows no more figures than its factors justify', () => {
+    // 4.00 mL × 1.022 g/mL: half a unit of the last figure is 0.125 %, of 4.088 g that is 0.005, so two decimals.
+    const mass = times(written(4, 2), constant(1.022))
+    expect(mass.value).toBeCloseTo(4.088, 10)
+    expect(decimalsJustified(mass)).toBe(2)
+    expect(writeFigureText(mass, 'mass')).toBe('4.09 g')
+  })
+
+  test('units follow the size', () => {
+    expect(writeFigureText(written(0.0412, 4), 'mass')).toBe('41.2 mg')
+    expect(writeFigureText(written(4430, 0), 'amount')).toBe('4.430 mol')
+    expect(writeFigureText(written(0.05, 3), 'volume')).toBe('50 µL')
+  })
+
+  test('a true minus, no negative zero, the value in full', () => {
+    expect(writeNumber(-0.4, 1)).toBe('−0.4')
+    expect(writeNumber(-0.01, 1)).toBe('0.0')
+    expect(writeFull(5.873927798123)).toBe('5.873927798')
+    expect(writeRatio(exact(1))).toBe('1.00')
+    expect(writeRatio(written(101.98, 0))).toBe('102')
+  })
+
+  test('uncertainties of a quotient and a difference add in quadrature', () => {
+    const a = { value: 10, rounding: 0, u: 0.03 }
+    const b = { value: 5, rounding: 0, u: 0.04 }
+    expect(over(a, b)).toEqual({ value: 2, rounding: 0, u: 0.05 })
+    // Absolute: 0.3 and 0.2, together √0.13 = 0.36056 on 5.
+    expect(minus(a, b).u).toBeCloseTo(Math.sqrt(0.13) / 5, 10)
+    expect(minus(a, a)).toEqual({ value: 0, rounding: 0, u: 0 })
+  })
+})
+
+describe('devices', () => {
+  test('one reading of a 0.01 g balance: √(0.01²/12 + 0.01²) = 0.010408 g', () => {
+    expect(uncertaintyOf(deviceOf('balance-0.01')!)).toBeCloseTo(0.0104083, 7)
+  })
+
+  test('a weight by difference has two readings, √2 times as uncertain', () => {
+    const balance = deviceOf('balance-0.001')!
+    expect(uncertaintyOf(balance, 2) / uncertaintyOf(balance)).toBeCloseTo(Math.SQRT2, 12)
+  })
+
+  test('every device says where its figures come from', () => {
+    for (const device of devices) expect(device.source).not.toBe('')
+    expect(deviceOf('none')).toBeUndefined()
+  })
+})

@@ -1,0 +1,186 @@
+import Papa from 'papaparse'
+import { acetanilide } from '@/test-support/plans'
+import { TestLog } from '@/test-support/entries'
+import { classShiftC, median, medianAbsoluteDeviation, robustOutliers } from '../classroom/classFigures'
+import { resultsCsv } from '../format/resultsCsv'
+import { leftInMotherLiquor, solubilityAt } from '../operation/solubility'
+import { foldRun } from '../run/foldRun'
+import { judge, type Judged } from './judge'
+import { meltingReading } from './meltingReading'
+import { runResults } from './runResults'
+
+/** A whole run: 4.094 g aniline, 5.00 mL anhydride, crude 4.98 g, 98 mL water, dry 4.41 g. */
+function wholeRun(more: { anhydrideML?: number; waterML?: number } = {}) {
+  const log = new TestLog()
+  log.difference('charge-aniline', 27.512, 23.418)
+  log.reading('charge-anhydride', 'volume', more.anhydrideML ?? 5, 2, {}, 'mL')
+  log.reading('weigh-crude', 'tared', 0)
+  log.reading('weigh-crude', 'net', 4.98)
+  log.reading('crystallise', 'volume', more.waterML ?? 98, 0, {}, 'mL')
+  log.reading('dry', 'empty', 31.2)
+  for (const mass of [4.62, 4.43, 4.41]) log.reading('dry', 'full', Number((31.2 + mass).toFixed(2)))
+  log.add('melt', 'melting', { onsetC: 113, clearC: 114.7, decimals: 1 })
+  return foldRun(acetanilide, 1, log.entries)
+}
+
+describe('results of a run, worked by hand', () => {
+  const results = runResults(wholeRun())
+
+  test('theory from what was charged: 4.094 g × 0.99 ÷ 93.129 × 135.166 = 5.8826 g', () => {
+    expect(results.theoretical!.value).toBeCloseTo(5.88255, 4)
+  })
+
+  test('yield 4.41 ÷ 5.8826 = 74.97 %, recovery 4.41 ÷ 4.98 = 88.55 %, kept apart', () => {
+    expect(results.yield).toMatchObject({ kind: 'yield', sample: 'purified', dry: true })
+    expect(results.yield!.figure.value).toBeCloseTo(0.74968, 4)
+    expect(results.recovery).toMatchObject({ kind: 'recovery', sample: 'purified' })
+    expect(results.recovery!.figure.value).toBeCloseTo(0.88554, 4)
+    expect(results.crudeYield).toMatchObject({ sample: 'crude', dry: false })
+  })
+
+  test('the uncertainty of the yield is that of both weighings together', () => {
+    // product: √2·√(0.01²/12+0.01²) = 0.014720 g of 4.41; aniline: 0.0014720 g of 4.094
+    expect(results.yield!.figure.u).toBeCloseTo(Math.hypot(0.01472 / 4.41, 0.001472 / 4.094), 5)
+  })
+
+  test('98 mL of water hold 0.451 g cold', () => expect(results.expectedInLiquorG).toBeCloseTo(0.4508, 4))
+
+  test('a group short of anhydride has another limiting reagent, and its yield counts from that', () => {
+    const short = runResults(wholeRun({ anhydrideML: 3.6 }))
+    expect(short.limiting).toEqual(['anhydride'])
+    expect(short.limitingChanged).toBe(true)
+    // 37.392 mmol × 135.166 = 5.0541 g
+    expect(short.theoretical!.value).toBeCloseTo(5.05411, 4)
+  })
+
+  test('what was not measured is said and taken from the plan', () => {
+    const log = new TestLog()
+    log.difference('charge-aniline', 27.512, 23.418)
+    expect(runResults(foldRun(acetanilide, 1, log.entries)).notMeasured).toEqual(['anhydride'])
+  })
+
+  test('an empty run has no results and says so', () => {
+    const nothing = runResults(foldRun(acetanilide, 1, []))
+    expect([nothing.yield, nothing.recovery, nothing.melting, nothing.expectedInLiquorG]).toEqual([null, null, null, null])
+    expect(nothing.judgement.level).toBe('open')
+  })
+})
+
+describe('melting ranges', () => {
+  const literature = { lowC: 113, highC: 115 }
+  test.each([
+    [113, 114.7, 'consistent with pure'],
+    [111, 113, 'consistent with pure'],
+    [104, 111.6, 'low and broad'],
+    [112, 115.5, 'broad'],
+    [106, 107.5, 'sharp but low'],
+    [121, 122.8, 'sharp but high'],
+    [112.9, 114.9, 'consistent with pure'],
+  ])('%d–%d °C is %s', (onsetC, clearC, verdict) => expect(meltingReading({ onsetC, clearC }, literature).verdict).toBe(verdict))
+})
+
+describe('reading the pair', () => {
+  const pure = meltingReading({ onsetC: 113, clearC: 114.7 }, { lowC: 113, highC: 115 })
+  const low = meltingReading({ onsetC: 104, clearC: 111.6 }, { lowC: 113, highC: 115 })
+  const sharpHigh = meltingReading({ onsetC: 121, clearC: 122.5 }, { lowC: 113, highC: 115 })
+  const of = (part: Partial<Judged>) =>
+    judge({
+      yield: 0.75,
+      dry: true,
+      melting: pure,
+      expected: { low: 0.7, high: 0.83 },
+      inLiquorG: 0.45,
+      theoreticalG: 5.87,
+      ...part,
+    })
+
+  test.each([
+    [{}, 'good', /^Consistent with pure/],
+    [{ yield: 1.07, dry: false, melting: low }, 'danger', /Above 100 %: consistent with wet/],
+    [{ yield: 0.34, inLiquorG: 1.93 }, 'doubt', /1.9 g in the mother liquor/],
+    [{ yield: 0.34, inLiquorG: 0.2 }, 'doubt', /losses in the work-up/],
+    [{ dry: false }, 'doubt', /Not dry/],
+    [{ melting: low }, 'doubt', /wet or impure/],
+    [{ melting: low, yield: 0.3 }, 'danger', /incomplete reaction/],
+    [{ melting: sharpHigh }, 'doubt', /check the instrument/],
+    [{ melting: null }, 'open', /still to come/],
+    [{ yield: null }, 'open', /No product/],
+  ] as const)('%j', (part, level, words) => {
+    const judgement = of(part)
+    expect(judgement.level).toBe(level)
+    expect(judgement.words).toMatch(words)
+  })
+
+  test('every judgement carries its evidence', () =>
+    expect(of({}).evidence).toMatch(/Yield 75 %; melts 113.0–114.7 °C against 113–115 °C/))
+})
+
+describe('class figures', () => {
+  test('median and MAD', () => {
+    expect(median([3, 1, 2])).toBe(2)
+    expect(median([4, 1, 2, 3])).toBe(2.5)
+    expect(medianAbsoluteDeviation([1, 2, 3, 4, 100])).toBe(1)
+    expect(() => median([])).toThrow(RangeError)
+  })
+
+  test('a robust outlier is not hidden by itself', () => {
+    // median 0.74, MAD 0.03: 0.34 has 0.6745·0.40/0.03 = 9.0, 0.68 has 1.35.
+    expect(robustOutliers([0.75, 0.79, 0.71, 0.34, 0.74, 0.77, 0.68])).toEqual([false, false, false, true, false, false, false])
+    expect(robustOutliers([1, 1, 1, 5])).toEqual([false, false, false, false])
+    expect(robustOutliers([])).toEqual([])
+  })
+
+  test('the shift of a class is a median', () => {
+    expect(classShiftC([114.7, 114.9, 122], 115)).toBeCloseTo(-0.1, 9)
+    expect(classShiftC([], 115)).toBeNull()
+  })
+})
+
+describe('solubility', () => {
+  const acetanilideInWater = [
+    { atC: 20, gPer100ML: 0.46 },
+    { atC: 100, gPer100ML: 5.5 },
+  ]
+  test('gives the points back and is linear in ln s over 1/T between them', () => {
+    expect(solubilityAt(acetanilideInWater, 20)).toBeCloseTo(0.46, 9)
+    expect(solubilityAt(acetanilideInWater, 100)).toBeCloseTo(5.5, 9)
+    // At 60 °C: (1/333.15 − 1/293.15)/(1/373.15 − 1/293.15) = 0.56004; ln s = ln 0.46 + 0.56004·ln(5.5/0.46)
+    expect(solubilityAt(acetanilideInWater, 60)).toBeCloseTo(0.46 * Math.exp(0.56004 * Math.log(5.5 / 0.46)), 3)
+  })
+  test('grows with the temperature, also beyond the points', () => {
+    for (let atC = 0; atC < 110; atC += 5)
+      expect(solubilityAt(acetanilideInWater, atC + 5)).toBeGreaterThan(solubilityAt(acetanilideInWater, atC))
+    expect(solubilityAt([{ atC: 20, gPer100ML: 1 }], 80)).toBe(1)
+    expect(() => solubilityAt([], 20)).toThrow(RangeError)
+  })
+  test('the liquor never holds more than there is', () => {
+    expect(leftInMotherLiquor(420, 0.46, 4.71)).toBeCloseTo(1.932, 9)
+    expect(leftInMotherLiquor(5000, 0.46, 4.71)).toBe(4.71)
+  })
+})
+
+describe('CSV', () => {
+  const state = wholeRun()
+  const csv = (members: string) => resultsCsv([{ bench: 1, members, scale: 1, state, results: runResults(state) }])
+
+  test('opens clean: byte-order mark, CRLF, one value a column', () => {
+    const text = csv('Adeyemi, Kowal')
+    expect(text.startsWith('\ufeff')).toBe(true)
+    expect(text.endsWith('\r\n')).toBe(true)
+    const [row] = Papa.parse<Record<string, string>>(text.slice(1).trimEnd(), { header: true }).data
+    expect(row).toMatchObject({
+      bench: '1',
+      group: 'Adeyemi, Kowal',
+      'limiting reagent': 'aniline',
+      'product (g)': '4.410',
+      'yield (%)': '75.0',
+      'recovery of crystallisation (%)': '88.6',
+      dry: 'dry',
+    })
+  })
+
+  test.each(['=1+1', '+1', '-1', '@SUM(A1)', '\t=1', '\r=1', '=HYPERLINK("x")'])('%j cannot become a formula', (members) => {
+    const [, row] = Papa.parse<string[]>(csv(members).slice(1).trimEnd(), { newline: '\r\n' }).data
+    expect(row![1]).toBe(`'${members}`)
+  })
+})

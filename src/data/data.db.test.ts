@@ -1,0 +1,124 @@
+import { QueryTypes, type Sequelize } from 'sequelize'
+import { TestLog } from '@/test-support/entries'
+import { emptyDatabase } from '@/test-support/database'
+import { college } from '@/demo/college'
+import { seed } from '../../scripts/seed'
+import { database } from './connect'
+import { appendEntries, ForeignEntryError, lastNumbers, readEntries } from './entries'
+import { migrate } from './migrate'
+import { EntryRow, Revision, Run } from './models'
+
+const now = new Date('2026-11-23T15:00:00Z')
+const made = college(now, 'UTC')
+const [runA, runB] = [made.sessions[2]!.runs[0]!.id, made.sessions[2]!.runs[1]!.id]
+
+/** Entries with ids that no other test uses. */
+let series = 0
+function fresh(count: number) {
+  series++
+  const log = new TestLog()
+  for (let index = 0; index < count; index++) log.reading('dry', 'full', 35 + index)
+  return log.entries.map((entry, index) => ({
+    ...entry,
+    id: `01J${String(series).padStart(11, '0')}${String(index).padStart(12, '0')}`,
+  }))
+}
+
+describe('migrations', () => {
+  test('run on a database that holds data, and running them again changes nothing', async () => {
+    const owner = await emptyDatabase('0001-people-and-plans')
+    const insert = (sql: string) => owner.query(sql)
+    await insert("INSERT INTO user VALUES ('01J00000000000000000000001', 'varga', 'Ilse Varga', 'x')")
+    await insert("INSERT INTO course VALUES ('01J00000000000000000000002', 'Organic', 'Quillmere', 'UTC')")
+    await insert("INSERT INTO preparation VALUES ('01J00000000000000000000003', '01J00000000000000000000002', 'Acetanilide')")
+    await insert(
+      "INSERT INTO revision (id, preparation, number, state, plan, version, saved_at, saved_by) VALUES ('01J00000000000000000000004', '01J00000000000000000000003', 1, 'draft', '{}', 1, NOW(3), '01J00000000000000000000001')",
+    )
+    expect(await migrate(owner)).toEqual(['0002-sessions-and-log'])
+    expect(await migrate(owner)).toEqual([])
+    const rows = await owner.query('SELECT number, state FROM revision', { type: QueryTypes.SELECT })
+    expect(rows).toEqual([{ number: 1, state: 'draft' }])
+    await owner.close()
+  })
+})
+
+describe('with the demo college', () => {
+  let owner: Sequelize
+  let app: Sequelize
+  beforeAll(async () => {
+    owner = await emptyDatabase()
+    await seed(process.env.MOZLE_OWNER_URL!, now)
+    app = database()
+  })
+  afterAll(async () => {
+    await owner.close()
+    await app.close()
+  })
+
+  test.each([
+    ["UPDATE entry SET body = '{}'", /UPDATE command denied/],
+    ['DELETE FROM entry', /DELETE command denied/],
+    ['TRUNCATE entry', /DROP command denied/],
+    ['DROP TABLE entry', /DROP command denied/],
+    ['ALTER TABLE entry ADD x INT', /ALTER command denied/],
+    ['SELECT * FROM migration', /SELECT command denied/],
+    ['CREATE TABLE other (x INT)', /CREATE command denied/],
+    ['REPLACE INTO entry SELECT * FROM entry LIMIT 1', /denied/],
+  ])('the application’s own user may not: %s', async (sql, message) => {
+    await expect(app.query(sql)).rejects.toThrow(message)
+  })
+
+  test('a published plan is frozen even for the owner of the tables; its state may only move on', async () => {
+    const { id } = (await Revision.findOne({ where: { state: 'published' } }))!
+    await expect(owner.query(`UPDATE revision SET plan = '{}' WHERE id = '${id}'`)).rejects.toThrow(/frozen/)
+    await expect(owner.query(`UPDATE revision SET state = 'draft' WHERE id = '${id}'`)).rejects.toThrow(/frozen/)
+    await expect(owner.query(`UPDATE revision SET state = 'superseded' WHERE id = '${id}'`)).resolves.toBeDefined()
+  })
+
+  test('entries come back as they were written, numbered from one', async () => {
+    const entries = fresh(3)
+    const stored = await appendEntries(runA, entries, now)
+    expect(stored.map(({ seq }) => seq)).toEqual([1, 2, 3])
+    expect(stored.map(({ seq: _seq, received: _received, ...entry }) => entry)).toEqual(entries)
+    expect((await readEntries([runA]))[runA]).toEqual(stored)
+    expect((await readEntries([runA], { [runA]: 2 }))[runA]!.map(({ seq }) => seq)).toEqual([3])
+  })
+
+  test('sending the same again, or a batch that overlaps, changes nothing and answers the same', async () => {
+    const entries = fresh(3)
+    const first = await appendEntries(runA, entries.slice(0, 2), now)
+    const again = await appendEntries(runA, entries.slice(0, 2), new Date())
+    expect(again).toEqual(first)
+    const more = await appendEntries(runA, [...entries].reverse(), now)
+    expect(new Set(more.map(({ id }) => id)).size).toBe(3)
+    expect(await EntryRow.count({ where: { id: entries.map(({ id }) => id) } })).toBe(3)
+  })
+
+  test('the same id twice in one batch is one entry', async () => {
+    const [entry] = fresh(1)
+    expect(await appendEntries(runA, [entry!, entry!], now)).toHaveLength(1)
+  })
+
+  test('an id of another run is refused', async () => {
+    const entries = fresh(1)
+    await appendEntries(runA, entries, now)
+    await expect(appendEntries(runB, entries, now)).rejects.toThrow(ForeignEntryError)
+    await expect(appendEntries('01J00000000000000000000009', fresh(1), now)).rejects.toThrow()
+  })
+
+  test('many tablets writing at once: numbers without gaps or doubles', async () => {
+    const before = (await Run.findByPk(runB))!.lastSeq
+    await Promise.all(Array.from({ length: 20 }, () => appendEntries(runB, fresh(2), now)))
+    const numbers = (await readEntries([runB]))[runB]!.map(({ seq }) => seq)
+    expect(numbers).toEqual(Array.from({ length: before + 40 }, (_, index) => index + 1))
+    expect(await lastNumbers([runB])).toEqual({ [runB]: before + 40 })
+  })
+
+  // Last, because it takes the models over to a connection of its own.
+  test('seeding again leaves a filled database as it is', async () => {
+    const count = () => owner.query('SELECT COUNT(*) AS n, MAX(at) AS latest FROM entry', { type: QueryTypes.SELECT })
+    const before = await count()
+    await seed(process.env.MOZLE_OWNER_URL!, new Date('2026-11-24T09:00:00Z'))
+    expect(await count()).toEqual(before)
+  })
+})

@@ -1,0 +1,66 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import path from 'node:path'
+import type { CourseRole } from '@/data/models'
+import { may, rights, type Actor, type Right } from './rights'
+
+const person = (role: CourseRole): Actor => ({ kind: 'user', id: 'u', name: 'Test', roles: { here: role } })
+const bench: Actor = { kind: 'bench', run: 'ours', bench: 1, members: 'Test, Group' }
+
+/** The whole matrix, written out once more by hand: anything else is denied. */
+const expected: Record<CourseRole, Right[]> = {
+  owner: ['plan.read', 'plan.write', 'session.read', 'session.write', 'code.read', 'run.read', 'run.sign', 'results.read'],
+  demonstrator: ['plan.read', 'session.read', 'code.read', 'run.read', 'run.sign', 'results.read'],
+  stores: ['plan.read', 'session.read'],
+  reader: ['plan.read', 'results.read'],
+}
+
+describe('rights', () => {
+  test.each(Object.entries(expected) as [CourseRole, Right[]][])(
+    '%s may do exactly its part, in its course only',
+    (role, allowed) => {
+      for (const right of rights) {
+        expect([right, may(person(role), right, { course: 'here', run: 'ours' })]).toEqual([right, allowed.includes(right)])
+        expect(may(person(role), right, { course: 'elsewhere' })).toBe(false)
+      }
+    },
+  )
+
+  test('a bench reads and writes its own run and nothing else', () => {
+    for (const right of rights) {
+      expect([right, may(bench, right, { course: 'here', run: 'ours' })]).toEqual([
+        right,
+        right === 'run.read' || right === 'run.write',
+      ])
+      expect(may(bench, right, { course: 'here', run: 'theirs' })).toBe(false)
+      expect(may(bench, right, { course: 'here' })).toBe(false)
+    }
+  })
+
+  test('nobody may do nothing', () => {
+    for (const right of rights) expect(may(null, right, { course: 'here' })).toBe(false)
+  })
+})
+
+describe('every route and page asks for its right', () => {
+  const app = path.join(process.cwd(), 'src/app')
+  const files = readdirSync(app, { recursive: true, encoding: 'utf8' })
+
+  test('route handlers are made by route() alone', () => {
+    const routes = files.filter((file) => file.endsWith('route.ts'))
+    expect(routes.length).toBeGreaterThan(8)
+    for (const file of routes) {
+      const text = readFileSync(path.join(app, file), 'utf8')
+      const handlers = [...text.matchAll(/export (?:const|async function|function) (\w+)( = route\()?/g)]
+      expect(handlers.length).toBeGreaterThan(0)
+      for (const [whole, , made] of handlers) expect([file, whole, made !== undefined]).toEqual([file, whole, true])
+    }
+  })
+
+  test('pages ask for a visitor and a right, or are the open ones', () => {
+    const open = ['bench/page.tsx', 'sign-in/page.tsx']
+    for (const file of files.filter((name) => name.endsWith('page.tsx') && !open.includes(name))) {
+      const text = readFileSync(path.join(app, file), 'utf8')
+      expect([file, /await visitor\(/.test(text) && /await pageNeeds\(/.test(text)]).toEqual([file, true])
+    }
+  })
+})

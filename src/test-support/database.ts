@@ -1,0 +1,13 @@
+import type { Sequelize } from 'sequelize'
+import { connectTo } from '@/data/connect'
+import { migrate, type MigrationName } from '@/data/migrate'
+
+/** An empty database for a test file, migrated all the way or up to one migration; the owner's connection to it. */
+export async function emptyDatabase(upTo?: MigrationName): Promise<Sequelize> {
+  const owner = connectTo(process.env.MOZLE_OWNER_URL!)
+  await owner.query('SET FOREIGN_KEY_CHECKS = 0')
+  await owner.getQueryInterface().dropAllTables()
+  await owner.query('SET FOREIGN_KEY_CHECKS = 1')
+  await migrate(owner, upTo)
+  return owner
+}
