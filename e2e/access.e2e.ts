@@ -230,7 +230,7 @@ test('results: pictures with the table behind them, ± on request, CSV that open
   await expect(page.locator('tr[data-bench="7"]')).toContainText('37.4 mmolacetic anhydride')
   await expect(page.locator('tr[data-bench="7"]')).toContainText('not the plan’s')
   await page.getByRole('button', { name: 'Show ±' }).click()
-  await expect(page.locator('tr[data-bench="1"]')).toContainText('4.41 ± 0.015g')
+  await expect(page.locator('tr[data-bench="1"]')).toContainText('4.41 ± 0.01g')
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'CSV' }).click()])
   expect(download.suggestedFilename()).toMatch(/^acetanilide-section-a-\d{4}-\d{2}-\d{2}\.csv$/)
   const text = readFileSync(await download.path(), 'utf8')

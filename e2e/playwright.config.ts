@@ -1,11 +1,10 @@
-import path from 'node:path'
 import { defineConfig } from '@playwright/test'
 
 /** `./mozle test browser` starts the database and two application processes and passes their addresses. */
 export default defineConfig({
   testDir: '.',
   testMatch: '*.e2e.ts',
-  outputDir: path.join(__dirname, '../.mozle/browser-results'),
+  outputDir: '../.mozle/browser-results',
   workers: 1,
   retries: 0,
   timeout: 60_000,

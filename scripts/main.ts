@@ -22,7 +22,7 @@ switch (command) {
     await (await import('./calc')).calc(args)
     break
   case 'bench':
-    await (await import('./bench')).bench(args)
+    await (await import('./bench')).bench()
     break
   default:
     process.stdout.write(usage)

@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process'
-import { existsSync, readFileSync, rmSync } from 'node:fs'
+import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { connectTo } from '@/data/connect'
 import { migrate } from '@/data/migrate'
@@ -61,12 +61,13 @@ export async function test(args: string[]): Promise<void> {
     if (what.includes('browser')) {
       ensurePackages('browser')
       const [db, built] = await Promise.all([database('browser'), build('test')])
-      await seed(db.ownerUrl)
+      const college = path.join(folder, 'college.json')
+      writeFileSync(college, JSON.stringify(await seed(db.ownerUrl)))
       const log = path.join(workFolder(), 'test-app.log')
       const one = { folder: built, dbUrl: db.appUrl, cookieKey: secretsOf(folder).cookie, log }
       // Two application processes on one database: what one writes, the other must show.
       const [first, second] = await Promise.all([serve(one), serve(one)])
-      add(await playwright(folder, file, { MOZLE_BASE: first.address, MOZLE_BASE_2: second.address }))
+      add(await playwright(folder, file, { MOZLE_BASE: first.address, MOZLE_BASE_2: second.address, MOZLE_COLLEGE: college }))
     }
   } catch (error) {
     console.error((error as Error).message)

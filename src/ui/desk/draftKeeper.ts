@@ -83,7 +83,7 @@ export class DraftKeeper extends Store<Draft> {
     const { plan, past } = this.get()
     const step = changeBetween(plan, after, label)
     if (step.forward.length === 0) return
-    this.put({ plan: after, unsaved: true, past: [...past, step], future: [] })
+    this.put({ plan: after, past: [...past, step], future: [], ...this.unsaved() })
     this.soon()
   }
 
@@ -93,7 +93,7 @@ export class DraftKeeper extends Store<Draft> {
     if (!step) return
     this.put({
       plan: patched(plan, direction === 'undo' ? step.back : step.forward),
-      unsaved: true,
+      ...this.unsaved(),
       past: direction === 'undo' ? past.slice(0, -1) : [...past, step],
       future: direction === 'undo' ? [...future, step] : future.slice(0, -1),
     })
@@ -141,13 +141,15 @@ export class DraftKeeper extends Store<Draft> {
         base.state === 'draft'
           ? await this.send<Base>(`/api/revisions/${base.id}`, 'PUT', { version: base.version, plan })
           : await this.send<Base>(`/api/preparations/${this.preparation}/drafts`, 'POST', { plan, from: base.id })
-      this.put({ base: { ...pickBase(saved), state: 'draft' }, unsaved: this.get().plan !== plan, saving: { state: 'saved' } })
+      const unsaved = this.get().plan !== plan
+      this.put({ base: { ...pickBase(saved), state: 'draft' }, unsaved, saving: { state: unsaved ? 'saving' : 'saved' } })
     } catch (error) {
       this.failed(error as CallError, plan)
     } finally {
       this.busy = false
     }
-    if (this.get().unsaved && this.get().saving.state === 'saved') this.soon()
+    const { unsaved, saving } = this.get()
+    if (unsaved && (saving.state === 'saved' || saving.state === 'saving')) this.soon()
   }
 
   private failed({ status, details, message }: CallError, plan: Plan): void {
@@ -165,6 +167,12 @@ export class DraftKeeper extends Store<Draft> {
       this.put({ saving: { state: 'kept', why: message } })
       this.soon(retryMs)
     }
+  }
+
+  /** A change is on its way as soon as it is made; a conflict stays until it is settled. */
+  private unsaved(): Pick<Draft, 'unsaved' | 'saving'> {
+    const { saving } = this.get()
+    return { unsaved: true, saving: saving.state === 'conflict' ? saving : { state: 'saving' } }
   }
 
   private soon(ms = debounceMs): void {
