@@ -89,7 +89,7 @@ export function Desk({ preparation, opened, history, drawings, mayWrite, older, 
   }, [travel])
 
   const notes: MarginNote[] = []
-  if (note && focus) notes.push({ key: 'working', about: focus.line, node: <WorkingNote working={note} /> })
+  if (note && focus) notes.push({ key: 'working', about: focus.line, inView: true, node: <WorkingNote working={note} /> })
   for (const query of queries) {
     notes.push({
       key: query.id,

@@ -6,6 +6,8 @@ export interface MarginNote {
   key: string
   /** Value of the `data-about` of the line it speaks about. */
   about: string
+  /** Kept above the lower edge of the window, because it answers where the cursor is. */
+  inView?: boolean
   node: ReactNode
 }
 
@@ -27,7 +29,9 @@ export function Margin({ notes, label }: { notes: MarginNote[]; label: string })
       let free = 14
       const placed = [...element.querySelectorAll<HTMLElement>('.margin-note')].map((note) => {
         const line = page.querySelector(`[data-about="${CSS.escape(note.dataset.for ?? '')}"]`)
-        return { note, wanted: line ? line.getBoundingClientRect().top - top : 0 }
+        const beside = line ? line.getBoundingClientRect().top - top : 0
+        const lowest = window.innerHeight - top - note.offsetHeight - gap
+        return { note, wanted: note.dataset.inView ? Math.min(beside, Math.max(lowest, 0)) : beside }
       })
       placed.sort((a, b) => a.wanted - b.wanted)
       for (const { note, wanted } of placed) {
@@ -44,8 +48,8 @@ export function Margin({ notes, label }: { notes: MarginNote[]; label: string })
   })
   return (
     <aside className="margin" ref={margin} aria-label={label}>
-      {notes.map(({ key, about, node }) => (
-        <section className="margin-note" key={key} data-for={about}>
+      {notes.map(({ key, about, inView, node }) => (
+        <section className="margin-note" key={key} data-for={about} data-in-view={inView}>
           {node}
         </section>
       ))}
