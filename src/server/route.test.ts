@@ -1,0 +1,161 @@
+/** The guard around every route, without a database: who is here is played by stand-ins. */
+import { NextRequest } from 'next/server'
+import { number, object } from 'yup'
+import { PlanFileError } from '@/core/format/planFile'
+import type { Actor } from './rights'
+import { Refusal } from './refusal'
+import { benchOf, personOf, route, sameOrigin } from './route'
+
+const here: { user: Actor | null; bench: Actor | null } = { user: null, bench: null }
+jest.mock('./actor', () => ({ signedIn: async () => here.user, benchHere: async () => here.bench }))
+jest.mock('@/data/connect', () => ({ database: () => undefined }))
+jest.mock('@/data/entries', () => ({ ForeignEntryError: class ForeignEntryError extends Error {} }))
+
+const owner: Actor = { kind: 'user', id: 'u1', name: 'Ilse Varga', roles: { organic: 'owner' } }
+const reader: Actor = { kind: 'user', id: 'u2', name: 'Amara Bello', roles: { organic: 'reader' } }
+const bench: Actor = { kind: 'bench', run: 'r1', bench: 4, members: 'Delaney, Wirth' }
+
+const request = (method: string, body?: unknown, headers: Record<string, string> = { origin: 'http://here.test' }) =>
+  new NextRequest('http://here.test/api/x', {
+    method,
+    headers: { host: 'here.test', ...headers },
+    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+  })
+const context = { params: Promise.resolve({ id: 'r1' }) }
+const subject = async () => ({ course: 'organic', run: 'r1' })
+
+async function answer(response: Response | Promise<Response>): Promise<[number, Record<string, unknown>]> {
+  const settled = await response
+  return [settled.status, (await settled.json()) as Record<string, unknown>]
+}
+
+beforeEach(() => {
+  here.user = null
+  here.bench = null
+})
+
+describe('a guarded route', () => {
+  const read = route({ need: 'plan.read', subject }, async ({ actor }) => ({ name: personOf(actor).name }))
+
+  test('refuses when nobody is signed in', async () => {
+    expect(await answer(read(request('GET'), context))).toEqual([401, { error: 'Sign in first.' }])
+  })
+
+  test('refuses a person without the right', async () => {
+    here.user = reader
+    const write = route({ need: 'plan.write', subject }, async () => ({ written: true }))
+    const [status, { error }] = await answer(write(request('POST'), context))
+    expect(status).toBe(403)
+    expect(error).toMatch(/role in this course/)
+  })
+
+  test('lets a person with the right through, as that person', async () => {
+    here.user = owner
+    expect(await answer(read(request('GET'), context))).toEqual([200, { name: 'Ilse Varga' }])
+  })
+
+  test('of two on one device the one with the right speaks, the bench first for its own run', async () => {
+    here.user = owner
+    here.bench = bench
+    const write = route({ need: 'run.write', subject }, async ({ actor }) => ({ bench: benchOf(actor).bench }))
+    expect(await answer(write(request('POST'), context))).toEqual([200, { bench: 4 }])
+    expect(await answer(read(request('GET'), context))).toEqual([200, { name: 'Ilse Varga' }])
+  })
+
+  test('a right without a subject is denied', async () => {
+    here.user = owner
+    const careless = route({ need: 'plan.read' }, async () => ({ leaked: true }))
+    expect((await answer(careless(request('GET'), context)))[0]).toBe(403)
+  })
+
+  test('an open route needs nobody', async () => {
+    const open = route({ need: { open: 'a test' } }, async () => undefined)
+    expect(await answer(open(request('GET'), context))).toEqual([200, { ok: true }])
+  })
+})
+
+describe('changes from elsewhere', () => {
+  const change = route({ need: { open: 'a test' } }, async () => undefined)
+
+  test.each([
+    ['another site', { origin: 'https://elsewhere.example' }],
+    ['another port', { origin: 'http://here.test:8080' }],
+    ['no origin', {}],
+    ['a broken origin', { origin: 'null' }],
+  ] as [string, Record<string, string>][])('%s is refused', async (_what, headers) => {
+    const [status, { error }] = await answer(change(request('POST', undefined, headers), context))
+    expect(status).toBe(403)
+    expect(error).toMatch(/another site/)
+  })
+
+  test('the same site passes, also behind a balancer that says what the browser asked for', () => {
+    expect(sameOrigin(request('POST'))).toBe(true)
+    expect(sameOrigin(request('POST', undefined, { origin: 'https://lab.test', 'x-forwarded-host': 'lab.test' }))).toBe(true)
+  })
+
+  test('reading needs no origin', async () => {
+    expect((await answer(change(request('GET', undefined, {}), context)))[0]).toBe(200)
+  })
+})
+
+describe('bodies', () => {
+  const typed = route(
+    { need: { open: 'a test' }, body: object({ version: number().integer().required() }) },
+    async ({ body }) => ({
+      next: body.version + 1,
+    }),
+  )
+
+  test('a good one reaches the handler with its types', async () => {
+    expect(await answer(typed(request('POST', { version: 2 }), context))).toEqual([200, { next: 3 }])
+  })
+
+  test.each([
+    ['not JSON', '{', 400, /not JSON/],
+    ['a wrong type', { version: '2' }, 400, /version/],
+    ['a missing field', {}, 400, /version/],
+    ['a fraction', { version: 1.5 }, 400, /version/],
+    ['too large', `"${'x'.repeat(2_000_001)}"`, 413, /larger/],
+  ])('%s is refused in words', async (_what, body, status, words) => {
+    const [found, { error }] = await answer(typed(request('POST', body), context))
+    expect(found).toBe(status)
+    expect(error).toMatch(words)
+  })
+})
+
+describe('failures', () => {
+  const failing = (error: Error) =>
+    answer(
+      route({ need: { open: 'a test' } }, async () => {
+        throw error
+      })(request('GET'), context),
+    )
+
+  test('a refusal keeps its status, words and details', async () => {
+    expect(await failing(new Refusal(409, 'Changed meanwhile.', { theirs: 1 }))).toEqual([
+      409,
+      { error: 'Changed meanwhile.', theirs: 1 },
+    ])
+  })
+
+  test('a plan that cannot be read says where', async () => {
+    expect(await failing(new PlanFileError('must be string', '/title'))).toEqual([400, { error: '/title: must be string' }])
+  })
+
+  test('anything else is told without its insides', async () => {
+    const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined)
+    const [status, { error }] = await failing(new Error('SELECT secret FROM user'))
+    expect(status).toBe(500)
+    expect(error).not.toMatch(/SELECT/)
+    expect(quiet).toHaveBeenCalled()
+    quiet.mockRestore()
+  })
+
+  test('a bench cannot act as a person, nor a person as a bench', () => {
+    expect(() => personOf(bench)).toThrow(Refusal)
+    expect(() => personOf(null)).toThrow(Refusal)
+    expect(() => benchOf(owner)).toThrow(Refusal)
+    expect(personOf(owner).id).toBe('u1')
+    expect(benchOf(bench).run).toBe('r1')
+  })
+})
