@@ -9,7 +9,12 @@ const shared = { testEnvironment: 'node', transform, moduleNameMapper: { '^@/(.*
 /** Tests named *.db.test.ts talk to a real MariaDB; `./mozle test` starts one and passes its addresses. */
 module.exports = {
   projects: [
-    { ...shared, displayName: 'core', testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts'], testPathIgnorePatterns: ['\\.db\\.test\\.ts$'] },
+    {
+      ...shared,
+      displayName: 'core',
+      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts'],
+      testPathIgnorePatterns: ['\\.db\\.test\\.ts$'],
+    },
     { ...shared, displayName: 'database', testMatch: ['<rootDir>/src/**/*.db.test.ts'] },
   ],
 }

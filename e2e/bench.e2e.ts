@@ -103,7 +103,7 @@ test('a reading can be struck without another in its place, and the step opens a
   await press(bench, 'Point in the wrong place')
   await press(bench, 'Only strike it')
   await expect(title(bench)).toHaveText('Charge aniline')
-  await expect(bench.getByText('Vial, empty')).toBeVisible()
+  await expect(bench.getByRole('heading', { name: 'Vial, empty' })).toBeVisible()
   await press(bench, 'Without cap')
   await writeReading(bench, '19.736')
   await expect(bench.getByRole('alertdialog')).toContainText('with cap, then without cap')

@@ -17,7 +17,7 @@ import { entryLabel } from '../run/labels'
 import { StepThread } from '../run/StepThread'
 import type { Numbered } from '../run/useLive'
 import { useRun } from '../run/useRun'
-import { DuePanel } from './DuePanel'
+import { DuePanel, type Write } from './DuePanel'
 import { SafetySheet } from './SafetySheet'
 import { SignDialog } from './SignDialog'
 import { StrikePanel } from './StrikePanel'
@@ -53,6 +53,12 @@ export function Bench({ run: runId, bench, members, scale, plan, entries: initia
   useEffect(() => {
     document.querySelector('.thread [aria-current="step"]')?.scrollIntoView({ block: 'nearest' })
   }, [shown])
+
+  // What is due takes the work on, so a step that was opened earlier to look at must not come back.
+  const writeDue: Write = (...entry) => {
+    setPicked(null)
+    write(...entry)
+  }
 
   const booked = entries.length - onTablet.size
   return (
@@ -137,7 +143,7 @@ export function Bench({ run: runId, bench, members, scale, plan, entries: initia
           ) : (
             state &&
             (state.status === 'now' ? (
-              <DuePanel key={state.step.id} run={run} state={state} write={write} />
+              <DuePanel key={state.step.id} run={run} state={state} write={writeDue} />
             ) : (
               <NothingDue state={state} />
             ))

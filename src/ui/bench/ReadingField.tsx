@@ -30,7 +30,12 @@ export function ReadingField({ label, unit, value, onValue, onEnter, problem, ac
         aria-describedby={problem ? `${id}-problem` : undefined}
         onFocus={onFocus}
         onChange={(event) => onValue(event.currentTarget.value)}
-        onKeyDown={(event) => event.key === 'Enter' && onEnter()}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter') return
+          // A question takes the focus to its button; this same key must not press it.
+          event.preventDefault()
+          onEnter()
+        }}
       />
       <small>{unit}</small>
       {problem && (
