@@ -3,6 +3,7 @@ import path from 'node:path'
 import { connectTo } from '@/data/connect'
 import { LabSession, Run } from '@/data/models'
 import { migrate } from '@/data/migrate'
+import { isOn } from '@/server/day'
 import { build } from './build'
 import { stopAll, stopAllOnSignals } from './child'
 import { secretsOf, startDatabase } from './database'
@@ -83,7 +84,8 @@ async function codesOfToday(url: string): Promise<string[]> {
   const sequelize = connectTo(url)
   try {
     const sessions = await LabSession.findAll()
-    const today = sessions.filter(({ startsAt }) => startsAt.toDateString() === new Date().toDateString())
+    const now = new Date()
+    const today = sessions.filter((session) => session.startsAt.toDateString() === now.toDateString() || isOn(session, now))
     const runs = await Run.findAll({ where: { session: today.map(({ id }) => id) }, order: [['bench', 'ASC']] })
     return runs.length === 0
       ? ['  none: no session is set for today']

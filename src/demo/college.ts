@@ -182,10 +182,8 @@ export function college(at: Date, zone: string): College {
     }))
 
   const lastWeek = atClock(-7, 13, 30)
-  // A session that is on now, however early in the day the program is started.
-  const story = 78
-  const begun = new Date(Math.max(midnight.getTime() + 60_000, at.getTime() - story * 60_000))
-  const pace = Math.min(1, (at.getTime() - begun.getTime()) / (story * 60_000))
+  // On now, whatever the hour; just after midnight it began the evening before.
+  const begun = new Date(at.getTime() - 78 * 60_000)
   const nextWeek = atClock(7, 13, 30)
   return {
     course: { id: id(), title: 'Organic laboratory I', college: 'Quillmere College', zone },
@@ -201,7 +199,7 @@ export function college(at: Date, zone: string): College {
         endsAt: atClock(-7, 17, 30),
         room: 'North lab',
         runs: runsOf(sections[0]!, scales.A, (index, by) => {
-          const log = new InventedLog(lastWeek, 1, by, random)
+          const log = new InventedLog(lastWeek, by, random)
           acetanilideRun(log, finished[index]!, demonstrator)
           return log.entries
         }),
@@ -214,7 +212,7 @@ export function college(at: Date, zone: string): College {
         endsAt: new Date(begun.getTime() + 240 * 60_000),
         room: 'North lab',
         runs: runsOf(sections[1]!, scales.B, (index, by) => {
-          const log = new InventedLog(begun, pace, by, random)
+          const log = new InventedLog(begun, by, random)
           goingOn[index]!(log, demonstrator, scales.B[index]!)
           return log.entries
         }),

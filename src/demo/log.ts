@@ -8,8 +8,6 @@ export class InventedLog {
 
   constructor(
     private readonly start: Date,
-    /** Minutes of the story per minute of the clock: 1, or less when the day is too young for all of it. */
-    private readonly pace: number,
     private readonly by: string,
     private readonly random: () => number,
   ) {}
@@ -17,7 +15,7 @@ export class InventedLog {
   /** Adds one entry `minute` minutes into the session. */
   add<K extends EntryKind>(minute: number, step: string, kind: K, body: EntryBodies[K], more: Partial<Entry> = {}): Entry<K> {
     // Ids sort by time; two entries never share a millisecond.
-    this.last = Math.max(this.start.getTime() + Math.round(minute * 60_000 * this.pace), this.last + 1)
+    this.last = Math.max(this.start.getTime() + Math.round(minute * 60_000), this.last + 1)
     const at = new Date(this.last)
     const entry = {
       id: ulid(at.getTime(), this.random),

@@ -1,7 +1,7 @@
 import { Course, LabSession, Membership, Run, Section, User } from '@/data/models'
 import { database } from '@/data/connect'
 import { sealedCookie } from './cookies'
-import { dayIn } from './day'
+import { dayIn, isOn } from './day'
 import type { Actor } from './rights'
 
 /** The person signed in with this request, or null. Roles are read anew each time, so a right withdrawn is withdrawn at once. */
@@ -19,15 +19,17 @@ export async function signedIn(): Promise<(Actor & { kind: 'user' }) | null> {
   }
 }
 
-/** The bench this tablet is bound to, or null; the binding ends with its day. */
+/** The bench this tablet is bound to, or null; the binding ends with its day, or with a session that goes on past midnight. */
 export async function benchHere(now = new Date()): Promise<(Actor & { kind: 'bench' }) | null> {
   database()
   const { bench } = await sealedCookie('bench')
   if (!bench) return null
   const run = await Run.findByPk(bench.run)
   if (!run) return null
-  const { zone } = await courseOfRun(run)
-  return bench.day === dayIn(zone, now) ? { kind: 'bench', run: run.id, bench: run.bench, members: run.members } : null
+  const { session, zone } = await courseOfRun(run)
+  return bench.day === dayIn(zone, now) || isOn(session, now)
+    ? { kind: 'bench', run: run.id, bench: run.bench, members: run.members }
+    : null
 }
 
 /** The course and session behind a run. */

@@ -9,6 +9,7 @@ import { scalePlan } from '@/core/reaction/scalePlan'
 import { college } from '@/demo/college'
 import { seed } from '../../scripts/seed'
 import { limited } from './attempts'
+import { isOn } from './day'
 import { cursorOf, liveStream } from './live'
 import { publish, saveDraft, startDraft, openPreparation, listPreparations } from './preparations'
 import { Refusal } from './refusal'
@@ -79,6 +80,11 @@ describe('signing in', () => {
     const run = on!.runs[3]!
     await enterBench(run.code.toLowerCase(), 'tablet', now)
     expect(sealed.bench).toEqual({ run: run.id, day: '2026-11-23' })
+    // A session that goes on past midnight keeps its codes to its end.
+    const past = new Date(on!.endsAt.getTime() + 60_000)
+    await enterBench(run.code, 'tablet', on!.endsAt)
+    expect(isOn(on!, on!.endsAt)).toBe(true)
+    expect(isOn(on!, past)).toBe(false)
     expect((await refusal(enterBench(next!.runs[0]!.code, 'tablet', now))).message).toMatch(
       /code is for 2026-11-30; today is 2026-11-23/,
     )
