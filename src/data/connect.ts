@@ -11,7 +11,7 @@ export function database(): Sequelize {
   if (kept) return kept
   const url = process.env.MOZLE_DB_URL
   if (!url) throw new Error('MOZLE_DB_URL is not set: start the application with ./mozle.')
-  kept = connectTo(url, 20)
+  kept = connectTo(url, 10)
   return kept
 }
 

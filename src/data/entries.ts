@@ -18,15 +18,15 @@ export class ForeignEntryError extends Error {
  */
 export async function appendEntries(run: string, entries: readonly Entry[], received: Date): Promise<NumberedEntry[]> {
   const ids = entries.map(({ id }) => id)
-  await database().transaction(async (transaction) => {
+  const rows = await database().transaction(async (transaction) => {
     const row = await Run.findByPk(run, { transaction, lock: transaction.LOCK.UPDATE, rejectOnEmpty: true })
-    const known = await EntryRow.findAll({ where: { id: ids }, attributes: ['id', 'run'], transaction })
+    const known = await EntryRow.findAll({ where: { id: ids }, transaction })
     if (known.some((entry) => entry.run !== run)) throw new ForeignEntryError('An entry with this id stands in another run.')
     const seen = new Set(known.map(({ id }) => id))
     const fresh = entries.filter(({ id }) => !seen.has(id) && seen.add(id))
-    if (fresh.length === 0) return
+    if (fresh.length === 0) return known
     const first = row.lastSeq + 1
-    await EntryRow.bulkCreate(
+    const added = await EntryRow.bulkCreate(
       fresh.map((entry, index) => ({
         id: entry.id,
         run,
@@ -44,8 +44,9 @@ export async function appendEntries(run: string, entries: readonly Entry[], rece
       { transaction },
     )
     await row.update({ lastSeq: row.lastSeq + fresh.length }, { transaction })
+    return [...known, ...added]
   })
-  return (await EntryRow.findAll({ where: { id: ids }, order: [['seq', 'ASC']] })).map(fromRow)
+  return rows.sort((a, b) => a.seq - b.seq).map(fromRow)
 }
 
 /** The entries of runs, by run, in the order of their numbers; with `after`, only those above each run's number. */
