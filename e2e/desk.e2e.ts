@@ -31,6 +31,13 @@ test('acetanilide: structures, ink and pencil, limiting reagent, workings', asyn
   await expect(note).toContainText('Handbook')
   await page.getByRole('button', { name: /acetic anhydride 20 % in excess/ }).focus()
   await expect(note).toContainText('Excess of acetic anhydride')
+  // = goes to the working, all of it in the window, and Esc comes back to the figure.
+  await cell(page, 'mass of acetanilide').focus()
+  await page.keyboard.press('=')
+  await expect(note).toBeFocused()
+  await expect(note).toBeInViewport({ ratio: 1 })
+  await page.keyboard.press('Escape')
+  await expect(cell(page, 'mass of acetanilide')).toBeFocused()
 })
 
 test('any figure of any row can be changed and the rest follows while typing; what is refused keeps what was typed', async ({

@@ -11,7 +11,7 @@ import { resultRows } from './class/resultRows'
 import { changeBetween, patched } from './desk/change'
 import { displayOf } from './desk/ReactionTableView'
 import { entryLabel, entryValue } from './run/labels'
-import { ago, clockTime, longDay, span } from './time'
+import { ago, clockTime, longDay, momentIn, span } from './time'
 
 describe('times', () => {
   const at = '2026-11-23T13:05:00Z'
@@ -23,6 +23,17 @@ describe('times', () => {
     expect(longDay(at, 'UTC')).toBe('Monday 23 November')
     expect(longDay('2026-11-23T23:30:00Z', 'Asia/Kolkata')).toBe('Tuesday 24 November')
   })
+
+  test.each([
+    ['UTC', '2026-11-23', '13:30', '2026-11-23T13:30:00.000Z'],
+    ['Asia/Kolkata', '2026-11-23', '13:30', '2026-11-23T08:00:00.000Z'],
+    ['America/New_York', '2026-07-01', '00:10', '2026-07-01T04:10:00.000Z'],
+    // The clocks of Berlin go forward from 02:00 to 03:00 on 29 March 2026.
+    ['Europe/Berlin', '2026-03-29', '01:59', '2026-03-29T00:59:00.000Z'],
+    ['Europe/Berlin', '2026-03-29', '03:00', '2026-03-29T01:00:00.000Z'],
+  ])('the clock of %s on %s at %s is the moment %s', (zone, date, clock, moment) =>
+    expect(momentIn(zone, date, clock).toISOString()).toBe(moment),
+  )
 
   test.each([
     ['2026-11-23T13:05:30Z', 'just now'],

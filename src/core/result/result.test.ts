@@ -6,6 +6,7 @@ import { resultsCsv } from '../format/resultsCsv'
 import { leftInMotherLiquor, solubilityAt } from '../operation/solubility'
 import { foldRun } from '../run/foldRun'
 import { judge, type Judged } from './judge'
+import { lossAccount } from './lossAccount'
 import { meltingReading } from './meltingReading'
 import { runResults } from './runResults'
 
@@ -63,6 +64,41 @@ describe('results of a run, worked by hand', () => {
     const nothing = runResults(foldRun(acetanilide, 1, []))
     expect([nothing.yield, nothing.recovery, nothing.melting, nothing.expectedInLiquorG]).toEqual([null, null, null, null])
     expect(nothing.judgement.level).toBe('open')
+  })
+})
+
+describe('the loss account of a bench', () => {
+  const account = (waterML: number) => {
+    const run = wholeRun({ waterML })
+    return lossAccount(run, runResults(run))
+  }
+
+  test('a run as planned: charged, crude, solvent and what the liquor holds', () => {
+    const words = account(98)
+    expect(words).toContain('Charged 43.5 mmol aniline, theory 5.88 g.')
+    expect(words).toContain('Crude 4.98 g, still damp.')
+    expect(words).toContain('Crystallised from 98 mL: about 0.45 g stays dissolved cold.')
+    expect(words).not.toContain('instead of')
+    expect(words).not.toContain('still losing weight')
+  })
+
+  test('twice the water is said, with what was planned', () => {
+    // 200 mL × 0.46 g/100 mL = 0.92 g
+    expect(account(200)).toMatch(/Crystallised from 200 mL instead of \d+ mL: about 0\.92 g stays dissolved cold\./)
+  })
+
+  test('a product still losing weight is said with its last difference', () => {
+    const log = new TestLog()
+    log.difference('charge-aniline', 27.512, 23.418)
+    log.reading('dry', 'empty', 31.2)
+    for (const full of [36.2, 35.9]) log.reading('dry', 'full', full)
+    const run = foldRun(acetanilide, 1, log.entries)
+    expect(lossAccount(run, runResults(run))).toContain('The last two weighings differ by 0.30 g')
+  })
+
+  test('an empty run has only its reading', () => {
+    const run = foldRun(acetanilide, 1, [])
+    expect(lossAccount(run, runResults(run))).toContain('A yield needs the mass of the product.')
   })
 })
 

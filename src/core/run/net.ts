@@ -5,6 +5,7 @@ import type { Entry } from './entry'
 
 /** A net mass or volume from the readings of one step, in g or mL. */
 export interface Net {
+  dimension: 'mass' | 'volume'
   figure: Figure
   /** For a solid that is dried: each net mass in turn, and whether the last two agree. */
   series?: { massG: number; at: string }[]
@@ -69,7 +70,7 @@ function single(reading: Entry<'reading'> | undefined, device: string): Net | nu
   if (!reading) return null
   const { value, decimals } = reading.body
   const record = deviceOf(device)
-  return { figure: written(value, decimals, record && value > 0 ? uncertaintyOf(record) / value : 0) }
+  return { dimension: 'volume', figure: written(value, decimals, record && value > 0 ? uncertaintyOf(record) / value : 0) }
 }
 
 function difference(full: Entry<'reading'>, empty: Entry<'reading'>, device: string): Net {
@@ -79,6 +80,7 @@ function difference(full: Entry<'reading'>, empty: Entry<'reading'>, device: str
   const figure = written(Number(value.toFixed(6)), decimals, record && value > 0 ? uncertaintyOf(record, 2) / value : 0)
   const [a, b] = [full.body.weighing?.closure, empty.body.weighing?.closure]
   return {
+    dimension: 'mass',
     figure,
     ...(a && b && a !== b ? { doubt: `The container stood on the balance ${a}, then ${b}: its cap is in the difference.` } : {}),
   }

@@ -6,6 +6,7 @@ import { Button } from 'react-bootstrap'
 import { markedAt } from '@/core/run/clocks'
 import { foldRun, type RunState, type StepState } from '@/core/run/foldRun'
 import type { Plan } from '@/core/plan/plan'
+import { writeFigureText } from '@/core/quantity/write'
 import { call } from '../call'
 import { State } from '../figures/State'
 import { entryLabel, entryValue } from '../run/labels'
@@ -196,7 +197,7 @@ function ToSign({
                 .filter(({ kind }) => kind === 'reading' || kind === 'melting')
                 .map((entry) => `${entryLabel(step, entry)} ${entryValue(entry)}`)
                 .join('; ')}
-              {step.net && <b className="fig"> Net {step.net.figure.value.toFixed(3)} g</b>}
+              {step.net && <b className="fig"> Net {writeFigureText(step.net.figure, step.net.dimension)}</b>}
               {step.signature.state === 'void' && (
                 <span className="danger">
                   {' '}

@@ -6,6 +6,7 @@ import { lineOf, substanceOf, type Plan } from '@/core/plan/plan'
 import { writeFigureText, writeNumber } from '@/core/quantity/write'
 import { computedLine } from '@/core/reaction/reactionTable'
 import { limitingNames } from '@/core/reaction/working'
+import { lossAccount } from '@/core/result/lossAccount'
 import { FigureText } from '../figures/FigureText'
 import { State } from '../figures/State'
 import type { BoardRun } from './Board'
@@ -141,7 +142,7 @@ export function Results({ session, plan, runs }: { session: string; plan: Plan; 
             <h2 className="section-title">
               Bench {row.bench}, {row.members}
             </h2>
-            <p>{account(plan, row)}</p>
+            <p>{lossAccount(row.state, row.results)}</p>
           </section>
         ))}
       </div>
@@ -221,34 +222,4 @@ function Row({
       </td>
     </tr>
   )
-}
-
-/** Where a bench's product went, in sentences, from its own figures. */
-function account(plan: Plan, { state, results }: ResultRow): string {
-  const words: string[] = []
-  const limiting = computedLine(results.table, results.limiting[0] ?? plan.reference)
-  if (limiting.amount && results.theoretical) {
-    words.push(
-      `Charged ${writeFigureText(limiting.amount, 'amount')} ${limiting.substance.name}, theory ${writeFigureText(results.theoretical, 'mass')}.`,
-    )
-  }
-  const crude = results.crudeYield && state.samples[results.crudeYield.sample]
-  if (crude) words.push(`Crude ${writeFigureText(crude.mass, 'mass')}, still damp.`)
-  const crystallise = state.steps.find(({ step }) => step.kind === 'crystallise')
-  if (crystallise?.step.kind === 'crystallise' && crystallise.net) {
-    const used = crystallise.net.figure.value
-    const planned = computedLine(state.planned, crystallise.step.solvent).volume?.value
-    const instead = planned && (used > planned * 1.3 || used < planned * 0.7) ? ` instead of ${writeNumber(planned, 0)} mL` : ''
-    words.push(
-      `Crystallised from ${writeNumber(used, 0)} mL${instead}${results.expectedInLiquorG === null ? '' : `: about ${writeNumber(results.expectedInLiquorG, 2)} g stays dissolved cold`}.`,
-    )
-  }
-  const dry = state.steps.find(({ step }) => step.kind === 'dry')?.net
-  if (dry?.series && dry.series.length > 1 && !dry.agreed) {
-    const [before, last] = dry.series.slice(-2)
-    words.push(
-      `The last two weighings differ by ${writeNumber(before!.massG - last!.massG, 2)} g, so it was still losing weight.`,
-    )
-  }
-  return [...words, results.judgement.evidence].join(' ')
 }

@@ -8,6 +8,7 @@ import { useForm } from 'react-hook-form'
 import { array, boolean, object, string } from 'yup'
 import { readNumber } from '@/core/quantity/readQuantity'
 import { call } from '../call'
+import { momentIn } from '../time'
 
 export interface SessionChoices {
   sections: { id: string; name: string; groups: { id: string; bench: number; members: string }[] }[]
@@ -44,7 +45,17 @@ const schema = object({
 })
 
 /** Sets a lab session: preparation, section, time, room, and each group with its own scale. */
-export function SessionForm({ choices, revision, day }: { choices: SessionChoices; revision: string | undefined; day: string }) {
+export function SessionForm({
+  choices,
+  revision,
+  day,
+  zone,
+}: {
+  choices: SessionChoices
+  revision: string | undefined
+  day: string
+  zone: string
+}) {
   const router = useRouter()
   const [problem, setProblem] = useState<string>()
   const [section, setSection] = useState(choices.sections[0])
@@ -65,7 +76,7 @@ export function SessionForm({ choices, revision, day }: { choices: SessionChoice
   const { errors, isSubmitting } = form.formState
   const submit = form.handleSubmit(async (values) => {
     setProblem(undefined)
-    const moment = (clock: string) => new Date(`${values.date}T${clock}:00`).toISOString()
+    const moment = (clock: string) => momentIn(zone, values.date, clock).toISOString()
     try {
       const { id } = await call<{ id: string }>('/api/sessions', 'POST', {
         section: values.section,

@@ -14,7 +14,7 @@ import { WorkingNote } from '../page/WorkingNote'
 import { clockTime, longDay } from '../time'
 import { ProcedureStrip } from './ProcedureStrip'
 import { QueryNote } from './QueryNote'
-import { ReactionTableView, type CellPlace } from './ReactionTableView'
+import { columns, ReactionTableView, type CellPlace } from './ReactionTableView'
 import { Scheme } from './Scheme'
 import type { Base, Saving } from './draftKeeper'
 import { useDraft } from './useDraft'
@@ -89,7 +89,13 @@ export function Desk({ preparation, opened, history, drawings, mayWrite, older, 
   }, [travel])
 
   const notes: MarginNote[] = []
-  if (note && focus) notes.push({ key: 'working', about: focus.line, inView: true, node: <WorkingNote working={note} /> })
+  if (note && focus)
+    notes.push({
+      key: 'working',
+      about: focus.line,
+      inView: true,
+      node: <WorkingNote working={note} onLeave={() => backToCell(focus)} />,
+    })
   for (const query of queries) {
     notes.push({
       key: query.id,
@@ -227,7 +233,7 @@ export function Desk({ preparation, opened, history, drawings, mayWrite, older, 
           onText={(place, text) => setTexts((all) => ({ ...all, [keyOf(place)]: { text } }))}
           onCommit={commit}
           onRestore={without}
-          onWorking={() => document.querySelector<HTMLElement>('.working')?.scrollIntoView({ block: 'center' })}
+          onWorking={() => document.querySelector<HTMLElement>('.working')?.focus()}
         />
         <ProcedureStrip plan={shown} table={table} />
         <History history={history} preparation={preparation} zone={zone} current={base.number} />
@@ -267,6 +273,13 @@ export function Desk({ preparation, opened, history, drawings, mayWrite, older, 
       </Modal>
     </div>
   )
+}
+
+/** From the working back to the figure it is about. */
+function backToCell({ line, column }: CellPlace): void {
+  const row = document.querySelector(`.reaction [data-about="${CSS.escape(line)}"]`)
+  const figure = column === 'excess' ? '.bar-button' : `[data-cell$=" ${columns.indexOf(column)}"]`
+  row?.querySelector<HTMLElement>(figure)?.focus()
 }
 
 function SavingWords({ saving, savedAt, zone }: { saving: Saving; savedAt: string; zone: string }) {

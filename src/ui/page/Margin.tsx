@@ -33,12 +33,19 @@ export function Margin({ notes, label }: { notes: MarginNote[]; label: string })
         const lowest = window.innerHeight - top - note.offsetHeight - gap
         return { note, wanted: note.dataset.inView ? Math.min(beside, Math.max(lowest, 0)) : beside }
       })
+      // The note in view takes its place first; the others go around it.
       placed.sort((a, b) => a.wanted - b.wanted)
+      const first = placed.find(({ note }) => note.dataset.inView)
+      const kept = first && { from: first.wanted, to: first.wanted + first.note.offsetHeight + gap }
       for (const { note, wanted } of placed) {
-        const at = Math.max(free, wanted)
+        const { offsetHeight } = note
+        let at = Math.max(free, wanted)
+        if (kept && note === first.note) at = kept.from
+        else if (kept && at < kept.to && at + offsetHeight + gap > kept.from) at = kept.to
         note.style.top = `${at}px`
-        free = at + note.offsetHeight + gap
+        if (note !== first?.note) free = at + offsetHeight + gap
       }
+      if (kept) free = Math.max(free, kept.to)
       element.style.minHeight = `${free}px`
     }
     place()

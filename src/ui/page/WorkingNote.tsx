@@ -1,9 +1,16 @@
 import type { Working } from '@/core/reaction/working'
 
-/** A working in the margin, set as a chemist would write it. */
-export function WorkingNote({ working }: { working: Working }) {
+/** A working in the margin, set as a chemist would write it. `=` in a figure comes here, Esc goes back. */
+export function WorkingNote({ working, onLeave }: { working: Working; onLeave: () => void }) {
   return (
-    <div className="working" role="status">
+    <div
+      className="working"
+      role="status"
+      tabIndex={-1}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') onLeave()
+      }}
+    >
       <h3 className="typed">Working: {working.title}</h3>
       {working.rows.map((row, index) => (
         <div key={index} className="fig" style={{ whiteSpace: 'normal' }}>

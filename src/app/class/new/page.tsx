@@ -15,7 +15,12 @@ export default async function NewSession({ searchParams }: { searchParams: Promi
     <Frame place="class" who={actor.name} aside={course.title}>
       <main className="page-only">
         <h1>Set a lab session</h1>
-        <SessionForm choices={await sessionChoices(course.id)} revision={revision} day={dayIn(course.zone, new Date())} />
+        <SessionForm
+          choices={await sessionChoices(course.id)}
+          revision={revision}
+          day={dayIn(course.zone, new Date())}
+          zone={course.zone}
+        />
       </main>
     </Frame>
   )
