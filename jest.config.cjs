@@ -4,7 +4,13 @@ const transform = {
     { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' }, module: { type: 'commonjs' } },
   ],
 }
-const shared = { testEnvironment: 'node', transform, moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' } }
+const shared = {
+  testEnvironment: 'node',
+  // openchemlib ships as ES modules only.
+  transform: { ...transform, 'node_modules/openchemlib/.+\\.js$': ['@swc/jest', { module: { type: 'commonjs' } }] },
+  transformIgnorePatterns: ['node_modules/(?!openchemlib/)'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+}
 
 /** Tests named *.db.test.ts talk to a real MariaDB; `./mozle test` starts one and passes its addresses. */
 module.exports = {

@@ -1,4 +1,5 @@
 import type { Quantity } from '../quantity/unit'
+import type { WasteStream } from '../substance/record'
 
 /**
  * A plan: one preparation as a document. Its JSON form is the plan file (docs/formats), the same bytes that the
@@ -39,6 +40,8 @@ export interface Substance {
   /** Grams of solute that 100 mL of the solvent hold at each temperature. */
   solubility?: { solvent: string; points: { atC: number; gPer100ML: number }[]; source: string }[]
   hazards?: { signal: 'danger' | 'warning'; pictograms: string[]; statements: string[]; source: string }
+  /** Where what is left of it goes. */
+  waste?: WasteStream
   /** The one thing to say at the bench. */
   caution?: string
 }

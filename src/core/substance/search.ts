@@ -1,0 +1,66 @@
+import { readFormula } from './readFormula'
+
+/** What a search looks at. */
+export interface Named {
+  name: string
+  synonyms?: readonly string[]
+  formula: string
+}
+
+export interface SubstanceIndex<T extends Named> {
+  entries: { record: T; names: string[]; formulas: string[] }[]
+}
+
+/** Lower case, with dashes, blanks, commas and brackets taken out, so that `N,N dimethyl-aniline` finds N,N-dimethylaniline. */
+export function plainName(text: string): string {
+  return text
+    .normalize('NFKD')
+    .toLowerCase()
+    .replace(/sulph/g, 'sulf')
+    .replace(/[\s,.·*'’()[\]{}\-–]/g, '')
+}
+
+/** Prepares records for searching. */
+export function substanceIndex<T extends Named>(records: readonly T[]): SubstanceIndex<T> {
+  return {
+    entries: records.map((record) => ({
+      record,
+      names: [record.name, ...(record.synonyms ?? [])].map(plainName),
+      formulas: [...new Set([plainName(record.formula), plainName(inHillOrder(record.formula))])],
+    })),
+  }
+}
+
+/**
+ * Records whose name, synonym or formula is, begins with or contains the text, best first: whole name or formula, then the start of a
+ * name, then the start of a formula, then anywhere. Shorter names win among equals. Nothing typed finds nothing.
+ */
+export function searchSubstances<T extends Named>(index: SubstanceIndex<T>, text: string, most = 12): T[] {
+  const wanted = plainName(text)
+  if (wanted === '') return []
+  const found: { record: T; rank: number; length: number }[] = []
+  for (const { record, names, formulas } of index.entries) {
+    const rank = rankOf(names, formulas, wanted)
+    if (rank < 5) found.push({ record, rank, length: names[0]!.length })
+  }
+  return found
+    .sort((a, b) => a.rank - b.rank || a.length - b.length || a.record.name.localeCompare(b.record.name))
+    .slice(0, most)
+    .map(({ record }) => record)
+}
+
+function rankOf(names: readonly string[], formulas: readonly string[], wanted: string): number {
+  if (names.includes(wanted) || formulas.includes(wanted)) return 0
+  if (names[0]!.startsWith(wanted)) return 1
+  if (names.some((name) => name.startsWith(wanted))) return 2
+  if (formulas.some((formula) => formula.startsWith(wanted))) return 3
+  return names.some((name) => name.includes(wanted)) || formulas.some((formula) => formula.includes(wanted)) ? 4 : 5
+}
+
+/** Carbon first, then hydrogen, then the rest by the alphabet: `CH3OH` and `CH4O` find each other. */
+function inHillOrder(formula: string): string {
+  const { atoms } = readFormula(formula)
+  const first = atoms.C ? ['C', 'H'] : []
+  const symbols = [...first, ...Object.keys(atoms).filter((symbol) => !first.includes(symbol)).sort()]
+  return symbols.map((symbol) => (atoms[symbol] ? `${symbol}${atoms[symbol] === 1 ? '' : atoms[symbol]}` : '')).join('')
+}

@@ -1,0 +1,141 @@
+/** Walks every record that ships: what it says must agree with itself. */
+import fc from 'fast-check'
+import { Molecule } from 'openchemlib'
+import { boilingPointC, vapourPressureMmHg } from '@/core/substance/antoine'
+import { molarMass } from '@/core/substance/molarMass'
+import { readFormula } from '@/core/substance/readFormula'
+import { plainName, searchSubstances, substanceIndex } from '@/core/substance/search'
+import { wasteStreams, type SubstanceRecord } from '@/core/substance/record'
+import { hazardStatements, precautionaryStatements, precautionsFor, statementText } from './hazardStatements'
+import { cautionOf, forPlan, substanceRecords } from './records'
+
+const each = substanceRecords.map((record) => [record.id, record] as const)
+
+test('there are at least 150 records, each with an id of its own', () => {
+  expect(substanceRecords.length).toBeGreaterThanOrEqual(150)
+  expect(new Set(substanceRecords.map(({ id }) => id)).size).toBe(substanceRecords.length)
+})
+
+test('no two records share a name or a structure', () => {
+  const names = substanceRecords.flatMap(({ name, synonyms }) => [name, ...(synonyms ?? [])].map(plainName))
+  expect(names.filter((name, at) => names.indexOf(name) !== at)).toEqual([])
+  const codes = substanceRecords.flatMap(({ smiles }) => (smiles ? [Molecule.fromSmiles(smiles).getIDCode()] : []))
+  expect(codes.filter((code, at) => codes.indexOf(code) !== at)).toEqual([])
+})
+
+test.each(each)('%s: the formula is that of the structure', (_id, { formula, smiles }) => {
+  expect(molarMass(formula)).toBeGreaterThan(1)
+  if (!smiles) return
+  const drawn = Molecule.fromSmiles(smiles).getMolecularFormula().formula
+  // The structure's formula separates its parts with a dot; atoms are counted over all of them.
+  const atoms: Record<string, number> = {}
+  for (const part of drawn.split('.'))
+    for (const [element, count] of Object.entries(readFormula(part).atoms)) atoms[element] = (atoms[element] ?? 0) + count
+  expect(atoms).toEqual(readFormula(formula).atoms)
+})
+
+test.each(each)('%s: values lie inside physical bounds and name a source', (_id, record) => {
+  const { density, melting, boiling, pKa, logP, antoine, hazards, waste } = record
+  if (density) expect(density.gPerML > 0.4 && density.gPerML < 13).toBe(true)
+  if (melting) expect(melting.lowC > -190 && melting.lowC <= melting.highC).toBe(true)
+  if (boiling) expect(boiling.lowC > -40 && boiling.lowC <= boiling.highC).toBe(true)
+  if (melting && boiling) expect(melting.highC).toBeLessThan(boiling.lowC)
+  for (const value of pKa?.values ?? []) expect(value > -11 && value < 50).toBe(true)
+  if (logP) expect(Math.abs(logP.value)).toBeLessThan(12)
+  expect(wasteStreams).toContain(waste)
+  for (const value of [density, melting, boiling, pKa, logP, antoine, hazards, record.incompatible, ...(record.solubility ?? [])])
+    if (value) expect(value.source.length).toBeGreaterThan(20)
+})
+
+test.each(each)('%s: hazard codes exist and agree with signal word and pictograms', (_id, { hazards }) => {
+  if (!hazards) return
+  for (const code of hazards.statements) expect(hazardStatements[code]).toBeDefined()
+  for (const pictogram of hazards.pictograms) expect(pictogram).toMatch(/^GHS0[1-9]$/)
+  const has = (pattern: RegExp) => hazards.statements.some((code) => pattern.test(code))
+  expect(has(/^H22[45]$/)).toBe(has(/^H22[45]$/) && hazards.pictograms.includes('GHS02'))
+  expect(has(/^H(300|301|310|311|330|331)$/)).toBe(hazards.pictograms.includes('GHS06'))
+  expect(has(/^H(290|314|318)$/)).toBe(hazards.pictograms.includes('GHS05'))
+  expect(has(/^H27[12]$/)).toBe(hazards.pictograms.includes('GHS03'))
+  if (has(/^H(314|318|224|225|300|301|310|311|330|331|340|350|360|370|372|260)/)) expect(hazards.signal).toBe('danger')
+})
+
+const withAntoine = substanceRecords.filter(({ antoine, boiling }) => antoine && boiling)
+test.each(withAntoine.map((record) => [record.id, record] as const))(
+  '%s: the Antoine constants give the listed boiling point within 1 K',
+  (_id, { antoine, boiling }) => {
+    expect(Math.abs(boilingPointC(antoine!) - boiling!.lowC)).toBeLessThan(1)
+    expect(antoine!.fromC).toBeLessThan(antoine!.toC)
+  },
+)
+
+test('Antoine, worked by hand: toluene at 110.6 °C has 760 mmHg, and both directions agree', () => {
+  const { antoine } = substanceRecords.find(({ id }) => id === 'toluene')!
+  // 6.95464 − 1344.80/(219.48 + 110.6) = 2.88045; 10^2.88045 = 759.4
+  expect(vapourPressureMmHg(antoine!, 110.6)).toBeCloseTo(759.4, 0)
+  fc.assert(
+    fc.property(fc.double({ min: 10, max: 1500, noNaN: true }), (mmHg) => {
+      expect(vapourPressureMmHg(antoine!, boilingPointC(antoine!, mmHg))).toBeCloseTo(mmHg, 6)
+    }),
+  )
+})
+
+describe('statements', () => {
+  test('every precaution has a text', () => {
+    for (const code of precautionsFor(Object.keys(hazardStatements))) expect(precautionaryStatements[code]).toBeDefined()
+  })
+  test('a flammable, eye-irritant liquid: away from flames, goggles, rinse', () =>
+    expect(precautionsFor(['H225', 'H319'])).toEqual(['P210', 'P233', 'P280', 'P305+P351+P338']))
+  test('code and text are printed together, an unknown code is an error', () => {
+    expect(statementText('H225')).toBe('H225 Highly flammable liquid and vapour')
+    expect(() => statementText('H999')).toThrow('H999')
+  })
+  test('the gravest statement gives the caution', () => {
+    expect(cautionOf(['H226', 'H314'])).toMatch(/^Burns skin/)
+    expect(cautionOf(['H351'])).toMatch(/Suspected/)
+    expect(cautionOf(['H361d'])).toMatch(/Suspected/)
+    expect(cautionOf(['EUH066'])).toBeUndefined()
+  })
+  test('a plan gets its own copy with full texts', () => {
+    const copy = forPlan(substanceRecords.find(({ id }) => id === 'ethyl-acetate')!)
+    expect(copy.hazards!.statements).toContain('H225 Highly flammable liquid and vapour')
+    expect(copy).toMatchObject({ systematicName: 'ethyl ethanoate', density: { gPerML: 0.9, atC: 20 } })
+  })
+})
+
+describe('search', () => {
+  const index = substanceIndex(substanceRecords)
+  const first = (text: string) => searchSubstances(index, text)[0]?.id
+
+  test.each([
+    ['aniline', 'aniline'],
+    ['ethyl ethanoate', 'ethyl-acetate'],
+    ['EtOH-like nothing', undefined],
+    ['isoamyl alc', 'isopentyl-alcohol'],
+    ['sulphuric', 'sulfuric-acid'],
+    ['CuSO4.5H2O', 'copper-sulfate-pentahydrate'],
+    ['c4h8o2', 'ethyl-acetate'],
+    ['thf', 'tetrahydrofuran'],
+    ['N N dimethylanil', 'n-n-dimethylaniline'],
+    ['', undefined],
+  ])('%j finds %s first', (text, id) => {
+    if (text === 'c4h8o2') expect(searchSubstances(index, text).map((record) => record.id)).toContain(id)
+    else expect(first(text)).toBe(id)
+  })
+
+  test('every record is found by each of its names and its formula', () => {
+    for (const record of substanceRecords)
+      for (const text of [record.name, ...(record.synonyms ?? []), record.formula])
+        expect(searchSubstances(index, text, 40)).toContain(record)
+  })
+
+  test('over 5,000 substances the answer is the same, and complete', () => {
+    const many: SubstanceRecord[] = Array.from({ length: 5000 }, (_, at) => ({
+      id: `s${at}`,
+      name: `substance ${at}-yl benzene`,
+      formula: `C${1 + (at % 40)}H${2 + (at % 60)}`,
+    }))
+    const large = substanceIndex([...many, ...substanceRecords])
+    expect(searchSubstances(large, 'benzilic')[0]!.id).toBe('benzilic-acid')
+    expect(searchSubstances(large, 'substance 4321')[0]!.name).toBe('substance 4321-yl benzene')
+  })
+})
