@@ -19,6 +19,8 @@ export interface Plan {
   mainProduct: string
   /** What a careful group gets, as fractions of the theoretical yield. */
   expectedYield: { low: number; high: number }
+  /** Where the reaction stops at an equilibrium: its constant in moles, K = [C][D]/([A][B]). */
+  equilibrium?: { constant: number; source: string }
   /** What stands above and below the arrow of the scheme. */
   conditions: { above: string; below: string }
   safety: { wear: string[]; atHand: string[]; ownWords: string }
@@ -78,6 +80,12 @@ export interface Line {
 /** How a mass may be taken: taring the container, or container with contents minus container. */
 export type WeighingMethod = 'tare' | 'difference'
 
+/** The vessel that an assembly is built around. */
+export interface Vessel {
+  kind: 'round-bottom' | 'separating funnel' | 'conical' | 'vial'
+  sizeML: number
+}
+
 interface StepBase {
   id: string
   /** A few words for the thread of steps. */
@@ -97,7 +105,7 @@ interface StepBase {
 /** One step of the procedure; the kind decides which readings are due and when the step is over. */
 export type Step =
   | (StepBase & { kind: 'safety' })
-  | (StepBase & { kind: 'assemble'; checks: string[] })
+  | (StepBase & { kind: 'assemble'; checks: string[]; vessel?: Vessel })
   | (StepBase & {
       kind: 'charge'
       line: string

@@ -61,6 +61,11 @@ function rankOf(names: readonly string[], formulas: readonly string[], wanted: s
 function inHillOrder(formula: string): string {
   const { atoms } = readFormula(formula)
   const first = atoms.C ? ['C', 'H'] : []
-  const symbols = [...first, ...Object.keys(atoms).filter((symbol) => !first.includes(symbol)).sort()]
+  const symbols = [
+    ...first,
+    ...Object.keys(atoms)
+      .filter((symbol) => !first.includes(symbol))
+      .sort(),
+  ]
   return symbols.map((symbol) => (atoms[symbol] ? `${symbol}${atoms[symbol] === 1 ? '' : atoms[symbol]}` : '')).join('')
 }

@@ -1,0 +1,189 @@
+import type { Reading } from '../quantity/readQuantity'
+import { operations, type Operation, type OperationKey } from './operations'
+import { isProduct, substanceOf, type Form, type Line, type Plan, type Role, type Step, type Substance } from './plan'
+
+/** An id that begins with a letter and that nothing else of the plan has. */
+export function freeId(wanted: string, taken: readonly string[]): string {
+  const plain = wanted
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+  const base = /^[a-z]/.test(plain) ? plain : `n-${plain}`
+  if (!taken.includes(base)) return base
+  for (let number = 2; ; number++) if (!taken.includes(`${base}-${number}`)) return `${base}-${number}`
+}
+
+/** A new preparation: one starting material and one product, one to one, and nothing else yet. */
+export function newPlan(title: string, start: Substance, product: Substance): Plan {
+  const empty: Plan = {
+    format: 'mozle-plan',
+    version: 1,
+    title,
+    aim: '',
+    substances: [],
+    lines: [],
+    reference: '',
+    mainProduct: '',
+    expectedYield: { low: 0.6, high: 0.85 },
+    conditions: { above: '', below: '' },
+    safety: {
+      wear: ['Goggles, all the time', 'Lab coat, closed', 'Gloves that stand up to what is handled'],
+      atHand: [],
+      ownWords: '',
+    },
+    steps: [operations.safety.make({ id: 'safety', title: 'Safety read' })],
+    answers: [],
+  }
+  const withStart = addLine(empty, start, 'reactant')
+  const withBoth = addLine(withStart, product, 'product')
+  return { ...withBoth, reference: withBoth.lines[0]!.id, mainProduct: withBoth.lines[1]!.id }
+}
+
+/** How a substance usually comes out of its bottle: a solid by mass, a liquid with a density by volume. */
+export function usualForm({ density, melting, boiling }: Substance): Form {
+  const liquid = density !== undefined && (melting ? melting.lowC < 25 : boiling !== undefined)
+  return { kind: liquid ? 'neat' : 'solid', purity: 1 }
+}
+
+/** Whether a line of that role stands in the equation. */
+const inEquation = (role: Role) => role === 'reactant' || role === 'product' || role === 'by-product'
+
+/**
+ * The plan with a line for the substance. Lines stand in the order of the work: what goes in, then what comes out.
+ * A further reactant begins at 1.00 to the reference.
+ */
+export function addLine(plan: Plan, substance: Substance, role: Role): Plan {
+  const known = plan.substances.find(
+    ({ id, formula, name }) => id === substance.id || (formula === substance.formula && name === substance.name),
+  )
+  const own = known ?? {
+    ...substance,
+    id: freeId(
+      substance.id,
+      plan.substances.map(({ id }) => id),
+    ),
+  }
+  const line: Line = {
+    id: freeId(
+      own.id,
+      plan.lines.map(({ id }) => id),
+    ),
+    substance: own.id,
+    role,
+    coefficient: inEquation(role) ? 1 : null,
+    form: usualForm(own),
+    anchor: role === 'reactant' && plan.lines.length > 0 ? { of: 'ratio', ratio: 1, decimals: 2 } : null,
+  }
+  const at = isProduct(line) ? plan.lines.length : plan.lines.findLastIndex((other) => !isProduct(other)) + 1
+  return {
+    ...plan,
+    substances: known ? plan.substances : [...plan.substances, own],
+    lines: [...plan.lines.slice(0, at), line, ...plan.lines.slice(at)],
+  }
+}
+
+/** Steps that name the line, in their fields or in their words. */
+export function stepsThatUse(plan: Plan, line: string): Step[] {
+  return plan.steps.filter(
+    (step) =>
+      (step.kind === 'charge' && step.line === line) ||
+      (step.kind === 'crystallise' && step.solvent === line) ||
+      step.text.includes(`{${line}}`),
+  )
+}
+
+/** The plan without a line; refused while ratios count from it, it is the main product, or a step uses it. */
+export function removeLine(plan: Plan, id: string): Reading<Plan> {
+  const line = plan.lines.find((candidate) => candidate.id === id)
+  if (!line) return { ok: false, problem: 'This line is no longer in the table.' }
+  const { name } = substanceOf(plan, line)
+  if (plan.reference === id)
+    return { ok: false, problem: `Ratios count from ${name}. Let them count from another line first, then remove it.` }
+  if (plan.mainProduct === id) return { ok: false, problem: `${name} is the main product: the yield is counted for it.` }
+  const using = stepsThatUse(plan, id)
+  if (using.length > 0)
+    return { ok: false, problem: `The step “${using[0]!.title}” uses ${name}. Change or remove that step first.` }
+  const lines = plan.lines.filter((other) => other.id !== id)
+  return {
+    ok: true,
+    value: { ...plan, lines, substances: plan.substances.filter((own) => lines.some(({ substance }) => substance === own.id)) },
+  }
+}
+
+function moved<T extends { id: string }>(list: readonly T[], id: string, to: number): T[] {
+  const from = list.findIndex((item) => item.id === id)
+  const rest = list.filter((item) => item.id !== id)
+  const at = Math.max(0, Math.min(rest.length, to))
+  return from < 0 ? [...list] : [...rest.slice(0, at), list[from]!, ...rest.slice(at)]
+}
+
+/** The plan with the line at another place in the table, counted from 0. */
+export function moveLine(plan: Plan, id: string, to: number): Plan {
+  return { ...plan, lines: moved(plan.lines, id, to) }
+}
+
+/** What can be said about a line beside its figures. */
+export type LinePart = Partial<Pick<Line, 'role' | 'form' | 'device' | 'fixed' | 'note'>>
+
+/**
+ * The plan with another role, bottle, device or note of a line. A role outside the equation has no coefficient; a product has no anchor of its own.
+ * Refused where the reference would leave the reactants or the main product the products.
+ */
+export function changeLine(plan: Plan, id: string, part: LinePart): Reading<Plan> {
+  const line = plan.lines.find((candidate) => candidate.id === id)
+  if (!line) return { ok: false, problem: 'This line is no longer in the table.' }
+  const next: Line = { ...line, ...part }
+  if (part.role && part.role !== line.role) {
+    if (plan.reference === id && part.role !== 'reactant')
+      return {
+        ok: false,
+        problem: 'Ratios count from this line, so it stays a reactant. Let them count from another line first.',
+      }
+    if (plan.mainProduct === id && part.role !== 'product')
+      return { ok: false, problem: 'The yield is counted for this line, so it stays the product.' }
+    next.coefficient = inEquation(part.role) ? (line.coefficient ?? 1) : null
+    if (isProduct(next)) next.anchor = null
+  }
+  if (part.form?.kind === 'solution' && next.anchor?.of === 'mass') next.anchor = null
+  for (const key of ['note', 'device', 'fixed'] as const) if (!next[key]) delete next[key]
+  return { ok: true, value: { ...plan, lines: plan.lines.map((other) => (other.id === id ? next : other)) } }
+}
+
+/** The plan with a step of that operation after the one named, or at the end. */
+export function addStep(plan: Plan, key: OperationKey, after?: string): { plan: Plan; id: string } {
+  const operation: Operation = operations[key]
+  const id = freeId(
+    key,
+    plan.steps.map((step) => step.id),
+  )
+  const title = operation.name.charAt(0).toUpperCase() + operation.name.slice(1)
+  const made = operation.make({ id, title }, plan)
+  const step: Step = operation.danger && !made.caution ? { ...made, caution: operation.danger } : made
+  const found = plan.steps.findIndex((other) => other.id === after)
+  const at = found < 0 ? plan.steps.length : found + 1
+  return { plan: { ...plan, steps: [...plan.steps.slice(0, at), step, ...plan.steps.slice(at)] }, id }
+}
+
+/** The plan without a step. */
+export function removeStep(plan: Plan, id: string): Plan {
+  return { ...plan, steps: plan.steps.filter((step) => step.id !== id) }
+}
+
+/** The plan with the step at another place, counted from 0. */
+export function moveStep(plan: Plan, id: string, to: number): Plan {
+  return { ...plan, steps: moved(plan.steps, id, to) }
+}
+
+/** The plan with some fields of a step changed; fields that became empty and may be absent are left out. */
+export function changeStep(plan: Plan, id: string, part: Readonly<Record<string, unknown>>): Plan {
+  const optional = ['until', 'caution', 'witness']
+  return {
+    ...plan,
+    steps: plan.steps.map((step) => {
+      if (step.id !== id) return step
+      const next = { ...step, ...part } as Record<string, unknown>
+      for (const key of optional) if (!next[key]) delete next[key]
+      return next as unknown as Step
+    }),
+  }
+}

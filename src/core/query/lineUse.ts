@@ -1,0 +1,45 @@
+import { stepsThatUse } from '../plan/editPlan'
+import { isProduct } from '../plan/plan'
+import type { Query, QueryRule } from './query'
+
+/** A line that no step uses or two steps charge, and a step that names a line that is not in the table. */
+export const lineUse: QueryRule = (plan, table) => {
+  const written = plan.steps.some(({ kind }) => kind !== 'safety')
+  if (!written) return []
+  const ids = new Set(plan.lines.map(({ id }) => id))
+  const lines = table.lines
+    .filter(({ line }) => !isProduct(line))
+    .flatMap(({ line, substance }): Query[] => {
+      const charging = plan.steps.filter((step) => step.kind === 'charge' && step.line === line.id)
+      if (stepsThatUse(plan, line.id).length === 0)
+        return [
+          {
+            id: `unused-${line.id}`,
+            about: line.id,
+            title: `No step uses ${substance.name}`,
+            evidence: `It stands in the table, and nobody is told to add it. Charge it in a step, or write {${line.id}} in a step’s words.`,
+          },
+        ]
+      return charging.length > 1
+        ? [
+            {
+              id: `twice-${line.id}`,
+              about: charging[1]!.id,
+              title: `${substance.name} is charged twice`,
+              evidence: `“${charging[0]!.title}” and “${charging[1]!.title}” both charge the whole line.`,
+            },
+          ]
+        : []
+    })
+  const steps = plan.steps.flatMap((step) =>
+    [...step.text.matchAll(/\{([\w-]+)\}/g)]
+      .filter(([, id]) => !ids.has(id!))
+      .map(([, id]) => ({
+        id: `unknown-line-${step.id}-${id}`,
+        about: step.id,
+        title: 'A step names a line that is not there',
+        evidence: `“${step.title}” says {${id}}. The lines are ${[...ids].join(', ')}.`,
+      })),
+  )
+  return [...lines, ...steps]
+}

@@ -1,0 +1,32 @@
+import { contentsML, fillRule, fittingSize } from '../operation/vessel'
+import { changeStep } from '../plan/editPlan'
+import { writeNumber } from '../quantity/write'
+import type { QueryRule } from './query'
+
+/** A vessel that is too full or too empty with everything in; offers the standard size that fits. */
+export const vesselFill: QueryRule = (plan, table) =>
+  plan.steps.flatMap((step) => {
+    if (step.kind !== 'assemble' || !step.vessel) return []
+    const { kind, sizeML } = step.vessel
+    const volume = contentsML(plan, table, step.id)
+    const { least, most } = fillRule[kind]
+    const share = volume / sizeML
+    if (volume === 0 || (share <= most && share >= least)) return []
+    const fitting = fittingSize(kind, volume)
+    return [
+      {
+        id: `vessel-${step.id}`,
+        about: step.id,
+        title: share > most ? 'The vessel is too full' : 'The vessel is too large',
+        evidence: `About ${writeNumber(volume, 0)} mL in a ${sizeML} mL ${kind}: ${writeNumber(100 * share, 0)} % full; it should be ${least > 0 ? `between ${writeNumber(100 * least, 0)} and ` : 'at most '}${writeNumber(100 * most, 0)} %.${fitting === null ? ' No standard size fits: divide the batch.' : ''}`,
+        ...(fitting === null
+          ? {}
+          : {
+              remedy: {
+                label: `Take ${fitting} mL`,
+                apply: (current) => changeStep(current, step.id, { vessel: { kind, sizeML: fitting } }),
+              },
+            }),
+      },
+    ]
+  })

@@ -1,0 +1,83 @@
+import fc from 'fast-check'
+import { acetanilide, benzoin } from '@/test-support/plans'
+import { newPlan } from '../plan/editPlan'
+import { equilibriumCeiling } from './equilibrium'
+import { greenFigures } from './greenFigures'
+import { reactionTable, theoreticalYield } from './reactionTable'
+import { scaleFactor, type ScaleWay } from './scaleWays'
+import { scalePlan } from './scalePlan'
+
+describe('equilibrium ceiling', () => {
+  test.each([
+    [4, 1, 2 / 3],
+    // 3x² − 44x + 40 = 0: x = (44 − √(1936 − 480))/6
+    [4, 10, 0.97374],
+    [1, 1, 0.5],
+    [4, 0.1, 0.97374],
+  ])('K = %d at 1 : %d gives %d', (constant, ratio, ceiling) =>
+    expect(equilibriumCeiling(constant, ratio)).toBeCloseTo(ceiling, 5),
+  )
+
+  test('it solves its own equation, grows with excess and never passes one', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.01, max: 100, noNaN: true }), fc.double({ min: 1, max: 50, noNaN: true }), (k, r) => {
+        const x = equilibriumCeiling(k, r)
+        expect((x * x) / ((1 - x) * (r - x)) / k).toBeCloseTo(1, 3)
+        expect(x).toBeLessThan(1)
+        expect(equilibriumCeiling(k, r * 1.5)).toBeGreaterThan(x)
+      }),
+    )
+  })
+
+  test('nothing but positive numbers', () => expect(() => equilibriumCeiling(0, 1)).toThrow(RangeError))
+})
+
+describe('green figures', () => {
+  test('acetanilide, by hand: 135.166 ÷ (93.129 + 102.089) = 69.24 %', () => {
+    const green = greenFigures(acetanilide, reactionTable(acetanilide))!
+    expect(green.atomEconomy).toBeCloseTo(0.69238, 4)
+    // 4.088 + 5.41 + 5.245 + 0.10 + 80 × 0.998 + 98 × 0.998 g over the middle of the expected yield
+    const expected = (5.873928 * (acetanilide.expectedYield.low + acetanilide.expectedYield.high)) / 2
+    expect(green.massIntensity! * expected).toBeGreaterThan(190)
+    expect(green.eFactor).toBeCloseTo(green.massIntensity! - 1, 9)
+  })
+
+  test('an addition wastes no atom: two benzaldehydes to one benzoin', () => {
+    expect(greenFigures(benzoin, reactionTable(benzoin))!.atomEconomy).toBeCloseTo(1, 9)
+  })
+
+  test('without amounts only the equation speaks', () => {
+    const bare = newPlan('x', acetanilide.substances[0]!, acetanilide.substances[1]!)
+    expect(greenFigures(bare, reactionTable(bare))).toMatchObject({ massIntensity: null, eFactor: null })
+  })
+})
+
+describe('ways to say the scale', () => {
+  const table = reactionTable(acetanilide)
+  const quantity = (value: number, unit: 'g' | 'mL' | 'mmol') => ({ value, unit, decimals: 2 })
+
+  test.each<[string, ScaleWay, number]>([
+    ['a factor', { by: 'factor', factor: 0.8 }, 0.8],
+    ['2.00 mL of aniline', { by: 'limiting', of: 'volume', quantity: quantity(2, 'mL') }, 0.5],
+    // 10 g ÷ 0.75 ÷ 5.873928 g
+    ['10 g at 75 %', { by: 'product', quantity: quantity(10, 'g'), yield: 0.75 }, 2.26993],
+    // 100 mL for 16 groups is 6.25 mL each, planned 4.00
+    [
+      '100 mL bottle, 16 groups',
+      { by: 'bottle', line: 'aniline', of: 'volume', quantity: quantity(100, 'mL'), groups: 16 },
+      1.5625,
+    ],
+  ])('%s', (_words, way, factor) => expect(scaleFactor(acetanilide, table, way)).toBeCloseTo(factor, 4))
+
+  test('the plan scaled so gives what was wanted', () => {
+    const factor = scaleFactor(acetanilide, table, { by: 'product', quantity: quantity(10, 'g'), yield: 0.75 })!
+    const scaled = scalePlan(acetanilide, factor)
+    expect(theoreticalYield(scaled, reactionTable(scaled))!.value * 0.75).toBeCloseTo(10, 6)
+  })
+
+  test('without a yield there is no factor', () => {
+    const bare = newPlan('x', acetanilide.substances[0]!, acetanilide.substances[1]!)
+    const way: ScaleWay = { by: 'product', quantity: quantity(1, 'g'), yield: 0.5 }
+    expect(scaleFactor(bare, reactionTable(bare), way)).toBeNull()
+  })
+})
