@@ -172,3 +172,42 @@ export async function publish(id: string, version: number, user: string, now = n
     return { id, number: revision.number, version, savedAt: revision.savedAt.toISOString() }
   })
 }
+
+/** Starts a preparation of a course with its first draft. @returns its id */
+export async function startPreparation(
+  course: string,
+  document: unknown,
+  user: string,
+  now = new Date(),
+): Promise<{ id: string }> {
+  const plan = checkPlan(document)
+  return database().transaction(async (transaction) => {
+    const preparation = await Preparation.create({ id: ulid(), course, title: plan.title }, { transaction })
+    await Revision.create(
+      {
+        id: ulid(),
+        preparation: preparation.id,
+        number: 1,
+        state: 'draft',
+        plan: writePlanFile(plan),
+        version: 1,
+        savedAt: now,
+        savedBy: user,
+      },
+      { transaction },
+    )
+    return { id: preparation.id }
+  })
+}
+
+/** The plan file of a revision, byte for byte; a draft only for those who write it. @throws Refusal 404 */
+export async function planTextOf(revision: string, draftsToo: boolean): Promise<{ title: string; number: number; text: string }> {
+  const { number, plan, state } = await revisionOf(revision)
+  if (state === 'draft' && !draftsToo) throw new Refusal(404, 'There is no such revision to read.')
+  return { title: (JSON.parse(plan) as Plan).title, number, text: plan }
+}
+
+/** A title as the name of a file. */
+export function fileName(title: string): string {
+  return title.replace(/[^\w-]+/g, '-').toLowerCase()
+}

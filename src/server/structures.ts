@@ -17,7 +17,7 @@ export function structuresOf(plan: Plan): Record<string, string> {
  * A structure drawn from SMILES in the page's own inks. Style elements and event targets of the generator are taken out: the content
  * security policy refuses the first, and nothing uses the second.
  */
-function drawStructure(smiles: string, name: string): string | null {
+export function drawStructure(smiles: string, name: string): string | null {
   const before = kept.get(smiles)
   if (before !== undefined) return before
   let svg: string | null = null

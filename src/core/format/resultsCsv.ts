@@ -1,7 +1,7 @@
-import Papa from 'papaparse'
 import type { Figure } from '../quantity/figure'
 import type { RunResults } from '../result/runResults'
 import type { RunState } from '../run/foldRun'
+import { spreadsheetCsv } from './spreadsheetCsv'
 
 export interface CsvRow {
   bench: number
@@ -61,5 +61,5 @@ export function resultsCsv(rows: readonly CsvRow[]): string {
     results.judgement.words,
     results.judgement.evidence,
   ])
-  return `\ufeff${Papa.unparse({ fields, data }, { escapeFormulae: true, newline: '\r\n' })}\r\n`
+  return spreadsheetCsv(fields, data)
 }

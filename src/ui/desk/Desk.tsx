@@ -3,7 +3,8 @@
 import Link from 'next/link'
 import { useEffect, useMemo, useState } from 'react'
 import { Button, Modal } from 'react-bootstrap'
-import type { Plan } from '@/core/plan/plan'
+import { addLine } from '@/core/plan/editPlan'
+import type { Plan, Role } from '@/core/plan/plan'
 import { queriesOf } from '@/core/query/queries'
 import { editCoefficient, editLine, type Column } from '@/core/reaction/editLine'
 import { reactionTable } from '@/core/reaction/reactionTable'
@@ -12,14 +13,21 @@ import { State } from '../figures/State'
 import { Margin, type MarginNote } from '../page/Margin'
 import { WorkingNote } from '../page/WorkingNote'
 import { clockTime, longDay } from '../time'
+import { GreenLine } from './GreenLine'
+import { LineEditor } from './LineEditor'
+import { OwnSubstance } from './OwnSubstance'
+import { PlanWords } from './PlanWords'
 import { ProcedureStrip } from './ProcedureStrip'
 import { QueryNote } from './QueryNote'
 import { columns, ReactionTableView, type CellPlace } from './ReactionTableView'
+import { ScaleDialog } from './ScaleDialog'
 import { Scheme } from './Scheme'
+import { SubstancePicker, type FoundSubstance } from './SubstancePicker'
 import type { Base, Saving } from './draftKeeper'
 import { useDraft } from './useDraft'
 
 export interface DeskProps {
+  course: string
   preparation: string
   opened: { base: Base; plan: Plan }
   history: { number: number; state: Base['state']; at: string }[]
@@ -35,12 +43,18 @@ type Texts = Record<string, { text: string; problem?: string }>
 const keyOf = ({ line, column }: CellPlace) => `${line} ${column}`
 
 /** One preparation on the Desk: scheme, reaction table and procedure on the page; workings, queries and cautions in the margin. */
-export function Desk({ preparation, opened, history, drawings, mayWrite, older, zone }: DeskProps) {
+export function Desk({ course, preparation, opened, history, drawings, mayWrite, older, zone }: DeskProps) {
   const draft = useDraft(preparation, opened)
   const { plan, base, past, future, saving } = draft
   const readOnly = !mayWrite || older
   const [texts, setTexts] = useState<Texts>({})
   const [focus, setFocus] = useState<CellPlace | null>(null)
+  const [openLine, setOpenLine] = useState<string>()
+  const [role, setRole] = useState<Role>('reactant')
+  const [own, setOwn] = useState<string>()
+  const [scaling, setScaling] = useState(false)
+  const [words, setWords] = useState(false)
+  const [drawn, setDrawn] = useState(drawings)
   const [publishing, setPublishing] = useState<{ problem?: string } | null>(null)
 
   // While a figure is being typed the table already follows it, but it is written down only on Enter or on leaving the cell.
@@ -69,6 +83,16 @@ export function Desk({ preparation, opened, history, drawings, mayWrite, older, 
       without(place)
       draft.change(read.value, `${place.column} of ${nameOf(place.line)}`)
     } else setTexts((all) => ({ ...all, [keyOf(place)]: { text: kept.text, problem: read.problem } }))
+  }
+
+  const addSubstance = ({ substance, drawing }: FoundSubstance) => {
+    const next = addLine(plan, substance, role)
+    const line = next.lines.find(({ id }) => !plan.lines.some((other) => other.id === id))!
+    if (drawing) setDrawn((all) => ({ ...all, [line.substance]: drawing }))
+    draft.change(next, `${substance.name} added`)
+    setOwn(undefined)
+    if (role === 'solvent' || role === 'work-up' || line.anchor === null) focusCell(line.id, line.form.kind === 'solid' ? 0 : 1)
+    else focusCell(line.id, 3)
   }
 
   const { travel } = draft
@@ -198,7 +222,15 @@ export function Desk({ preparation, opened, history, drawings, mayWrite, older, 
             </div>
           )}
         </div>
-        <p className="aim quiet">{plan.aim}</p>
+        <p className="aim quiet">
+          {plan.aim}{' '}
+          {!readOnly && (
+            <button type="button" className="opens" aria-expanded={words} onClick={() => setWords(!words)}>
+              {plan.aim === '' ? 'Write aim and conditions' : 'Change the words'}
+            </button>
+          )}
+        </p>
+        {words && !readOnly && <PlanWords plan={plan} onChange={draft.change} />}
         {saving.state === 'conflict' && (
           <div className="conflict" role="alert">
             <State level="doubt">
@@ -215,7 +247,7 @@ export function Desk({ preparation, opened, history, drawings, mayWrite, older, 
         )}
         <Scheme
           plan={shown}
-          drawings={drawings}
+          drawings={drawn}
           readOnly={readOnly}
           onCoefficient={(line, text) => {
             const read = editCoefficient(plan, line, text)
@@ -234,11 +266,48 @@ export function Desk({ preparation, opened, history, drawings, mayWrite, older, 
           onCommit={commit}
           onRestore={without}
           onWorking={() => document.querySelector<HTMLElement>('.working')?.focus()}
+          openLine={readOnly ? undefined : openLine}
+          onOpen={(line) => setOpenLine(openLine === line ? undefined : line)}
+          editor={({ line, substance }) => <LineEditor plan={plan} line={line} name={substance.name} onChange={draft.change} />}
         />
-        <ProcedureStrip plan={shown} table={table} />
+        {!readOnly && (
+          <div className="add-line no-print">
+            <SubstancePicker course={course} label="Add a substance: name or formula" onPick={addSubstance} onOwn={setOwn} />
+            <label>
+              as{' '}
+              <select
+                className="form-select form-select-sm"
+                aria-label="Part of the substance that is added"
+                value={role}
+                onChange={(event) => setRole(event.currentTarget.value as Role)}
+              >
+                {(['reactant', 'reagent', 'catalyst', 'solvent', 'work-up', 'product', 'by-product'] as const).map((each) => (
+                  <option key={each}>{each}</option>
+                ))}
+              </select>
+            </label>
+            <Button variant="quiet" size="sm" onClick={() => setScaling(true)}>
+              Scale the plan
+            </Button>
+          </div>
+        )}
+        <GreenLine plan={shown} table={table} revision={base.id} />
+        <ProcedureStrip plan={shown} table={table} onChange={readOnly ? undefined : draft.change} />
         <History history={history} preparation={preparation} zone={zone} current={base.number} />
       </main>
       <Margin notes={notes} label="Margin: workings, queries and cautions" />
+      {own !== undefined && <OwnSubstance course={course} name={own} onClose={() => setOwn(undefined)} onTake={addSubstance} />}
+      {scaling && (
+        <ScaleDialog
+          plan={plan}
+          table={reactionTable(plan)}
+          onClose={() => setScaling(false)}
+          onScale={(scaled, label) => {
+            draft.change(scaled, label)
+            setScaling(false)
+          }}
+        />
+      )}
       <Modal show={publishing !== null} onHide={() => setPublishing(null)} centered aria-labelledby="publish-title">
         <Modal.Header closeButton>
           <Modal.Title as="h2" id="publish-title">
@@ -272,6 +341,16 @@ export function Desk({ preparation, opened, history, drawings, mayWrite, older, 
         </Modal.Footer>
       </Modal>
     </div>
+  )
+}
+
+/** Puts the cursor into a figure of a line as soon as the line stands in the table. */
+function focusCell(line: string, column: number): void {
+  requestAnimationFrame(() =>
+    document
+      .querySelector(`.reaction [data-about="${CSS.escape(line)}"]`)
+      ?.querySelector<HTMLElement>(`[data-cell$=" ${column}"]`)
+      ?.focus(),
   )
 }
 

@@ -1,10 +1,31 @@
+'use client'
+
+import { useState } from 'react'
 import { timeline, writeMinutes } from '@/core/plan/duration'
+import { addStep, moveStep } from '@/core/plan/editPlan'
+import { operationOf, operations, type OperationKey } from '@/core/plan/operations'
 import type { Plan } from '@/core/plan/plan'
 import { stepText } from '@/core/plan/stepText'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
+import { AddStep } from './AddStep'
+import { StepEditor } from './StepEditor'
+
+interface Props {
+  plan: Plan
+  table: ReactionTable
+  /** Absent where the procedure is only read. */
+  onChange?: ((plan: Plan, label: string) => void) | undefined
+}
 
 /** The procedure as a strip of steps with a time gutter: solid while hands are busy, hatched while waiting. Amounts follow the table. */
-export function ProcedureStrip({ plan, table }: { plan: Plan; table: ReactionTable }) {
+export function ProcedureStrip({ plan, table, onChange }: Props) {
+  const [open, setOpen] = useState<string>()
+  const [dragged, setDragged] = useState<string>()
+  const place = (id: string) => plan.steps.findIndex((step) => step.id === id)
+  const move = (id: string, to: number) => {
+    if (!onChange || to < 0 || to >= plan.steps.length || to === place(id)) return
+    onChange(moveStep(plan, id, to), `“${plan.steps[place(id)]!.title}” moved`)
+  }
   const { startMin, handsOnMin, waitMin } = timeline(plan)
   return (
     <section aria-label="Procedure">
@@ -18,12 +39,40 @@ export function ProcedureStrip({ plan, table }: { plan: Plan; table: ReactionTab
         {plan.steps.map((step) => {
           const start = startMin[step.id]!
           return (
-            <li key={step.id} data-about={step.id}>
+            <li
+              key={step.id}
+              data-about={step.id}
+              className={dragged === step.id ? 'dragged' : undefined}
+              draggable={onChange !== undefined && open !== step.id}
+              onDragStart={() => setDragged(step.id)}
+              onDragEnd={() => setDragged(undefined)}
+              onDragOver={(event) => dragged && event.preventDefault()}
+              onDrop={() => dragged && move(dragged, place(step.id))}
+            >
               <span className="t fig">
                 {Math.floor(start / 60)}:{String(Math.round(start % 60)).padStart(2, '0')}
               </span>
               <span className={`gutter${step.waitMin > step.handsOnMin ? ' wait' : ''}`} aria-hidden="true" />
-              <b>{step.title}</b>
+              {onChange ? (
+                <b>
+                  <button
+                    type="button"
+                    className="opens"
+                    aria-expanded={open === step.id}
+                    title="Open this step. Alt and an arrow move it."
+                    onClick={() => setOpen(open === step.id ? undefined : step.id)}
+                    onKeyDown={(event) => {
+                      if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
+                      event.preventDefault()
+                      move(step.id, place(step.id) + (event.key === 'ArrowUp' ? -1 : 1))
+                    }}
+                  >
+                    {step.title}
+                  </button>
+                </b>
+              ) : (
+                <b>{step.title}</b>
+              )}
               <span>
                 {stepText(step.text, table).map((piece, index) =>
                   piece.kind === 'text' ? (
@@ -38,10 +87,28 @@ export function ProcedureStrip({ plan, table }: { plan: Plan; table: ReactionTab
               <span className="until">
                 {[step.until, step.witness ? 'a demonstrator signs' : undefined].filter(Boolean).join('; ')}
               </span>
+              {onChange && open === step.id && <StepEditor plan={plan} step={step} onChange={onChange} />}
             </li>
           )
         })}
       </ol>
+      {onChange && (
+        <AddStep
+          onAdd={(operation) => {
+            const after = open ?? beforeTheEnd(plan, operation)
+            const added = addStep(plan, operation, after)
+            onChange(added.plan, `step “${operations[operation].name}” added`)
+            setOpen(added.id)
+          }}
+        />
+      )}
     </section>
   )
+}
+
+/** Nothing is added after the waste step but storing: a new step goes before it. */
+function beforeTheEnd(plan: Plan, operation: OperationKey): string | undefined {
+  const last = plan.steps.at(-1)
+  const atEnd = last && operationOf(last) === 'dispose' && operation !== 'store' && operation !== 'dispose'
+  return atEnd ? plan.steps.at(-2)?.id : undefined
 }

@@ -1,5 +1,6 @@
 'use client'
 
+import { Fragment, type ReactNode } from 'react'
 import { isProduct, isReactant, type Plan } from '@/core/plan/plan'
 import { writeFigure, writeNumber, writeRatio } from '@/core/quantity/write'
 import type { Column } from '@/core/reaction/editLine'
@@ -25,6 +26,10 @@ interface Props {
   onCommit: (place: CellPlace) => void
   onRestore: (place: CellPlace) => void
   onWorking: () => void
+  /** The line whose editor stands open under it. */
+  openLine: string | undefined
+  onOpen: (line: string) => void
+  editor: (line: ComputedLine) => ReactNode
 }
 
 /** What a cell shows: the typed figure as typed, a derived one with the figures it deserves. */
@@ -44,7 +49,8 @@ export function displayOf(line: ComputedLine, column: Column): CellDisplay | nul
 }
 
 /** The reaction table: the instrument of the Desk. */
-export function ReactionTableView({ plan, table, readOnly, texts, onFocus, onText, onCommit, onRestore, onWorking }: Props) {
+export function ReactionTableView(props: Props) {
+  const { plan, table, readOnly, texts, onFocus, onText, onCommit, onRestore, onWorking, openLine, onOpen, editor } = props
   const displays = table.lines.map((line) => columns.map((column) => displayOf(line, column)))
   const decimals = columns.map((_, at) =>
     Math.min(4, Math.max(0, ...displays.map((row) => row[at]?.number.split('.')[1]?.length ?? 0))),
@@ -78,51 +84,69 @@ export function ReactionTableView({ plan, table, readOnly, texts, onFocus, onTex
       </thead>
       <tbody>
         {table.lines.map((line, row) => (
-          <tr
-            key={line.line.id}
-            data-about={line.line.id}
-            className={[line.limiting ? 'limiting' : '', isProduct(line.line) ? 'product' : ''].join(' ').trim() || undefined}
-          >
-            <td className="nu">{line.line.coefficient ?? ''}</td>
-            <td className="substance">
-              <span className={isProduct(line.line) && line.line.id === plan.mainProduct ? 'main' : undefined}>
-                {line.substance.name}
-              </span>
-              <small>{describe(line)}</small>
-            </td>
-            {columns.map((column, at) => {
-              const place = { line: line.line.id, column }
-              const kept = texts[`${line.line.id} ${column}`]
-              return (
-                <td className="n" key={column}>
-                  <QuantityCell
-                    row={row}
-                    column={at}
-                    label={`${column} of ${line.substance.name}${line.line.note ? ` (${line.line.note})` : ''}`}
-                    display={displays[row]![at]!}
-                    columnDecimals={decimals[at]!}
-                    text={kept?.text}
-                    problem={kept?.problem}
-                    readOnly={readOnly}
-                    onFocus={() => onFocus(place)}
-                    onText={(text) => onText(place, text)}
-                    onCommit={() => onCommit(place)}
-                    onRestore={() => onRestore(place)}
-                    onWorking={onWorking}
-                  />
-                </td>
-              )
-            })}
-            <td className="bar">
-              <BarCell
-                plan={plan}
-                line={line}
-                table={table}
-                scale={scale}
-                onFocus={() => onFocus({ line: line.line.id, column: 'excess' })}
-              />
-            </td>
-          </tr>
+          <Fragment key={line.line.id}>
+            <tr
+              data-about={line.line.id}
+              className={[line.limiting ? 'limiting' : '', isProduct(line.line) ? 'product' : ''].join(' ').trim() || undefined}
+            >
+              <td className="nu">{line.line.coefficient ?? ''}</td>
+              <td className="substance">
+                <span className={isProduct(line.line) && line.line.id === plan.mainProduct ? 'main' : undefined}>
+                  {readOnly ? (
+                    line.substance.name
+                  ) : (
+                    <button
+                      type="button"
+                      className="opens"
+                      aria-expanded={openLine === line.line.id}
+                      title="Part, bottle, device, place"
+                      onClick={() => onOpen(line.line.id)}
+                    >
+                      {line.substance.name}
+                    </button>
+                  )}
+                </span>
+                <small>{describe(line)}</small>
+              </td>
+              {columns.map((column, at) => {
+                const place = { line: line.line.id, column }
+                const kept = texts[`${line.line.id} ${column}`]
+                return (
+                  <td className="n" key={column}>
+                    <QuantityCell
+                      row={row}
+                      column={at}
+                      label={`${column} of ${line.substance.name}${line.line.note ? ` (${line.line.note})` : ''}`}
+                      display={displays[row]![at]!}
+                      columnDecimals={decimals[at]!}
+                      text={kept?.text}
+                      problem={kept?.problem}
+                      readOnly={readOnly}
+                      onFocus={() => onFocus(place)}
+                      onText={(text) => onText(place, text)}
+                      onCommit={() => onCommit(place)}
+                      onRestore={() => onRestore(place)}
+                      onWorking={onWorking}
+                    />
+                  </td>
+                )
+              })}
+              <td className="bar">
+                <BarCell
+                  plan={plan}
+                  line={line}
+                  table={table}
+                  scale={scale}
+                  onFocus={() => onFocus({ line: line.line.id, column: 'excess' })}
+                />
+              </td>
+            </tr>
+            {openLine === line.line.id && (
+              <tr className="editor-row">
+                <td colSpan={columns.length + 3}>{editor(line)}</td>
+              </tr>
+            )}
+          </Fragment>
         ))}
       </tbody>
     </table>

@@ -25,6 +25,7 @@ export default async function DeskPage({ params, searchParams }: Props) {
     <Frame place="desk" who={actor.name} aside={course.title}>
       <Desk
         key={`${revisionId} ${number}`}
+        course={course.id}
         preparation={id}
         opened={{ plan, base: { id: revisionId, number, state, version, savedAt } }}
         history={history}

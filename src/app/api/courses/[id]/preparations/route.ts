@@ -1,0 +1,24 @@
+import { mixed, object, string } from 'yup'
+import type { Substance } from '@/core/plan/plan'
+import { newPlan } from '@/core/plan/editPlan'
+import { readPlanFile } from '@/core/format/planFile'
+import { startPreparation } from '@/server/preparations'
+import { personOf, route } from '@/server/route'
+
+export const POST = route(
+  {
+    need: 'plan.write',
+    subject: async ({ id }: { id: string }) => ({ course: id }),
+    body: object({
+      /** The text of a plan file; without one the preparation begins with a starting material and a product. */
+      file: string(),
+      title: string().trim().max(200),
+      start: mixed<Substance>(),
+      product: mixed<Substance>(),
+    }),
+  },
+  ({ params, body, actor }) => {
+    const plan = body.file === undefined ? newPlan(body.title || 'Untitled', body.start!, body.product!) : readPlanFile(body.file)
+    return startPreparation(params.id, plan, personOf(actor).id)
+  },
+)

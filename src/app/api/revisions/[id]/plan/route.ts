@@ -1,0 +1,17 @@
+import { fileName, planTextOf, subjectOfRevision } from '@/server/preparations'
+import { may } from '@/server/rights'
+import { route } from '@/server/route'
+
+export const GET = route(
+  { need: 'plan.read', subject: ({ id }: { id: string }) => subjectOfRevision(id) },
+  async ({ params, actor }) => {
+    const draftsToo = may(actor, 'plan.write', await subjectOfRevision(params.id))
+    const { title, number, text } = await planTextOf(params.id, draftsToo)
+    return new Response(text, {
+      headers: {
+        'content-type': 'application/json; charset=utf-8',
+        'content-disposition': `attachment; filename="${fileName(title)}-${number}.mozle.json"`,
+      },
+    })
+  },
+)

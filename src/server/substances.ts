@@ -1,0 +1,115 @@
+import { Molecule } from 'openchemlib'
+import type { Substance } from '@/core/plan/plan'
+import { molarMass } from '@/core/substance/molarMass'
+import type { SubstanceRecord } from '@/core/substance/record'
+import { FormulaError, readFormula } from '@/core/substance/readFormula'
+import { searchSubstances, substanceIndex } from '@/core/substance/search'
+import { forPlan, substanceRecords } from '@/reference/records'
+import { Refusal } from './refusal'
+import { drawStructure } from './structures'
+
+const index = substanceIndex(substanceRecords)
+
+/** A substance as a search answers it: what a plan takes, and its picture. */
+export interface FoundSubstance {
+  substance: Substance
+  synonyms: string[]
+  molarMass: number
+  drawing: string | null
+}
+
+/** Records found by any name or formula, best first. */
+export function findSubstances(text: string, most?: number): FoundSubstance[] {
+  return searchSubstances(index, text, most).map(found)
+}
+
+/** The record of that id, or undefined. */
+export function substanceRecord(id: string): SubstanceRecord | undefined {
+  return substanceRecords.find((record) => record.id === id)
+}
+
+function found(record: SubstanceRecord): FoundSubstance {
+  return {
+    substance: forPlan(record),
+    synonyms: record.synonyms ?? [],
+    molarMass: molarMass(record.formula),
+    drawing: record.smiles ? drawStructure(record.smiles, record.name) : null,
+  }
+}
+
+export interface WrittenSubstance {
+  name: string
+  formula?: string | undefined
+  /** SMILES, or the text of a molfile or of the first entry of an SDF. */
+  structure?: string | undefined
+}
+
+/**
+ * A substance of one's own: name with a formula, a structure, or both, which must then agree. `same` is the record with the same structure
+ * under another name, where there is one. @throws Refusal 400 with what is wrong and what would be right
+ */
+export function readSubstance({
+  name,
+  formula = '',
+  structure = '',
+}: WrittenSubstance): FoundSubstance & { same: string | null } {
+  if (name.trim() === '') throw new Refusal(400, 'Give the substance a name.', { field: 'name' })
+  const typed = formula.trim()
+  if (typed === '' && structure.trim() === '')
+    throw new Refusal(400, 'Give a formula such as C7H8O, or a structure as SMILES or molfile.', { field: 'formula' })
+  if (typed !== '') checkFormula(typed)
+  const molecule = structure.trim() === '' ? null : readStructure(structure)
+  const drawn = molecule?.getMolecularFormula().formula
+  if (molecule && typed !== '' && !sameAtoms(typed, drawn!))
+    throw new Refusal(400, `The structure is ${drawn}, the formula says ${typed}. Correct one of them.`, { field: 'formula' })
+  const same = molecule ? substanceRecords.find(({ smiles }) => smiles && codeOf(smiles) === molecule.getIDCode()) : undefined
+  const own: SubstanceRecord = {
+    id: name.trim(),
+    name: name.trim(),
+    formula: typed || drawn!,
+    ...(molecule ? { smiles: molecule.toIsomericSmiles() } : {}),
+  }
+  return { ...found(same ? { ...same, name: own.name } : own), same: same?.name ?? null }
+}
+
+function checkFormula(formula: string): void {
+  try {
+    readFormula(formula)
+  } catch (error) {
+    if (!(error instanceof FormulaError)) throw error
+    throw new Refusal(400, `“${formula}”, character ${error.at + 1}: ${error.message}`, { field: 'formula' })
+  }
+}
+
+function readStructure(text: string): Molecule {
+  try {
+    const molecule = /V[23]000|M {2}END/.test(text) ? Molecule.fromMolfile(text) : Molecule.fromSmiles(text.trim())
+    if (molecule.getAllAtoms() > 0) return molecule
+  } catch {
+    // The reader's own message names nothing a chemist could use.
+  }
+  throw new Refusal(400, 'This is neither SMILES (such as CC(=O)O) nor a molfile that ends with “M  END”.', {
+    field: 'structure',
+  })
+}
+
+const codes = new Map<string, string>()
+
+function codeOf(smiles: string): string {
+  let code = codes.get(smiles)
+  if (code === undefined) {
+    code = Molecule.fromSmiles(smiles).getIDCode()
+    codes.set(smiles, code)
+  }
+  return code
+}
+
+function sameAtoms(a: string, b: string): boolean {
+  const atoms = (formula: string) => {
+    const total: Record<string, number> = {}
+    for (const part of formula.split('.'))
+      for (const [element, count] of Object.entries(readFormula(part).atoms)) total[element] = (total[element] ?? 0) + count
+    return JSON.stringify(Object.entries(total).sort())
+  }
+  return atoms(a.replace(/[·*]/g, '.').replace(/\.(\d+)/g, '.$1')) === atoms(b)
+}

@@ -1,0 +1,44 @@
+import type { Plan } from '@/core/plan/plan'
+import { writeNumber } from '@/core/quantity/write'
+import { equilibriumCeiling } from '@/core/reaction/equilibrium'
+import { greenFigures } from '@/core/reaction/greenFigures'
+import type { ReactionTable } from '@/core/reaction/reactionTable'
+
+/** Under the table: what the equation and the ledger say about waste, the ceiling an equilibrium sets, and the files to take away. */
+export function GreenLine({ plan, table, revision }: { plan: Plan; table: ReactionTable; revision: string }) {
+  const green = greenFigures(plan, table)
+  const reactants = table.lines.filter(({ excess }) => excess !== null)
+  const ceiling =
+    plan.equilibrium && reactants.length === 2
+      ? equilibriumCeiling(plan.equilibrium.constant, 1 + Math.max(...reactants.map(({ excess }) => excess!)))
+      : null
+  return (
+    <p className="green-line quiet">
+      {green && (
+        <span title="Mass of the product in the equation over that of the reactants">
+          atom economy <b className="fig">{writeNumber(100 * green.atomEconomy, 0)} %</b>
+        </span>
+      )}
+      {green?.massIntensity != null && (
+        <span title="Grams charged per gram of product at the middle of the expected yield, work-up and water included">
+          mass intensity <b className="fig">{writeNumber(green.massIntensity, 0)}</b>, E factor{' '}
+          <b className="fig">{writeNumber(green.eFactor!, 0)}</b>
+        </span>
+      )}
+      {ceiling !== null && (
+        <span title={plan.equilibrium!.source}>
+          the equilibrium (K = {plan.equilibrium!.constant}) allows at most{' '}
+          <b className="fig">{writeNumber(100 * ceiling, 0)} %</b>
+        </span>
+      )}
+      <span className="files no-print">
+        <a href={`/api/revisions/${revision}/table.csv`} download>
+          Table as CSV
+        </a>{' '}
+        <a href={`/api/revisions/${revision}/plan`} download>
+          Plan file
+        </a>
+      </span>
+    </p>
+  )
+}

@@ -1,0 +1,236 @@
+'use client'
+
+import { useId, useState } from 'react'
+import { changeLine, moveLine, removeLine, type LinePart } from '@/core/plan/editPlan'
+import { isProduct, isReactant, type Form, type Line, type Plan, type Role } from '@/core/plan/plan'
+import { devices } from '@/core/quantity/device'
+import { readNumber, type Reading } from '@/core/quantity/readQuantity'
+
+const roles: Role[] = ['reactant', 'reagent', 'catalyst', 'solvent', 'work-up', 'product', 'by-product']
+const forms: { kind: Form['kind']; name: string }[] = [
+  { kind: 'solid', name: 'solid' },
+  { kind: 'neat', name: 'neat liquid' },
+  { kind: 'solution', name: 'solution, mol/L' },
+  { kind: 'mass-fraction', name: 'solution, % w/w' },
+]
+
+interface Props {
+  plan: Plan
+  line: Line
+  name: string
+  onChange: (plan: Plan, label: string) => void
+}
+
+/** What a line is beside its figures: its part in the reaction, its bottle, its device, its place in the table. */
+export function LineEditor({ plan, line, name, onChange }: Props) {
+  const [problem, setProblem] = useState<string>()
+  const take = (read: Reading<Plan>, label: string) => {
+    setProblem(read.ok ? undefined : read.problem)
+    if (read.ok) onChange(read.value, label)
+  }
+  const change = (part: LinePart, what: string) => take(changeLine(plan, line.id, part), `${what} of ${name}`)
+  const place = plan.lines.findIndex(({ id }) => id === line.id)
+  const { form } = line
+  return (
+    <div className="line-editor" role="group" aria-label={`Line of ${name}`}>
+      <label>
+        part
+        <select
+          className="form-select form-select-sm"
+          value={line.role}
+          onChange={(event) => change({ role: event.currentTarget.value as Role }, 'part')}
+        >
+          {roles.map((role) => (
+            <option key={role}>{role}</option>
+          ))}
+        </select>
+      </label>
+      {!isProduct(line) && (
+        <>
+          <label>
+            in the bottle
+            <select
+              className="form-select form-select-sm"
+              value={form.kind}
+              onChange={(event) => change({ form: emptyForm(event.currentTarget.value as Form['kind']) }, 'bottle')}
+            >
+              {forms.map(({ kind, name: words }) => (
+                <option key={kind} value={kind}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          </label>
+          {(form.kind === 'solid' || form.kind === 'neat') && (
+            <NumberField
+              label="purity, %"
+              value={form.purity * 100}
+              most={100}
+              onNumber={(percent) => change({ form: { kind: form.kind, purity: percent / 100 } }, 'purity')}
+            />
+          )}
+          {form.kind === 'solution' && (
+            <NumberField
+              label="mol/L"
+              value={form.molPerL}
+              most={30}
+              onNumber={(molPerL) => change({ form: { kind: 'solution', molPerL } }, 'strength')}
+            />
+          )}
+          {form.kind === 'mass-fraction' && (
+            <>
+              <NumberField
+                label="% w/w"
+                value={form.fraction * 100}
+                most={100}
+                onNumber={(percent) => change({ form: { ...form, fraction: percent / 100 } }, 'strength')}
+              />
+              <NumberField
+                label="density, g/mL"
+                value={form.gPerML}
+                most={5}
+                onNumber={(gPerML) => change({ form: { ...form, gPerML } }, 'density')}
+              />
+            </>
+          )}
+          <label>
+            measured with
+            <select
+              className="form-select form-select-sm"
+              value={line.device ?? ''}
+              onChange={(event) => change({ device: event.currentTarget.value }, 'device')}
+            >
+              <option value="">not said</option>
+              {devices
+                .filter(({ measures }) => measures !== 'temperature')
+                .map(({ id, name: words }) => (
+                  <option key={id} value={id}>
+                    {words}
+                  </option>
+                ))}
+            </select>
+          </label>
+          <label className="check">
+            <input
+              type="checkbox"
+              checked={line.fixed ?? false}
+              onChange={(event) => change({ fixed: event.currentTarget.checked }, 'scaling')}
+            />
+            does not scale
+          </label>
+        </>
+      )}
+      <label className="wide">
+        note
+        <input
+          className="form-control form-control-sm"
+          defaultValue={line.note ?? ''}
+          key={line.note}
+          onBlur={(event) =>
+            event.currentTarget.value !== (line.note ?? '') && change({ note: event.currentTarget.value }, 'note')
+          }
+        />
+      </label>
+      <span className="line-buttons">
+        <button
+          type="button"
+          onClick={() => onChange(moveLine(plan, line.id, place - 1), `${name} moved up`)}
+          disabled={place === 0}
+        >
+          Up
+        </button>
+        <button
+          type="button"
+          onClick={() => onChange(moveLine(plan, line.id, place + 1), `${name} moved down`)}
+          disabled={place === plan.lines.length - 1}
+        >
+          Down
+        </button>
+        {isReactant(line) && plan.reference !== line.id && line.anchor?.of !== 'ratio' && (
+          <button type="button" onClick={() => onChange({ ...plan, reference: line.id }, `ratios counted from ${name}`)}>
+            Count ratios from it
+          </button>
+        )}
+        {isProduct(line) && plan.mainProduct !== line.id && (
+          <button type="button" onClick={() => onChange({ ...plan, mainProduct: line.id }, `yield counted for ${name}`)}>
+            Count the yield for it
+          </button>
+        )}
+        <button type="button" onClick={() => take(removeLine(plan, line.id), `${name} removed`)}>
+          Remove
+        </button>
+      </span>
+      {problem && (
+        <span className="problem wide" role="alert">
+          {problem}
+        </span>
+      )}
+    </div>
+  )
+}
+
+function emptyForm(kind: Form['kind']): Form {
+  if (kind === 'solution') return { kind, molPerL: 1 }
+  if (kind === 'mass-fraction') return { kind, fraction: 0.1, gPerML: 1, source: 'label of the bottle' }
+  return { kind, purity: 1 }
+}
+
+/** A positive number up to a bound; what cannot be meant is refused beside it and stays. */
+export function NumberField({
+  label,
+  value,
+  most,
+  least = 0,
+  onNumber,
+}: {
+  label: string
+  value: number
+  most: number
+  /** The smallest number that is taken; 0 itself only where this is below 0. */
+  least?: number
+  onNumber: (value: number) => void
+}) {
+  const id = useId()
+  const shown = String(Number(value.toPrecision(8)))
+  const [text, setText] = useState<string>()
+  const [problem, setProblem] = useState<string>()
+  const commit = () => {
+    if (text === undefined || text === shown) return setText(undefined)
+    const read = readNumber(text)
+    const wrong = !read.ok
+      ? read.problem
+      : read.value.value <= least || read.value.value > most
+        ? `Give a number above ${Math.max(0, least)}, at most ${most}.`
+        : undefined
+    setProblem(wrong)
+    if (wrong || !read.ok) return
+    setText(undefined)
+    if (read.value.value !== value) onNumber(read.value.value)
+  }
+  return (
+    <label>
+      {label}
+      <input
+        className="form-control form-control-sm"
+        inputMode="decimal"
+        value={text ?? shown}
+        aria-invalid={problem ? true : undefined}
+        aria-describedby={problem ? id : undefined}
+        onChange={(event) => setText(event.currentTarget.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit()
+          if (event.key === 'Escape') {
+            setText(undefined)
+            setProblem(undefined)
+          }
+        }}
+      />
+      {problem && (
+        <span className="problem" id={id} role="alert">
+          {problem}
+        </span>
+      )}
+    </label>
+  )
+}

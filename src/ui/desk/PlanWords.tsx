@@ -1,0 +1,51 @@
+'use client'
+
+import type { Plan } from '@/core/plan/plan'
+import { NumberField } from './LineEditor'
+
+interface Props {
+  plan: Plan
+  onChange: (plan: Plan, label: string) => void
+}
+
+/** The words around the figures: title, aim, what stands at the arrow, and the yield to expect. */
+export function PlanWords({ plan, onChange }: Props) {
+  const field = (label: string, value: string, put: (text: string) => Plan, wide = false) => (
+    <label className={wide ? 'wide' : 'half'}>
+      {label}
+      <input
+        className="form-control form-control-sm"
+        key={value}
+        defaultValue={value}
+        onBlur={(event) => {
+          const text = event.currentTarget.value.trim()
+          if (text !== value && (text !== '' || label !== 'title')) onChange(put(text), label)
+          else event.currentTarget.value = value
+        }}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+    </label>
+  )
+  const { low, high } = plan.expectedYield
+  return (
+    <div className="line-editor" role="group" aria-label="Words of the plan">
+      {field('title', plan.title, (title) => ({ ...plan, title }))}
+      {field('above the arrow', plan.conditions.above, (above) => ({ ...plan, conditions: { ...plan.conditions, above } }))}
+      {field('below the arrow', plan.conditions.below, (below) => ({ ...plan, conditions: { ...plan.conditions, below } }))}
+      {field('aim', plan.aim, (aim) => ({ ...plan, aim }), true)}
+      <NumberField
+        label="expected yield from, %"
+        value={low * 100}
+        most={high * 100}
+        onNumber={(percent) => onChange({ ...plan, expectedYield: { low: percent / 100, high } }, 'expected yield')}
+      />
+      <NumberField
+        label="to, %"
+        value={high * 100}
+        least={low * 100 - 1e-9}
+        most={100}
+        onNumber={(percent) => onChange({ ...plan, expectedYield: { low, high: percent / 100 } }, 'expected yield')}
+      />
+    </div>
+  )
+}

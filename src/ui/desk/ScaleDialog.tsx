@@ -1,0 +1,199 @@
+'use client'
+
+import { useState } from 'react'
+import { Button, Modal } from 'react-bootstrap'
+import { isProduct, type Plan } from '@/core/plan/plan'
+import { readNumber, readQuantity, type Reading } from '@/core/quantity/readQuantity'
+import { writeFigureText, writeNumber } from '@/core/quantity/write'
+import { computedLine, dispensed, reactionTable, type ReactionTable } from '@/core/reaction/reactionTable'
+import { scaleFactor, type ScaleWay } from '@/core/reaction/scaleWays'
+import { scalePlan } from '@/core/reaction/scalePlan'
+
+type By = ScaleWay['by']
+
+interface Props {
+  plan: Plan
+  table: ReactionTable
+  onClose: () => void
+  onScale: (plan: Plan, label: string) => void
+}
+
+/** The whole plan at another scale, said in one of four ways, looked at line by line before it is applied. */
+export function ScaleDialog({ plan, table, onClose, onScale }: Props) {
+  const inputs = table.lines.filter((line) => !isProduct(line.line) && dispensed(line))
+  const [by, setBy] = useState<By>('factor')
+  const [text, setText] = useState('2')
+  const [percent, setPercent] = useState(writeNumber(50 * (plan.expectedYield.low + plan.expectedYield.high), 0))
+  const [groups, setGroups] = useState('8')
+  const [line, setLine] = useState(inputs[0]?.line.id ?? '')
+
+  const read = wayOf(by, text, percent, groups, line)
+  const factor = read.ok ? scaleFactor(plan, table, read.value) : null
+  const usable = factor !== null && factor >= 0.001 && factor <= 1000
+  const problem = !read.ok
+    ? read.problem
+    : factor === null
+      ? 'This line has no such figure yet: give it an amount first.'
+      : usable
+        ? undefined
+        : 'That is less than a thousandth or more than a thousand times the plan. Check the figure.'
+  const scaled = usable ? scalePlan(plan, factor) : null
+  const after = scaled && reactionTable(scaled)
+  const limiting = table.limiting[0] && computedLine(table, table.limiting[0]).substance.name
+  return (
+    <Modal show onHide={onClose} centered size="lg" aria-labelledby="scale-title">
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          if (scaled) onScale(scaled, `scale × ${writeNumber(factor!, 3)}`)
+        }}
+      >
+        <Modal.Header closeButton>
+          <Modal.Title as="h2" id="scale-title">
+            Scale the plan
+          </Modal.Title>
+        </Modal.Header>
+        <Modal.Body>
+          <div className="line-editor">
+            <label className="half">
+              by
+              <select
+                className="form-select form-select-sm"
+                value={by}
+                onChange={(event) => setBy(event.currentTarget.value as By)}
+              >
+                <option value="factor">a factor</option>
+                <option value="limiting">the limiting reagent{limiting ? `, ${limiting}` : ''}</option>
+                <option value="product">the product wanted</option>
+                <option value="bottle">a bottle on the shelf</option>
+              </select>
+            </label>
+            {by === 'bottle' && (
+              <label>
+                bottle of
+                <select
+                  className="form-select form-select-sm"
+                  value={line}
+                  onChange={(event) => setLine(event.currentTarget.value)}
+                >
+                  {inputs.map(({ line: { id, note }, substance }) => (
+                    <option key={id} value={id}>
+                      {substance.name}
+                      {note ? `, ${note}` : ''}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            )}
+            <label>
+              {by === 'factor' ? 'times' : by === 'bottle' ? 'holds' : 'amount'}
+              <input
+                className="form-control form-control-sm"
+                value={text}
+                autoFocus
+                placeholder={by === 'factor' ? '2, 0.5, 1/3' : by === 'product' ? '5.0 g' : '25 mL, 10.0 g'}
+                onChange={(event) => setText(event.currentTarget.value)}
+              />
+            </label>
+            {by === 'product' && (
+              <label>
+                at a yield of, %
+                <input
+                  className="form-control form-control-sm"
+                  value={percent}
+                  onChange={(event) => setPercent(event.currentTarget.value)}
+                />
+              </label>
+            )}
+            {by === 'bottle' && (
+              <label>
+                for groups
+                <input
+                  className="form-control form-control-sm"
+                  value={groups}
+                  onChange={(event) => setGroups(event.currentTarget.value)}
+                />
+              </label>
+            )}
+          </div>
+          {problem ? (
+            <div className="problem" role="alert">
+              {problem}
+            </div>
+          ) : (
+            <table className="ruled" aria-label="Before and after">
+              <thead>
+                <tr>
+                  <th scope="col">substance</th>
+                  <th scope="col" className="n">
+                    now
+                  </th>
+                  <th scope="col" className="n">
+                    × {writeNumber(factor!, 3)}
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {table.lines.map((computed, index) => (
+                  <tr key={computed.line.id}>
+                    <td>
+                      {computed.substance.name}
+                      {computed.line.fixed && <small className="quiet"> does not scale</small>}
+                    </td>
+                    <td className="n fig">{amountOf(computed)}</td>
+                    <td className="n fig">{after && amountOf(after.lines[index]!)}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+          <p className="quiet">
+            Not everything scales: additions and cooling take longer in a larger flask, about as the cube root of the scale, and
+            heat leaves it more slowly. The queries in the margin look at the vessels again.
+          </p>
+        </Modal.Body>
+        <Modal.Footer>
+          <Button variant="quiet" onClick={onClose}>
+            Leave it
+          </Button>
+          <Button type="submit" disabled={!scaled}>
+            Scale it
+          </Button>
+        </Modal.Footer>
+      </form>
+    </Modal>
+  )
+}
+
+function amountOf(computed: ReactionTable['lines'][number]): string {
+  const found = dispensed(computed)
+  return found ? writeFigureText(found.figure, found.dimension) : '–'
+}
+
+function wayOf(by: By, text: string, percent: string, groups: string, line: string): Reading<ScaleWay> {
+  if (by === 'factor') {
+    const read = readNumber(text)
+    if (!read.ok) return read
+    return read.value.value > 0
+      ? { ok: true, value: { by, factor: read.value.value } }
+      : { ok: false, problem: 'A factor is more than zero: write for example 2 or 0.5.' }
+  }
+  const dimensions = by === 'product' ? (['mass'] as const) : (['mass', 'volume', 'amount'] as const)
+  const tried = dimensions.map((of) => ({ of, read: readQuantity(text, of) }))
+  const good = tried.find(({ read }) => read.ok)
+  if (!good?.read.ok)
+    return { ok: false, problem: `Write a number with its unit, for example ${by === 'product' ? '5.0 g' : '25 mL'}.` }
+  const { of, read } = good
+  const share = readNumber(percent)
+  const count = readNumber(groups)
+  if (by === 'product') {
+    if (!share.ok || share.value.value <= 0 || share.value.value > 100)
+      return { ok: false, problem: 'A yield is a percentage above 0, at most 100.' }
+    return { ok: true, value: { by, quantity: read.value, yield: share.value.value / 100 } }
+  }
+  if (by === 'limiting') return { ok: true, value: { by, of, quantity: read.value } }
+  if (!count.ok || !Number.isInteger(count.value.value) || count.value.value < 1)
+    return { ok: false, problem: 'Groups are counted in whole numbers from 1.' }
+  if (of === 'amount') return { ok: false, problem: 'A bottle holds a mass or a volume: write for example 500 mL or 250 g.' }
+  return { ok: true, value: { by, line, of, quantity: read.value, groups: count.value.value } }
+}

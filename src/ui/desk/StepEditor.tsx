@@ -1,0 +1,242 @@
+'use client'
+
+import { useState } from 'react'
+import { fillRule, vesselSizes } from '@/core/operation/vessel'
+import { changeStep, moveStep, removeStep } from '@/core/plan/editPlan'
+import { isProduct, substanceOf, type Plan, type Step, type Vessel } from '@/core/plan/plan'
+import { devices } from '@/core/quantity/device'
+import { NumberField } from './LineEditor'
+
+interface Props {
+  plan: Plan
+  step: Step
+  onChange: (plan: Plan, label: string) => void
+}
+
+/** One step of the procedure open for writing: its words, and the few fields of its kind. */
+export function StepEditor({ plan, step, onChange }: Props) {
+  const change = (part: Record<string, unknown>, what: string) =>
+    onChange(changeStep(plan, step.id, part), `${what} of “${step.title}”`)
+  const place = plan.steps.findIndex(({ id }) => id === step.id)
+  const inputs = plan.lines.filter((line) => !isProduct(line))
+  const lineSelect = (key: 'line' | 'solvent', value: string) => (
+    <Select
+      label={key}
+      value={value}
+      options={inputs.map((line) => [line.id, `${substanceOf(plan, line).name}${line.note ? `, ${line.note}` : ''}`])}
+      onPick={(id) => change({ [key]: id }, key)}
+    />
+  )
+  const device = (measures: 'mass' | 'volume' | 'temperature', value: string) => (
+    <Select
+      label="device"
+      value={value}
+      options={devices.filter((each) => each.measures === measures).map(({ id, name }) => [id, name])}
+      onPick={(id) => change({ device: id }, 'device')}
+    />
+  )
+  const minutes = (key: 'holdMin' | 'handsOnMin' | 'waitMin', label: string, value: number) => (
+    <NumberField
+      label={label}
+      value={value}
+      least={-1e-9}
+      most={10_000}
+      onNumber={(number) => change({ [key]: number }, label)}
+    />
+  )
+  return (
+    <div className="line-editor step-editor" role="group" aria-label={`Step ${step.title}`}>
+      <Text label="title" value={step.title} required onText={(title) => change({ title }, 'title')} />
+      <Text label="until" value={step.until ?? ''} onText={(until) => change({ until }, 'finish')} />
+      <Text label="what to do" value={step.text} long onText={(text) => change({ text }, 'words')} />
+      <span className="wide insert">
+        amount of{' '}
+        {inputs.map((line) => (
+          <button
+            type="button"
+            key={line.id}
+            onClick={() => change({ text: `${step.text}${/\s$|^$/.test(step.text) ? '' : ' '}{${line.id}}` }, 'words')}
+          >
+            {substanceOf(plan, line).name}
+            {line.note ? `, ${line.note}` : ''}
+          </button>
+        ))}
+      </span>
+      {step.kind === 'charge' && (
+        <>
+          {lineSelect('line', step.line)}
+          <Select
+            label="measured by"
+            value={step.measure}
+            options={[
+              ['mass', 'mass'],
+              ['volume', 'volume'],
+            ]}
+            onPick={(measure) =>
+              change(
+                measure === 'mass'
+                  ? { measure, device: 'balance-0.01', weighing: ['tare', 'difference'] }
+                  : { measure, device: 'cylinder-10', weighing: undefined },
+                'measure',
+              )
+            }
+          />
+          {device(step.measure, step.device)}
+        </>
+      )}
+      {step.kind === 'assemble' && (
+        <>
+          <VesselFields vessel={step.vessel} onVessel={(vessel) => change({ vessel }, 'vessel')} />
+          <Text
+            label="checks, one to a line"
+            value={step.checks.join('\n')}
+            long
+            required
+            onText={(text) =>
+              change({ checks: text.split('\n').flatMap((line) => (line.trim() === '' ? [] : [line.trim()])) }, 'checks')
+            }
+          />
+        </>
+      )}
+      {(step.kind === 'reflux' || step.kind === 'hold') && minutes('holdMin', 'clock, min', step.holdMin)}
+      {(step.kind === 'weigh' || step.kind === 'dry') && (
+        <>
+          <Text label="sample" value={step.sample} required onText={(sample) => change({ sample }, 'sample')} />
+          {device('mass', step.device)}
+        </>
+      )}
+      {step.kind === 'melt' && (
+        <Text label="sample" value={step.sample} required onText={(sample) => change({ sample }, 'sample')} />
+      )}
+      {step.kind === 'crystallise' && (
+        <>
+          {lineSelect('solvent', step.solvent)}
+          <Text label="from sample" value={step.from} required onText={(from) => change({ from }, 'sample')} />
+          <Text label="to sample" value={step.to} required onText={(to) => change({ to }, 'sample')} />
+        </>
+      )}
+      {minutes('handsOnMin', 'hands on, min', step.handsOnMin)}
+      {minutes('waitMin', 'waiting, min', step.waitMin)}
+      <Text label="caution" value={step.caution ?? ''} onText={(caution) => change({ caution }, 'caution')} />
+      <label className="check">
+        <input
+          type="checkbox"
+          checked={step.witness ?? false}
+          onChange={(event) => change({ witness: event.currentTarget.checked }, 'witness')}
+        />
+        a demonstrator signs
+      </label>
+      <span className="line-buttons">
+        <button
+          type="button"
+          disabled={place === 0}
+          onClick={() => onChange(moveStep(plan, step.id, place - 1), `“${step.title}” moved up`)}
+        >
+          Up
+        </button>
+        <button
+          type="button"
+          disabled={place === plan.steps.length - 1}
+          onClick={() => onChange(moveStep(plan, step.id, place + 1), `“${step.title}” moved down`)}
+        >
+          Down
+        </button>
+        <button type="button" onClick={() => onChange(removeStep(plan, step.id), `“${step.title}” removed`)}>
+          Remove
+        </button>
+      </span>
+    </div>
+  )
+}
+
+function VesselFields({ vessel, onVessel }: { vessel: Vessel | undefined; onVessel: (vessel: Vessel | undefined) => void }) {
+  const kinds = Object.keys(fillRule) as Vessel['kind'][]
+  return (
+    <>
+      <Select
+        label="vessel"
+        value={vessel?.kind ?? ''}
+        options={[['', 'not said'], ...kinds.map((kind): [string, string] => [kind, kind])]}
+        onPick={(kind) =>
+          onVessel(kind === '' ? undefined : { kind: kind as Vessel['kind'], sizeML: vesselSizes[kind as Vessel['kind']][3]! })
+        }
+      />
+      {vessel && (
+        <Select
+          label="size, mL"
+          value={String(vessel.sizeML)}
+          options={vesselSizes[vessel.kind].map((size): [string, string] => [String(size), String(size)])}
+          onPick={(size) => onVessel({ ...vessel, sizeML: Number(size) })}
+        />
+      )}
+    </>
+  )
+}
+
+function Select({
+  label,
+  value,
+  options,
+  onPick,
+}: {
+  label: string
+  value: string
+  options: readonly (readonly [string, string])[]
+  onPick: (value: string) => void
+}) {
+  return (
+    <label>
+      {label}
+      <select className="form-select form-select-sm" value={value} onChange={(event) => onPick(event.currentTarget.value)}>
+        {options.map(([id, name]) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </label>
+  )
+}
+
+/** Words that are written down on leaving the field, or on Enter where they are one line. */
+function Text({
+  label,
+  value,
+  long,
+  required,
+  onText,
+}: {
+  label: string
+  value: string
+  long?: boolean
+  required?: boolean
+  onText: (text: string) => void
+}) {
+  const [text, setText] = useState<string>()
+  const [problem, setProblem] = useState<string>()
+  const commit = () => {
+    if (text === undefined) return
+    if (required && text.trim() === '') return setProblem(`A ${label} is needed.`)
+    setProblem(undefined)
+    setText(undefined)
+    if (text !== value) onText(text.trim())
+  }
+  const common = {
+    className: 'form-control form-control-sm',
+    value: text ?? value,
+    onChange: (event: { currentTarget: { value: string } }) => setText(event.currentTarget.value),
+    onBlur: commit,
+    'aria-invalid': problem ? (true as const) : undefined,
+  }
+  return (
+    <label className={long ? 'wide' : 'half'}>
+      {label}
+      {long ? <textarea rows={2} {...common} /> : <input {...common} onKeyDown={(event) => event.key === 'Enter' && commit()} />}
+      {problem && (
+        <span className="problem" role="alert">
+          {problem}
+        </span>
+      )}
+    </label>
+  )
+}

@@ -1,0 +1,132 @@
+'use client'
+
+import { useEffect, useId, useState, type KeyboardEvent } from 'react'
+import type { Substance } from '@/core/plan/plan'
+import { FormulaText } from '../figures/FormulaText'
+import { call } from '../call'
+
+export interface FoundSubstance {
+  substance: Substance
+  synonyms: string[]
+  molarMass: number
+  drawing: string | null
+}
+
+interface Props {
+  course: string
+  label: string
+  onPick: (found: FoundSubstance) => void
+  /** Shown when nothing is found; writes the substance by hand. */
+  onOwn?: (name: string) => void
+  /** Keeps the chosen name in the field; otherwise it is emptied for the next. */
+  keep?: boolean
+}
+
+/** A substance found by typing any part of its names or formula: arrows choose, Enter takes. */
+export function SubstancePicker({ course, label, onPick, onOwn, keep }: Props) {
+  const id = useId()
+  const [text, setText] = useState('')
+  const [answer, setAnswer] = useState<{ to: string; found: FoundSubstance[] } | null>(null)
+  const [at, setAt] = useState(0)
+  const [open, setOpen] = useState(false)
+  const [problem, setProblem] = useState<string>()
+
+  useEffect(() => {
+    const wanted = text.trim()
+    if (!open || wanted === '') return
+    let stale = false
+    call<{ substances: FoundSubstance[] }>(`/api/courses/${course}/substances?q=${encodeURIComponent(wanted)}`)
+      .then(({ substances }) => {
+        if (stale) return
+        setAnswer({ to: wanted, found: substances })
+        setAt(0)
+        setProblem(undefined)
+      })
+      .catch((error: Error) => !stale && setProblem(error.message))
+    return () => {
+      stale = true
+    }
+  }, [text, open, course])
+
+  const current = open && answer?.to === text.trim() && text.trim() !== '' ? answer.found : null
+  const own = current && onOwn
+  const last = (current?.length ?? 0) - (own ? 0 : 1)
+  const take = (index: number) => {
+    const chosen = current?.[index]
+    if (chosen) onPick(chosen)
+    else if (own) onOwn(text.trim())
+    else return
+    setOpen(false)
+    setText(keep && chosen ? chosen.substance.name : '')
+  }
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Escape') {
+      setOpen(false)
+      return
+    }
+    if (!current) return
+    if (event.key === 'ArrowDown') setAt(Math.min(at + 1, last))
+    else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0))
+    else if (event.key === 'Enter') take(at)
+    else return
+    event.preventDefault()
+  }
+
+  return (
+    <div className="picker">
+      <input
+        className="form-control form-control-sm"
+        role="combobox"
+        aria-label={label}
+        aria-expanded={current !== null}
+        aria-controls={`${id}-list`}
+        aria-activedescendant={current ? `${id}-${at}` : undefined}
+        aria-autocomplete="list"
+        placeholder={label}
+        autoComplete="off"
+        spellCheck={false}
+        value={text}
+        onChange={(event) => {
+          setText(event.currentTarget.value)
+          setOpen(true)
+        }}
+        onBlur={() => setOpen(false)}
+        onKeyDown={onKeyDown}
+      />
+      {problem && (
+        <span className="problem" role="alert">
+          {problem}
+        </span>
+      )}
+      <ul id={`${id}-list`} role="listbox" aria-label={`Found for: ${label}`} hidden={!current}>
+        {current?.map(({ substance, synonyms, molarMass }, index) => (
+          <li
+            key={substance.id}
+            id={`${id}-${index}`}
+            role="option"
+            aria-selected={index === at}
+            // The field keeps the cursor, so that its blur does not close the list before the click.
+            onMouseDown={(event) => event.preventDefault()}
+            onClick={() => take(index)}
+          >
+            <b>{substance.name}</b> <FormulaText formula={substance.formula} />
+            <small>
+              {molarMass.toFixed(2)} g/mol{synonyms.length > 0 && `; ${synonyms.join(', ')}`}
+            </small>
+          </li>
+        ))}
+        {own && (
+          <li
+            id={`${id}-${current.length}`}
+            role="option"
+            aria-selected={at === current.length}
+            onMouseDown={(event) => event.preventDefault()}
+            onClick={() => take(current.length)}
+          >
+            {current.length === 0 ? 'Nothing by that name. ' : ''}Write “{text.trim()}” by hand
+          </li>
+        )}
+      </ul>
+    </div>
+  )
+}
