@@ -3,8 +3,7 @@ import type { Entry } from '@/core/run/entry'
 import type { Plan } from '@/core/plan/plan'
 import { acetanilideRun, type Story } from './acetanilideRun'
 import { InventedLog } from './log'
-import acetanilide from './plans/acetanilide.json'
-import benzoin from './plans/benzoin.json'
+import { plans } from './plans'
 import { repeatable } from './random'
 
 /** A whole invented college, as plain data for whoever writes it to a database. */
@@ -161,7 +160,7 @@ export function college(at: Date, zone: string): College {
     name: `Section ${letter}`,
     groups: members[letter].map((names, index) => ({ id: id(), bench: index + 1, members: names })),
   }))
-  const preparations = [acetanilide, benzoin].map((plan) => ({
+  const preparations = plans.map((plan) => ({
     id: id(),
     revision: id(),
     plan: plan as unknown as Plan,

@@ -8,8 +8,10 @@ export const hazardStatements: Readonly<Record<string, string>> = {
   H251: 'Self-heating; may catch fire',
   H260: 'In contact with water releases flammable gases which may ignite spontaneously',
   H261: 'In contact with water releases flammable gases',
+  H270: 'May cause or intensify fire; oxidiser',
   H271: 'May cause fire or explosion; strong oxidiser',
   H272: 'May intensify fire; oxidiser',
+  H280: 'Contains gas under pressure; may explode if heated',
   H290: 'May be corrosive to metals',
   H300: 'Fatal if swallowed',
   H301: 'Toxic if swallowed',
@@ -80,7 +82,7 @@ export const precautionaryStatements: Readonly<Record<string, string>> = {
 
 const precautionsByHazard: readonly [RegExp, string[]][] = [
   [/^H22[4-8]$|^H242$/, ['P210', 'P233']],
-  [/^H27[12]$/, ['P210', 'P220']],
+  [/^H27[0-2]$/, ['P210', 'P220']],
   [/^H26[01]$|^EUH014$|^EUH029$/, ['P223']],
   [/^H30[01]$|^H304$/, ['P264', 'P270', 'P301+P310']],
   [/^H302$/, ['P264', 'P270']],

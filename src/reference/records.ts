@@ -33,7 +33,7 @@ const cautions: readonly [RegExp, string][] = [
   [/^H3[013]1$|^H370$/, 'Toxic. Hood and gloves; change a wet glove at once.'],
   [/^H314$/, 'Burns skin and eyes. Goggles and gloves; rinse at once with plenty of water.'],
   [/^H26[01]$|^EUH014$/, 'Reacts with water. Dry glass; dry sand at hand, no water on it.'],
-  [/^H27[12]$/, 'Oxidiser. Keep it away from anything that burns.'],
+  [/^H27[0-2]$/, 'Oxidiser. Keep it away from anything that burns.'],
   [/^H3[45]0$|^H360/, 'May cause lasting harm. Hood and gloves; ask whether something else will do.'],
   [/^H22[45]$/, 'Catches fire easily. No flame, no hot plate near it.'],
   [/^H3[456]1/, 'Suspected of lasting harm. Hood and gloves.'],

@@ -4,6 +4,7 @@ import { molarMass } from '@/core/substance/molarMass'
 import type { SubstanceRecord } from '@/core/substance/record'
 import { FormulaError, readFormula } from '@/core/substance/readFormula'
 import { searchSubstances, substanceIndex } from '@/core/substance/search'
+import { precautionsFor, statementText } from '@/reference/hazardStatements'
 import { forPlan, substanceRecords } from '@/reference/records'
 import { Refusal } from './refusal'
 import { drawStructure } from './structures'
@@ -23,10 +24,26 @@ export function findSubstances(text: string, most?: number): FoundSubstance[] {
   return searchSubstances(index, text, most).map(found)
 }
 
-/** The record of that id, or undefined. */
-export function substanceRecord(id: string): SubstanceRecord | undefined {
-  return substanceRecords.find((record) => record.id === id)
+/** What the search of the Reference looks through: every record in the order of the alphabet. */
+export const substanceList = substanceRecords
+  .map(({ id, name, synonyms, formula }) => ({ id, name, synonyms: synonyms ?? [], formula }))
+  .sort((a, b) => a.name.localeCompare(b.name))
+
+/** One record as its card shows it, statements with their full texts; null where there is none. */
+export function substanceCard(id: string) {
+  const record = substanceRecords.find((candidate) => candidate.id === id)
+  if (!record) return null
+  const hazards = record.hazards?.statements ?? []
+  return {
+    record,
+    molarMass: molarMass(record.formula),
+    drawing: record.smiles ? drawStructure(record.smiles, record.name) : null,
+    hazards: hazards.map(statementText),
+    precautions: precautionsFor(hazards).map(statementText),
+  }
 }
+
+export type SubstanceCard = NonNullable<ReturnType<typeof substanceCard>>
 
 function found(record: SubstanceRecord): FoundSubstance {
   return {

@@ -15,7 +15,16 @@ export default async function DeskList() {
     <Frame place="desk" who={actor.name} aside={course.title}>
       <main className="page-only">
         <h1>Desk</h1>
-        <p className="quiet">The preparations of this course.</p>
+        <div className="head">
+          <p className="sub">The preparations of this course.</p>
+          {may('plan.write') && (
+            <div className="actions">
+              <Link className="btn btn-primary" href="/desk/new">
+                New preparation
+              </Link>
+            </div>
+          )}
+        </div>
         {preparations.length === 0 ? (
           <p>No preparation has been published yet. The course owner writes the first.</p>
         ) : (

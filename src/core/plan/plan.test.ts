@@ -19,6 +19,7 @@ import {
 } from './editPlan'
 import { operationOf, operations, operationsLike, type OperationKey } from './operations'
 import type { Plan, Substance } from './plan'
+import { safetySheet } from './safetySheet'
 
 const toluene: Substance = {
   id: 'toluene',
@@ -186,5 +187,33 @@ describe('steps', () => {
     const first = addStep(newPlan('x', toluene, bromobutane), 'crystallise').plan
     expect(addStep(first, 'dry').plan.steps.at(-1)).toMatchObject({ sample: 'purified' })
     expect(addStep(first, 'melt').plan.steps.at(-1)).toMatchObject({ sample: 'purified' })
+  })
+})
+
+describe('the safety sheet', () => {
+  const sheet = safetySheet(acetanilide)
+
+  test('names every substance in use that is hazardous, the gravest first, with the pictograms that occur', () => {
+    expect(ids(sheet.substances)[0]).toBe('aniline')
+    expect(sheet.substances.at(-1)!.hazards!.signal).toBe('warning')
+    expect(sheet.pictograms).toEqual(expect.arrayContaining(['GHS02', 'GHS05', 'GHS06', 'GHS08', 'GHS09']))
+    expect(sheet.codes).toContain('H331')
+  })
+
+  test('dangers of the operations and cautions of the steps, each once', () => {
+    const words = sheet.dangers.map((danger) => danger.words)
+    expect(new Set(words).size).toBe(words.length)
+    expect(words).toContain(operations.reflux.danger)
+    expect(words).toContain('It heats itself: wait when it boils up.')
+    expect(sheet.dangers.find((danger) => danger.words === operations.filter.danger)!.steps).toEqual([
+      'Filter',
+      'Filter crystals',
+    ])
+  })
+
+  test('a substance without a record is said to be unknown, and waste is gathered by stream', () => {
+    const more = addLine(acetanilide, { ...bromobutane, waste: 'halogenated organic' }, 'reagent')
+    expect(safetySheet(more).waste).toContainEqual({ stream: 'halogenated organic', substances: ['1-bromobutane'] })
+    expect(ids(safetySheet(addLine(acetanilide, bromobutane, 'reagent')).unknown)).toContain('n-1-bromobutane')
   })
 })

@@ -15,7 +15,8 @@ export const smallAmount: QueryRule = (_plan, table) =>
     const measured = dispensed(computed)
     if (!device || !measured || isProduct(line) || line.coefficient === null || device.measures !== measured.dimension) return []
     const u = uncertaintyOf(device, measured.dimension === 'mass' ? 2 : 1) / measured.figure.value
-    if (u <= limit) return []
+    // With more than twice what is needed an error of measuring cannot reach the yield.
+    if (u <= limit || (computed.excess ?? 0) > 1) return []
     return [
       {
         id: `small-amount-${line.id}`,

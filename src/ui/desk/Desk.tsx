@@ -191,6 +191,9 @@ export function Desk({ course, preparation, opened, history, drawings, mayWrite,
               ', frozen: a change starts a draft'
             )}
           </span>
+          <Link className="sub no-print" href={`/desk/${preparation}/safety?revision=${base.number}`}>
+            Safety sheet
+          </Link>
           {!readOnly && (
             <div className="actions">
               <Button

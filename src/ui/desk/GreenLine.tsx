@@ -21,8 +21,8 @@ export function GreenLine({ plan, table, revision }: { plan: Plan; table: Reacti
       )}
       {green?.massIntensity != null && (
         <span title="Grams charged per gram of product at the middle of the expected yield, work-up and water included">
-          mass intensity <b className="fig">{writeNumber(green.massIntensity, 0)}</b>, E factor{' '}
-          <b className="fig">{writeNumber(green.eFactor!, 0)}</b>
+          mass intensity <b className="fig">{short(green.massIntensity)}</b>, E factor{' '}
+          <b className="fig">{short(green.eFactor!)}</b>
         </span>
       )}
       {ceiling !== null && (
@@ -41,4 +41,9 @@ export function GreenLine({ plan, table, revision }: { plan: Plan; table: Reacti
       </span>
     </p>
   )
+}
+
+/** Two figures are all that such a number deserves. */
+function short(value: number): string {
+  return writeNumber(value, value < 10 ? 1 : 0)
 }

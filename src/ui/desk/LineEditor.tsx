@@ -37,6 +37,7 @@ export function LineEditor({ plan, line, name, onChange }: Props) {
         part
         <select
           className="form-select form-select-sm"
+          aria-label="part"
           value={line.role}
           onChange={(event) => change({ role: event.currentTarget.value as Role }, 'part')}
         >
@@ -51,6 +52,7 @@ export function LineEditor({ plan, line, name, onChange }: Props) {
             in the bottle
             <select
               className="form-select form-select-sm"
+              aria-label="in the bottle"
               value={form.kind}
               onChange={(event) => change({ form: emptyForm(event.currentTarget.value as Form['kind']) }, 'bottle')}
             >
@@ -97,6 +99,7 @@ export function LineEditor({ plan, line, name, onChange }: Props) {
             measured with
             <select
               className="form-select form-select-sm"
+              aria-label="measured with"
               value={line.device ?? ''}
               onChange={(event) => change({ device: event.currentTarget.value }, 'device')}
             >

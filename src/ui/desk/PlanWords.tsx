@@ -33,6 +33,14 @@ export function PlanWords({ plan, onChange }: Props) {
       {field('above the arrow', plan.conditions.above, (above) => ({ ...plan, conditions: { ...plan.conditions, above } }))}
       {field('below the arrow', plan.conditions.below, (below) => ({ ...plan, conditions: { ...plan.conditions, below } }))}
       {field('aim', plan.aim, (aim) => ({ ...plan, aim }), true)}
+      {field('wear, parted by semicolons', plan.safety.wear.join('; '), (text) => withSafety(plan, { wear: parts(text) }), true)}
+      {field(
+        'at hand, parted by semicolons',
+        plan.safety.atHand.join('; '),
+        (text) => withSafety(plan, { atHand: parts(text) }),
+        true,
+      )}
+      {field('own words on the safety sheet', plan.safety.ownWords, (ownWords) => withSafety(plan, { ownWords }), true)}
       <NumberField
         label="expected yield from, %"
         value={low * 100}
@@ -48,4 +56,12 @@ export function PlanWords({ plan, onChange }: Props) {
       />
     </div>
   )
+}
+
+function withSafety(plan: Plan, part: Partial<Plan['safety']>): Plan {
+  return { ...plan, safety: { ...plan.safety, ...part } }
+}
+
+function parts(text: string): string[] {
+  return text.split(';').flatMap((part) => (part.trim() === '' ? [] : [part.trim()]))
 }

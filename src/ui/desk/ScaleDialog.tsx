@@ -58,6 +58,7 @@ export function ScaleDialog({ plan, table, onClose, onScale }: Props) {
             <label className="half">
               by
               <select
+                aria-label="Scale by"
                 className="form-select form-select-sm"
                 value={by}
                 onChange={(event) => setBy(event.currentTarget.value as By)}

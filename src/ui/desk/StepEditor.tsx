@@ -187,7 +187,12 @@ function Select({
   return (
     <label>
       {label}
-      <select className="form-select form-select-sm" value={value} onChange={(event) => onPick(event.currentTarget.value)}>
+      <select
+        aria-label={label}
+        className="form-select form-select-sm"
+        value={value}
+        onChange={(event) => onPick(event.currentTarget.value)}
+      >
         {options.map(([id, name]) => (
           <option key={id} value={id}>
             {name}

@@ -3,12 +3,13 @@ import type { ReactNode } from 'react'
 import { Mark } from './Mark'
 import { SignOut } from './SignOut'
 
-export type Place = 'today' | 'desk' | 'bench' | 'class'
+export type Place = 'today' | 'desk' | 'bench' | 'class' | 'reference'
 
 const places: { place: Place; href: string; name: string }[] = [
   { place: 'desk', href: '/desk', name: 'Desk' },
   { place: 'bench', href: '/bench', name: 'Bench' },
   { place: 'class', href: '/class', name: 'Class' },
+  { place: 'reference', href: '/reference', name: 'Reference' },
 ]
 
 /** The bench top around every page of a signed-in person: the places, and who is here. */

@@ -1,0 +1,260 @@
+/** A preparation written from nothing, and what goes in and out of the Desk. */
+import { expect, test, type Page } from '@playwright/test'
+import { readFileSync } from 'node:fs'
+import { cell, expectAccessible, openDesk, owner, reader, saved, signIn } from './support'
+
+const picker = (page: Page, name: string | RegExp) => page.getByRole('combobox', { name })
+const add = (page: Page) => picker(page, 'Add a substance: name or formula')
+const addStep = (page: Page) => picker(page, 'Add a step')
+const step = (page: Page, title: string) => page.getByRole('button', { name: title, exact: true })
+
+/** Counts what a person does: a word typed, a key pressed, a click. */
+function counted(page: Page) {
+  let count = 0
+  return {
+    type: async (text: string) => {
+      count++
+      await page.keyboard.type(text)
+    },
+    press: async (key: string) => {
+      count++
+      await page.keyboard.press(key)
+    },
+    pick: async (text: string) => {
+      count += 2
+      await page.keyboard.type(text)
+      await expect(page.locator('.picker [role=option]:visible').first()).toBeVisible()
+      await page.keyboard.press('Enter')
+    },
+    get count() {
+      return count
+    },
+  }
+}
+
+test('by keyboard alone, a new preparation in under 40 interactions', async ({ page }) => {
+  await signIn(page, owner)
+  await page.goto('/desk/new')
+  await expect(page.getByLabel('Title')).toBeFocused()
+  const hand = counted(page)
+  await hand.type('Isopentyl acetate, new')
+  await hand.press('Tab')
+  await hand.pick('isopentyl alc')
+  await hand.press('Tab')
+  await hand.pick('isopentyl ace')
+  await hand.press('Tab')
+  await hand.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Isopentyl acetate, new', level: 1 })).toBeVisible()
+  await expect(page.getByText('How much isopentyl alcohol?')).toBeVisible()
+
+  await add(page).focus()
+  await hand.pick('acetic acid')
+  await expect(cell(page, 'ratio of acetic acid')).toBeFocused()
+  await hand.type('1.50')
+  await hand.press('Enter')
+  await cell(page, 'volume of isopentyl alcohol').focus()
+  await hand.type('5.4 mL')
+  await hand.press('Enter')
+  // 5.4 × 0.810 ÷ 88.150 = 49.6 mmol; × 130.187 = 6.46 g
+  await expect(cell(page, 'mass of isopentyl acetate')).toHaveValue('6.5 g')
+  await expect(page.getByText('The equation does not balance')).toBeVisible()
+
+  await picker(page, /Part of the substance/).focus()
+  await hand.type('by')
+  await add(page).focus()
+  await hand.pick('water')
+  await expect(page.getByText('The equation does not balance')).toHaveCount(0)
+
+  await addStep(page).focus()
+  for (const first of ['ass', 'cha', 'heat', 'wash', 'dist', 'disp']) {
+    await addStep(page).focus()
+    await hand.pick(first)
+  }
+  await expect(page.getByRole('region', { name: 'Procedure' }).locator('li[data-about]')).toHaveCount(7)
+  await expect(page.getByText('No step uses acetic acid')).toBeVisible()
+  await saved(page)
+  expect(hand.count).toBeLessThan(40)
+
+  // Nothing is lost on a reload, and every one of the changes can be taken back.
+  await page.reload()
+  await expect(step(page, 'Heat under reflux')).toBeVisible()
+  await expect(page.getByRole('img', { name: 'Structure of acetic acid' })).toBeVisible()
+  await page.getByRole('heading', { level: 1 }).click()
+  while (await page.getByRole('button', { name: 'Undo' }).isEnabled()) await page.keyboard.press('Control+z')
+  await expect(page.getByRole('region', { name: 'Procedure' }).locator('li[data-about]')).toHaveCount(1)
+  for (let change = 0; change < 10; change++) await page.keyboard.press('Control+Shift+z')
+  await expect(page.getByRole('region', { name: 'Procedure' }).locator('li[data-about]')).toHaveCount(7)
+  await saved(page)
+})
+
+test('by mouse: a line’s bottle, a step’s vessel, words with amounts that follow the scale', async ({ page }) => {
+  await signIn(page, owner)
+  await openDesk(page, 'Isopentyl acetate, new')
+  await page.getByRole('table', { name: 'Reaction table' }).getByRole('button', { name: 'acetic acid', exact: true }).click()
+  const line = page.getByRole('group', { name: 'Line of acetic acid' })
+  await line.getByLabel('purity, %').fill('120')
+  await line.getByLabel('purity, %').press('Enter')
+  await expect(line.getByRole('alert')).toContainText('at most 100')
+  await line.getByLabel('purity, %').fill('96')
+  await line.getByLabel('purity, %').press('Enter')
+  await expect(page.getByText('neat, 96 %, 1.049 g/mL')).toBeVisible()
+  await line.getByLabel('measured with').selectOption('10 mL measuring cylinder')
+  await page
+    .getByRole('table', { name: 'Reaction table' })
+    .getByRole('button', { name: 'isopentyl alcohol', exact: true })
+    .click()
+  await page.getByRole('group', { name: 'Line of isopentyl alcohol' }).getByRole('button', { name: 'Remove' }).click()
+  await expect(page.locator('.problem[role=alert]')).toContainText('Ratios count from isopentyl alcohol')
+  await page
+    .getByRole('table', { name: 'Reaction table' })
+    .getByRole('button', { name: 'isopentyl alcohol', exact: true })
+    .click()
+
+  await step(page, 'Assemble').click()
+  const assembly = page.getByRole('group', { name: 'Step Assemble' })
+  await assembly.getByRole('button', { name: 'isopentyl alcohol' }).click()
+  await assembly.getByRole('button', { name: 'acetic acid' }).click()
+  await assembly.getByLabel('vessel').selectOption('round-bottom')
+  await assembly.getByLabel('size, mL').selectOption('100')
+  // 5.4 and about 4.4 mL are 10 % of 100 mL; 25 mL holds them at 39 %.
+  await expect(page.getByText('The vessel is too large')).toBeVisible()
+  await page.getByRole('button', { name: 'Take 25 mL' }).click()
+  await expect(page.getByText('The vessel is too large')).toHaveCount(0)
+  await expect(assembly.getByLabel('size, mL')).toHaveValue('25')
+  await expect(page.getByRole('listitem').filter({ hasText: 'Assemble' })).toContainText('5.4 mL isopentyl alcohol')
+
+  await page.getByRole('button', { name: 'Scale the plan' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Scale by').selectOption('the product wanted')
+  await dialog.getByLabel('amount').fill('10')
+  await expect(dialog.getByRole('alert')).toContainText('with its unit')
+  await dialog.getByLabel('amount').fill('10.0 g')
+  await dialog.getByLabel('at a yield of, %').fill('77.4')
+  // 10.0 ÷ 0.774 ÷ 6.46 g = 2.00
+  await expect(dialog.getByRole('columnheader', { name: /× 2\.0/ })).toBeVisible()
+  await dialog.getByRole('button', { name: 'Scale it' }).click()
+  await expect(cell(page, 'volume of isopentyl alcohol')).toHaveValue('10.8 mL')
+  await expect(page.getByRole('listitem').filter({ hasText: 'Assemble' })).toContainText('10.8 mL isopentyl alcohol')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(cell(page, 'volume of isopentyl alcohol')).toHaveValue('5.4 mL')
+  await saved(page)
+  await expectAccessible(page)
+})
+
+test('steps are moved by keyboard and by drag', async ({ page }) => {
+  await signIn(page, owner)
+  await openDesk(page, 'Isopentyl acetate, new')
+  const order = () => page.getByRole('region', { name: 'Procedure' }).locator('li[data-about] button.opens').allTextContents()
+  const before = await order()
+  await step(page, 'Wash').focus()
+  await page.keyboard.press('Alt+ArrowUp')
+  await expect.poll(order).toEqual([...before.slice(0, 3), before[4], before[3], ...before.slice(5)])
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Heat under reflux' })
+    .dragTo(page.getByRole('listitem').filter({ hasText: 'Wash' }))
+  await expect.poll(order).toEqual(before)
+  await saved(page)
+})
+
+test('a substance of one’s own: formula and structure must agree, and a known structure is recognised', async ({ page }) => {
+  await signIn(page, owner)
+  await openDesk(page, 'Isopentyl acetate, new')
+  await add(page).fill('pear essence')
+  await page
+    .locator('.picker')
+    .getByRole('option', { name: /by hand/ })
+    .click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByLabel('Name')).toHaveValue('pear essence')
+  await dialog.getByLabel('Formula').fill('C7H14Q2')
+  await dialog.getByRole('button', { name: 'Look at it' }).click()
+  await expect(dialog.getByText(/character 6/)).toBeVisible()
+  await dialog.getByLabel('Formula').fill('C7H12O2')
+  await dialog.getByLabel(/Structure/).fill('CC(C)CCOC(C)=O')
+  await dialog.getByRole('button', { name: 'Look at it' }).click()
+  await expect(dialog.getByText('The structure is C7H14O2, the formula says C7H12O2')).toBeVisible()
+  await dialog.getByLabel('Formula').fill('')
+  await dialog.getByRole('button', { name: 'Look at it' }).click()
+  await expect(dialog.getByText('The same structure as isopentyl acetate')).toBeVisible()
+  await expect(dialog.getByRole('img', { name: /Structure of pear essence/ })).toBeVisible()
+  await dialog.getByRole('button', { name: 'Leave it' }).click()
+})
+
+test('the plan file goes out and comes in as it was; a broken one is told where', async ({ page }) => {
+  await signIn(page, owner)
+  await openDesk(page, 'Isopentyl acetate, new')
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Plan file' }).click()])
+  expect(download.suggestedFilename()).toBe('isopentyl-acetate-new-1.mozle.json')
+  const text = readFileSync(await download.path(), 'utf8')
+  const [table] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Table as CSV' }).click()])
+  expect(readFileSync(await table.path(), 'utf8')).toMatch(/isopentyl alcohol,C5H12O,reactant,1,88\.1\d+,4\.37/)
+
+  await page.goto('/desk/new')
+  const take = (buffer: string) =>
+    page.getByLabel('Plan file').setInputFiles({ name: 'plan.json', mimeType: 'application/json', buffer: Buffer.from(buffer) })
+  await take('{"format": "mozle-plan",')
+  await expect(page.locator('.problem[role=alert]')).toContainText('This is not JSON')
+  await take(text.replace('"version": 1', '"version": 9'))
+  await expect(page.locator('.problem[role=alert]')).toContainText('version 9')
+  await take(text.replace('C5H12O', 'C5Hx12O'))
+  await expect(page.locator('.problem[role=alert]')).toContainText('/substances/0/formula')
+  await take(text.replace('"title": "Isopentyl acetate, new"', '"title": "Isopentyl acetate, copy"'))
+  await expect(page.getByRole('heading', { name: 'Isopentyl acetate, copy', level: 1 })).toBeVisible()
+  const [again] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Plan file' }).click()])
+  expect(readFileSync(await again.path(), 'utf8')).toBe(
+    text.replace('"title": "Isopentyl acetate, new"', '"title": "Isopentyl acetate, copy"'),
+  )
+})
+
+test('the Reference finds by any name or formula, keyboard first, with sources', async ({ page }) => {
+  await signIn(page, reader)
+  await page.getByRole('link', { name: 'Reference' }).click()
+  const search = page.getByRole('searchbox')
+  await expect(search).toBeFocused()
+  await expectAccessible(page)
+  await search.fill('zzzz')
+  await expect(page.getByText('Nothing is called “zzzz”')).toBeVisible()
+  await search.fill('CuSO4.5H2O')
+  await page.keyboard.press('Enter')
+  const card = page.getByRole('article')
+  await expect(card.getByRole('heading', { name: 'copper(II) sulfate pentahydrate' })).toBeVisible()
+  await expect(card).toContainText('249.68')
+  await expect(card.getByRole('img', { name: 'GHS09, harmful to the environment' })).toBeVisible()
+  await expect(card).toContainText('H410 Very toxic to aquatic life with long lasting effects')
+  await expect(card).toContainText('P273 Avoid release to the environment')
+  await search.fill('ether')
+  await page.keyboard.press('ArrowDown')
+  await expect(page.locator('.found [aria-current="true"]')).toHaveCount(1)
+  await search.fill('toluen')
+  await page.keyboard.press('Enter')
+  await expect(card).toContainText('6.95464')
+  await expect(card).toContainText('Lange’s Handbook')
+  await expectAccessible(page)
+})
+
+test('a reader reads and cannot write', async ({ page }) => {
+  await signIn(page, reader)
+  await page.goto('/desk/new')
+  await expect(page.getByRole('heading', { name: 'A new preparation' })).toHaveCount(0)
+  await page.goto('/')
+  await openDesk(page, 'Acetanilide')
+  await expect(addStep(page)).toHaveCount(0)
+  await expect(page.getByRole('button', { name: 'Scale the plan' })).toHaveCount(0)
+})
+
+test('the safety sheet says what can hurt, what to wear, what to do, and who decides', async ({ page }) => {
+  await signIn(page, reader)
+  await openDesk(page, '2-Methylhexan-2-ol')
+  await page.getByRole('link', { name: 'Safety sheet' }).click()
+  const sheet = page.getByRole('article')
+  await expect(sheet).toContainText('safety data sheets, your local rules and the qualified person in charge decide')
+  const ether = sheet.getByRole('row', { name: /diethyl ether/ })
+  await expect(ether.getByRole('img', { name: 'GHS02, flammable' })).toBeVisible()
+  await expect(ether).toContainText('H224 Extremely flammable liquid and vapour')
+  await expect(sheet).toContainText('Never add the rest before it has started')
+  await expect(sheet).toContainText('P305+P351+P338 If in eyes')
+  await expect(sheet).toContainText('halogenated organic: 1-bromobutane')
+  await expect(sheet).toContainText('Nothing is on record about magnesium bromide hydroxide')
+  await expectAccessible(page)
+})

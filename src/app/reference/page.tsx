@@ -1,0 +1,22 @@
+import type { Metadata } from 'next'
+import { Frame } from '@/ui/frame/Frame'
+import { Reference } from '@/ui/reference/Reference'
+import { pageNeeds, visitor } from '@/server/page'
+import { substanceCard, substanceList } from '@/server/substances'
+
+export const metadata: Metadata = { title: 'Reference' }
+
+export default async function ReferencePage({ searchParams }: { searchParams: Promise<{ substance?: string }> }) {
+  const { substance } = await searchParams
+  const { actor, course } = await visitor('/reference')
+  await pageNeeds(actor, 'plan.read', { course: course.id })
+  const card = substance === undefined ? null : substanceCard(substance)
+  return (
+    <Frame place="reference" who={actor.name} aside={course.title}>
+      <main className="page-only">
+        <h1>Reference</h1>
+        <Reference list={substanceList} card={card} asked={substance} />
+      </main>
+    </Frame>
+  )
+}

@@ -1,0 +1,19 @@
+import type { Plan } from '@/core/plan/plan'
+import acetanilide from './plans/acetanilide.json'
+import benzil from './plans/benzil.json'
+import benzilicAcid from './plans/benzilicAcid.json'
+import benzoin from './plans/benzoin.json'
+import isopentylAcetate from './plans/isopentylAcetate.json'
+import methylhexanol from './plans/methylhexanol.json'
+import methylNitrobenzoate from './plans/methylNitrobenzoate.json'
+
+/** The preparations of the made-up college; the first two are those that its sessions use. */
+export const plans = [
+  acetanilide,
+  benzoin,
+  benzil,
+  benzilicAcid,
+  isopentylAcetate,
+  methylhexanol,
+  methylNitrobenzoate,
+] as unknown as Plan[]

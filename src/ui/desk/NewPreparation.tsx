@@ -1,0 +1,110 @@
+'use client'
+
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { Button } from 'react-bootstrap'
+import { call } from '../call'
+import { OwnSubstance } from './OwnSubstance'
+import { SubstancePicker, type FoundSubstance } from './SubstancePicker'
+
+type Part = 'start' | 'product'
+
+/** A preparation from nothing: what it is called, what it starts from, what it makes; or from a plan file. */
+export function NewPreparation({ course }: { course: string }) {
+  const router = useRouter()
+  const [title, setTitle] = useState('')
+  const [chosen, setChosen] = useState<Partial<Record<Part, FoundSubstance>>>({})
+  const [own, setOwn] = useState<{ part: Part; name: string }>()
+  const [problem, setProblem] = useState<string>()
+
+  const send = async (body: unknown) => {
+    setProblem(undefined)
+    try {
+      const { id } = await call<{ id: string }>(`/api/courses/${course}/preparations`, 'POST', body)
+      router.push(`/desk/${id}`)
+    } catch (error) {
+      setProblem((error as Error).message)
+    }
+  }
+  const missing =
+    title.trim() === ''
+      ? 'Give the preparation a title.'
+      : !chosen.start
+        ? 'Choose what it starts from.'
+        : !chosen.product
+          ? 'Choose what it makes.'
+          : undefined
+
+  const part = (which: Part, label: string) => (
+    <div>
+      <SubstancePicker
+        course={course}
+        label={label}
+        keep
+        onPick={(found) => setChosen((all) => ({ ...all, [which]: found }))}
+        onOwn={(name) => setOwn({ part: which, name })}
+      />
+      {chosen[which] && (
+        <p className="chosen">
+          {chosen[which].drawing && <span className="drawing" dangerouslySetInnerHTML={{ __html: chosen[which].drawing }} />}
+          <b>{chosen[which].substance.name}</b>, {chosen[which].molarMass.toFixed(2)} g/mol
+        </p>
+      )}
+    </div>
+  )
+
+  return (
+    <>
+      <form
+        className="stacked new-preparation"
+        onSubmit={(event) => {
+          event.preventDefault()
+          if (missing) setProblem(missing)
+          else void send({ title, start: chosen.start!.substance, product: chosen.product!.substance })
+        }}
+      >
+        <label>
+          Title
+          <input className="form-control" value={title} autoFocus onChange={(event) => setTitle(event.currentTarget.value)} />
+        </label>
+        {part('start', 'It starts from: name or formula')}
+        {part('product', 'It makes: name or formula')}
+        {problem && (
+          <div className="problem" role="alert">
+            {problem}
+          </div>
+        )}
+        <div>
+          <Button type="submit">Write this preparation</Button>
+        </div>
+      </form>
+      <h2 className="section-title">Or from a plan file</h2>
+      <label className="from-file">
+        <span className="visually-hidden">Plan file</span>
+        <input
+          type="file"
+          accept=".json,application/json"
+          className="form-control"
+          onChange={(event) => {
+            const file = event.currentTarget.files?.[0]
+            if (file) void file.text().then((text) => send({ file: text }))
+          }}
+        />
+      </label>
+      <p className="quiet">
+        A plan file that was taken away from any Mozle Desk. It becomes the first draft of a new preparation.
+      </p>
+      {own && (
+        <OwnSubstance
+          course={course}
+          name={own.name}
+          onClose={() => setOwn(undefined)}
+          onTake={(found) => {
+            setChosen((all) => ({ ...all, [own.part]: found }))
+            setOwn(undefined)
+          }}
+        />
+      )}
+    </>
+  )
+}
