@@ -5,13 +5,23 @@ import { emptyDatabase } from '@/test-support/database'
 import { database } from '@/data/connect'
 import { appendEntries } from '@/data/entries'
 import { Attempt, Revision, Run } from '@/data/models'
+import { writePlanFile } from '@/core/format/planFile'
 import { scalePlan } from '@/core/reaction/scalePlan'
 import { college } from '@/demo/college'
 import { seed } from '../../scripts/seed'
 import { limited } from './attempts'
 import { isOn } from './day'
 import { cursorOf, liveStream } from './live'
-import { publish, saveDraft, startDraft, openPreparation, listPreparations } from './preparations'
+import {
+  fileName,
+  listPreparations,
+  openPreparation,
+  planTextOf,
+  publish,
+  saveDraft,
+  startDraft,
+  startPreparation,
+} from './preparations'
 import { Refusal } from './refusal'
 import { csvOfSession } from './results'
 import { signStep, viewRun, writeEntries } from './runs'
@@ -253,5 +263,26 @@ describe('today and results', () => {
     expect(name).toBe('acetanilide-section-a-2026-11-16.csv')
     expect(text.trimEnd().split('\r\n')).toHaveLength(9)
     expect(await Run.count({ where: { session: made.sessions[0]!.id } })).toBe(8)
+  })
+})
+
+describe('preparations from nothing and from a file', () => {
+  const person = made.people[0]!.id
+
+  test('a new preparation begins with draft 1, and its file is what was written', async () => {
+    const { id } = await startPreparation(made.course.id, { ...acetanilide, title: 'Another =one' }, person)
+    const { revision, history } = await openPreparation(id, { draftsToo: true })
+    expect(history.map(({ number, state }) => [number, state])).toEqual([[1, 'draft']])
+    const { title, number, text } = await planTextOf(revision.id, true)
+    expect([title, number, text]).toEqual(['Another =one', 1, writePlanFile({ ...acetanilide, title: 'Another =one' })])
+    expect(fileName(title)).toBe('another-one')
+    await expect(planTextOf(revision.id, false)).rejects.toThrow('no such revision')
+    await expect(openPreparation(id, { draftsToo: false })).rejects.toThrow('no such revision')
+  })
+
+  test('a plan that is not sound starts nothing', async () => {
+    const before = (await listPreparations(made.course.id)).length
+    await expect(startPreparation(made.course.id, { ...acetanilide, reference: 'nobody' }, person)).rejects.toThrow('/reference')
+    expect(await listPreparations(made.course.id)).toHaveLength(before)
   })
 })

@@ -1,6 +1,7 @@
 import { Molecule } from 'openchemlib'
 import type { Plan } from '@/core/plan/plan'
 
+/** Pictures that were drawn before, by structure and name. */
 const kept = new Map<string, string | null>()
 
 /** Drawings of a plan's substances as SVG, by substance id; nothing for those without a structure. */
@@ -18,7 +19,8 @@ export function structuresOf(plan: Plan): Record<string, string> {
  * security policy refuses the first, and nothing uses the second.
  */
 export function drawStructure(smiles: string, name: string): string | null {
-  const before = kept.get(smiles)
+  const key = `${smiles} ${name}`
+  const before = kept.get(key)
   if (before !== undefined) return before
   let svg: string | null = null
   try {
@@ -42,6 +44,6 @@ export function drawStructure(smiles: string, name: string): string | null {
   } catch {
     svg = null
   }
-  kept.set(smiles, svg)
+  kept.set(key, svg)
   return svg
 }

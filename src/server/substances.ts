@@ -121,12 +121,11 @@ function codeOf(smiles: string): string {
   return code
 }
 
-function sameAtoms(a: string, b: string): boolean {
-  const atoms = (formula: string) => {
-    const total: Record<string, number> = {}
-    for (const part of formula.split('.'))
-      for (const [element, count] of Object.entries(readFormula(part).atoms)) total[element] = (total[element] ?? 0) + count
-    return JSON.stringify(Object.entries(total).sort())
-  }
-  return atoms(a.replace(/[·*]/g, '.').replace(/\.(\d+)/g, '.$1')) === atoms(b)
+/** Whether a typed formula has the atoms of a structure's formula, whose separate parts are parted by dots. */
+function sameAtoms(typed: string, drawn: string): boolean {
+  const atoms: Record<string, number> = {}
+  for (const part of drawn.split('.'))
+    for (const [element, count] of Object.entries(readFormula(part).atoms)) atoms[element] = (atoms[element] ?? 0) + count
+  const inOrder = (counts: Readonly<Record<string, number>>) => JSON.stringify(Object.entries(counts).sort())
+  return inOrder(readFormula(typed).atoms) === inOrder(atoms)
 }

@@ -102,7 +102,7 @@ function CardSheet({ card: { record, molarMass, drawing, hazards, precautions } 
     `${degrees(lowC)}${lowC === highC ? '' : `–${degrees(highC)}`} °C`
   const rows: [string, ReactNode, string?][] = [
     ['formula', <FormulaText key="f" formula={formula} />],
-    ['molar mass', `${writeNumber(molarMass, 3)} g/mol`, 'IUPAC standard atomic weights'],
+    ['molar mass', `${writeNumber(molarMass, 2)} g/mol`, 'IUPAC standard atomic weights'],
   ]
   if (density)
     rows.push(['density', `${density.gPerML} g/mL${density.atC === undefined ? '' : ` at ${density.atC} °C`}`, density.source])

@@ -1,0 +1,79 @@
+import { Molecule } from 'openchemlib'
+import { Refusal } from './refusal'
+import { findSubstances, readSubstance, substanceCard, substanceList } from './substances'
+
+const refusal = (written: Parameters<typeof readSubstance>[0]): Refusal => {
+  try {
+    readSubstance(written)
+  } catch (error) {
+    return error as Refusal
+  }
+  throw new Error('It was taken.')
+}
+
+describe('searching', () => {
+  test('what is found carries what a plan needs, with a picture', () => {
+    const [first] = findSubstances('acetic anh')
+    expect(first).toMatchObject({
+      substance: { id: 'acetic-anhydride', density: { gPerML: 1.082 } },
+      synonyms: ['ethanoic anhydride'],
+    })
+    expect(first!.drawing).toContain('<svg role="img" aria-label="Structure of acetic anhydride"')
+    expect(first!.molarMass).toBeCloseTo(102.089, 3)
+  })
+
+  test('nothing typed finds nothing; at most a dozen are sent', () => {
+    expect(findSubstances('  ')).toEqual([])
+    expect(findSubstances('a')).toHaveLength(12)
+  })
+
+  test('the list is in the order of the alphabet, and every entry has a card with full texts', () => {
+    for (const { id } of substanceList.slice(0, 40)) {
+      const card = substanceCard(id)!
+      for (const text of [...card.hazards, ...card.precautions]) expect(text).toMatch(/^(EU)?[HP]\w+(\+P\d+)* [A-Z]/)
+    }
+    expect(substanceCard('nothing-of-the-kind')).toBeNull()
+  })
+})
+
+describe('a substance of one’s own', () => {
+  test('a formula alone is enough', () => {
+    const own = readSubstance({ name: ' Blue salt ', formula: 'CuSO4.5H2O' })
+    expect(own).toMatchObject({ substance: { name: 'Blue salt', formula: 'CuSO4.5H2O' }, drawing: null, same: null })
+    expect(own.molarMass).toBeCloseTo(249.677, 3)
+  })
+
+  test('SMILES gives formula and picture; the same structure under another name is recognised and its values taken', () => {
+    const own = readSubstance({ name: 'pear essence', structure: 'CC(=O)OCCC(C)C' })
+    expect(own).toMatchObject({ same: 'isopentyl acetate', substance: { name: 'pear essence', formula: 'C7H14O2' } })
+    expect(own.substance.density!.gPerML).toBe(0.876)
+    expect(own.drawing).toContain('<svg')
+  })
+
+  test('a molfile is read like the SMILES it came from', () => {
+    const molfile = Molecule.fromSmiles('CC(=O)Nc1ccccc1').toMolfile()
+    expect(readSubstance({ name: 'x', structure: molfile })).toMatchObject({ same: 'acetanilide' })
+    expect(readSubstance({ name: 'x', structure: `${molfile}\n> <NAME>\nx\n\n$$$$\n` })).toMatchObject({ same: 'acetanilide' })
+  })
+
+  test('a salt drawn as ions has the formula of both', () => {
+    expect(readSubstance({ name: 'x', formula: 'C2H3NaO2', structure: '[Na+].CC([O-])=O' }).same).toBe('sodium acetate')
+    expect(readSubstance({ name: 'x', formula: 'C2H3NaO2·3H2O', structure: '[Na+].CC([O-])=O.O.O.O' }).same).toBe(
+      'sodium acetate trihydrate',
+    )
+  })
+
+  test.each([
+    [{ name: ' ', formula: 'C' }, 'name', 'Give the substance a name'],
+    [{ name: 'x' }, 'formula', 'Give a formula'],
+    [{ name: 'x', formula: 'C2Qx5' }, 'formula', 'character 3'],
+    [{ name: 'x', formula: 'C2H6', structure: 'CCO' }, 'formula', 'The structure is C2H6O, the formula says C2H6'],
+    [{ name: 'x', structure: 'not a structure' }, 'structure', 'neither SMILES'],
+    [{ name: 'x', structure: 'C1CC' }, 'structure', 'neither SMILES'],
+  ])('%j is refused beside %s: %s', (written, field, words) => {
+    const refused = refusal(written)
+    expect(refused.status).toBe(400)
+    expect(refused.details.field).toBe(field)
+    expect(refused.message).toContain(words)
+  })
+})
