@@ -181,14 +181,42 @@ test('a substance of one’s own: formula and structure must agree, and a known 
   await dialog.getByRole('button', { name: 'Leave it' }).click()
 })
 
+test('two revisions are compared line by line; scaling can be rounded to the devices', async ({ page }) => {
+  await signIn(page, owner)
+  await openDesk(page, 'Isopentyl acetate, new')
+  await page.getByRole('button', { name: 'Publish draft 1' }).click()
+  await page.getByRole('button', { name: 'Publish and freeze' }).click()
+  await expect(page.getByTestId('revision')).toContainText('revision 1, published')
+  await page.getByRole('button', { name: 'Scale the plan' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('times').fill('0.33')
+  await dialog.getByLabel(/round to what/).check()
+  await expect(dialog.getByRole('columnheader', { name: 'ratio moves by' })).toBeVisible()
+  // The acid is measured with a cylinder that is read to 0.05 mL: 1.46 mL become 1.45 mL.
+  await expect(dialog.getByRole('row', { name: /^acetic acid/ })).toContainText('1.45 mL')
+  await dialog.getByRole('button', { name: 'Scale it' }).click()
+  await expect(cell(page, 'volume of acetic acid')).toHaveValue('1.45 mL')
+  await saved(page)
+  await page.reload()
+  await page.getByRole('link', { name: 'what changed since 1' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('what changed')
+  const row = page.getByRole('row', { name: /amount of isopentyl alcohol/ })
+  await expect(row.getByRole('deletion')).toHaveText('5.4 mL')
+  await expect(row.getByRole('insertion')).toHaveText('1.8 mL')
+  await expectAccessible(page)
+})
+
 test('the plan file goes out and comes in as it was; a broken one is told where', async ({ page }) => {
   await signIn(page, owner)
   await openDesk(page, 'Isopentyl acetate, new')
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Plan file' }).click()])
-  expect(download.suggestedFilename()).toBe('isopentyl-acetate-new-1.mozle.json')
+  expect(download.suggestedFilename()).toBe('isopentyl-acetate-new-2.mozle.json')
   const text = readFileSync(await download.path(), 'utf8')
   const [table] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Table as CSV' }).click()])
-  expect(readFileSync(await table.path(), 'utf8')).toMatch(/isopentyl alcohol,C5H12O,reactant,1,88\.1\d+,4\.37/)
+  expect(readFileSync(await table.path(), 'utf8')).toMatch(/isopentyl alcohol,C5H12O,reactant,1,88\.1\d+,1\.4/)
+
+  const [drawn] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Structures' }).click()])
+  expect(readFileSync(await drawn.path(), 'utf8').match(/M  END/g)).toHaveLength(4)
 
   await page.goto('/desk/new')
   const take = (buffer: string) =>

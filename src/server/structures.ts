@@ -47,3 +47,20 @@ export function drawStructure(smiles: string, name: string): string | null {
   kept.set(key, svg)
   return svg
 }
+
+/** The plan's structures as an SDF: a molfile each, with name, formula and SMILES as data. Substances without a structure are left out. */
+export function sdfOf(plan: Plan): string {
+  return plan.substances
+    .flatMap(({ name, formula, smiles }) => {
+      if (!smiles) return []
+      const [, ...molfile] = Molecule.fromSmiles(smiles).toMolfile().split('\n')
+      const data = { NAME: name, FORMULA: formula, SMILES: smiles }
+      return [
+        [name, ...molfile].join('\n').trimEnd(),
+        ...Object.entries(data).map(([key, value]) => `>  <${key}>\n${value}\n`),
+        '$$$$',
+      ]
+    })
+    .join('\n')
+    .concat('\n')
+}

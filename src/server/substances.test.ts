@@ -1,5 +1,7 @@
 import { Molecule } from 'openchemlib'
+import { acetanilide } from '@/test-support/plans'
 import { Refusal } from './refusal'
+import { sdfOf } from './structures'
 import { findSubstances, readSubstance, substanceCard, substanceList } from './substances'
 
 const refusal = (written: Parameters<typeof readSubstance>[0]): Refusal => {
@@ -75,5 +77,15 @@ describe('a substance of one’s own', () => {
     expect(refused.status).toBe(400)
     expect(refused.details.field).toBe(field)
     expect(refused.message).toContain(words)
+  })
+})
+
+test('the structures of a plan go out as an SDF that reads back to the same molecules', () => {
+  const entries = sdfOf(acetanilide).split('$$$$\n').filter(Boolean)
+  const drawn = acetanilide.substances.filter(({ smiles }) => smiles)
+  expect(entries).toHaveLength(drawn.length)
+  entries.forEach((entry, at) => {
+    expect(entry).toContain(`>  <NAME>\n${drawn[at]!.name}\n`)
+    expect(Molecule.fromMolfile(entry).getIDCode()).toBe(Molecule.fromSmiles(drawn[at]!.smiles!).getIDCode())
   })
 })

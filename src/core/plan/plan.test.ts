@@ -3,6 +3,7 @@ import { acetanilide, benzoin } from '@/test-support/plans'
 import { checkPlan, readPlanFile, writePlanFile } from '../format/planFile'
 import type { Reading } from '../quantity/readQuantity'
 import { computedLine, reactionTable, theoreticalYield } from '../reaction/reactionTable'
+import { scalePlan } from '../reaction/scalePlan'
 import {
   addLine,
   addStep,
@@ -19,6 +20,7 @@ import {
 } from './editPlan'
 import { operationOf, operations, operationsLike, type OperationKey } from './operations'
 import type { Plan, Substance } from './plan'
+import { comparePlans } from './comparePlans'
 import { safetySheet } from './safetySheet'
 
 const toluene: Substance = {
@@ -215,5 +217,49 @@ describe('the safety sheet', () => {
     const more = addLine(acetanilide, { ...bromobutane, waste: 'halogenated organic' }, 'reagent')
     expect(safetySheet(more).waste).toContainEqual({ stream: 'halogenated organic', substances: ['1-bromobutane'] })
     expect(ids(safetySheet(addLine(acetanilide, bromobutane, 'reagent')).unknown)).toContain('n-1-bromobutane')
+  })
+})
+
+describe('two revisions compared', () => {
+  const said = (after: Plan) => comparePlans(acetanilide, after).map(({ what, before, after: now }) => [what, before, now])
+
+  test('nothing differs from itself', () => expect(said(structuredClone(acetanilide))).toEqual([]))
+
+  test('a typed amount, a bottle, a line that came', () => {
+    const purer = done(changeLine(acetanilide, 'anhydride', { form: { kind: 'neat', purity: 1 } }))
+    const more = addLine(scalePlan(purer, 2), toluene, 'solvent')
+    expect(said(more)).toEqual(
+      expect.arrayContaining([
+        ['amount of aniline', '4.00 mL', '8.00 mL'],
+        ['bottle of acetic anhydride', 'neat, 98.0 %', 'neat, 100.0 %'],
+        ['toluene', null, 'no amount'],
+      ]),
+    )
+  })
+
+  test('a step changed, moved, taken out; words and safety', () => {
+    const changedPlan = {
+      ...removeStep(moveStep(changeStep(acetanilide, 'reflux', { holdMin: 30, witness: true }), 'melt', 0), 'cool'),
+      aim: 'Another aim',
+      safety: { ...acetanilide.safety, ownWords: 'Mind the step.' },
+    }
+    const differences = said(changedPlan)
+    expect(differences).toEqual(
+      expect.arrayContaining([
+        ['aim', acetanilide.aim, 'Another aim'],
+        ['clock of “Heat under reflux”', '20', '30'],
+        ['signature of “Heat under reflux”', '', 'yes'],
+        ['own words', '', 'Mind the step.'],
+      ]),
+    )
+    expect(differences.find(([what]) => what === 'order of the steps')).toBeDefined()
+    expect(differences.find(([what]) => what === 'step “Cool in ice”')![2]).toBeNull()
+  })
+
+  test('turned round, before and after change places', () => {
+    const other = scalePlan(acetanilide, 0.5)
+    const there = comparePlans(acetanilide, other)
+    const back = comparePlans(other, acetanilide)
+    expect(back.map(({ before, after }) => [after, before])).toEqual(there.map(({ before, after }) => [before, after]))
   })
 })

@@ -4,6 +4,7 @@ import { newPlan } from '../plan/editPlan'
 import { equilibriumCeiling } from './equilibrium'
 import { greenFigures } from './greenFigures'
 import { reactionTable, theoreticalYield } from './reactionTable'
+import { roundToDevices } from './roundToDevices'
 import { scaleFactor, type ScaleWay } from './scaleWays'
 import { scalePlan } from './scalePlan'
 
@@ -79,5 +80,27 @@ describe('ways to say the scale', () => {
     const bare = newPlan('x', acetanilide.substances[0]!, acetanilide.substances[1]!)
     const way: ScaleWay = { by: 'product', quantity: quantity(1, 'g'), yield: 0.5 }
     expect(scaleFactor(bare, reactionTable(bare), way)).toBeNull()
+  })
+})
+
+describe('rounding to the devices', () => {
+  test('worked by hand: 4.00 mL × 0.33 = 1.32 mL; a cylinder read to 0.05 mL gives 1.30 mL', () => {
+    const { plan, rounded } = roundToDevices(scalePlan(acetanilide, 0.33))
+    expect(plan.lines[0]!.anchor).toEqual({ of: 'volume', quantity: { value: 1.3, unit: 'mL', decimals: 2 } })
+    // 5.00 × 0.33 = 1.65 mL stays; its ratio moves by 1.32 ÷ 1.30 − 1 = +1.54 %
+    expect(rounded.find(({ line }) => line === 'anhydride')).toMatchObject({ to: 1.65 })
+    expect(rounded.find(({ line }) => line === 'anhydride')!.ratioShift).toBeCloseTo(0.01538, 4)
+  })
+
+  test('an amount below one step becomes one step; a second rounding changes nothing; products stay derived', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.001, max: 20, noNaN: true }), (factor) => {
+        const once = roundToDevices(scalePlan(acetanilide, factor)).plan
+        expect(roundToDevices(once).plan).toEqual(once)
+        for (const line of once.lines)
+          if (line.anchor && line.anchor.of !== 'ratio') expect(line.anchor.quantity.value).toBeGreaterThan(0)
+        expect(once.lines.find(({ id }) => id === 'acetanilide')!.anchor).toBeNull()
+      }),
+    )
   })
 })

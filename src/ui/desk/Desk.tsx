@@ -390,10 +390,18 @@ function History({
     <section className="history">
       <h2 className="section-title">Revisions</h2>
       <ul>
-        {history.map(({ number, state, at }) => (
+        {history.map(({ number, state, at }, index) => (
           <li key={number}>
             {number === current ? <b>{number}</b> : <Link href={`/desk/${preparation}?revision=${number}`}>{number}</Link>}{' '}
             {state}, {longDay(at, zone)}
+            {history[index + 1] && (
+              <>
+                {' '}
+                <Link href={`/desk/${preparation}/compare?from=${history[index + 1]!.number}&to=${number}`}>
+                  what changed since {history[index + 1]!.number}
+                </Link>
+              </>
+            )}
           </li>
         ))}
       </ul>

@@ -35,6 +35,9 @@ export function GreenLine({ plan, table, revision }: { plan: Plan; table: Reacti
         <a href={`/api/revisions/${revision}/table.csv`} download>
           Table as CSV
         </a>{' '}
+        <a href={`/api/revisions/${revision}/structures`} download>
+          Structures
+        </a>{' '}
         <a href={`/api/revisions/${revision}/plan`} download>
           Plan file
         </a>

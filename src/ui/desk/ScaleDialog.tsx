@@ -7,6 +7,7 @@ import { readNumber, readQuantity, type Reading } from '@/core/quantity/readQuan
 import { writeFigureText, writeNumber } from '@/core/quantity/write'
 import { computedLine, dispensed, reactionTable, type ReactionTable } from '@/core/reaction/reactionTable'
 import { scaleFactor, type ScaleWay } from '@/core/reaction/scaleWays'
+import { roundToDevices, type Rounded } from '@/core/reaction/roundToDevices'
 import { scalePlan } from '@/core/reaction/scalePlan'
 
 type By = ScaleWay['by']
@@ -26,6 +27,7 @@ export function ScaleDialog({ plan, table, onClose, onScale }: Props) {
   const [percent, setPercent] = useState(writeNumber(50 * (plan.expectedYield.low + plan.expectedYield.high), 0))
   const [groups, setGroups] = useState('8')
   const [line, setLine] = useState(inputs[0]?.line.id ?? '')
+  const [rounding, setRounding] = useState(false)
 
   const read = wayOf(by, text, percent, groups, line)
   const factor = read.ok ? scaleFactor(plan, table, read.value) : null
@@ -37,7 +39,9 @@ export function ScaleDialog({ plan, table, onClose, onScale }: Props) {
       : usable
         ? undefined
         : 'That is less than a thousandth or more than a thousand times the plan. Check the figure.'
-  const scaled = usable ? scalePlan(plan, factor) : null
+  const exact = usable ? scalePlan(plan, factor) : null
+  const toDevices = exact && rounding ? roundToDevices(exact) : null
+  const scaled = toDevices?.plan ?? exact
   const after = scaled && reactionTable(scaled)
   const limiting = table.limiting[0] && computedLine(table, table.limiting[0]).substance.name
   return (
@@ -45,7 +49,7 @@ export function ScaleDialog({ plan, table, onClose, onScale }: Props) {
       <form
         onSubmit={(event) => {
           event.preventDefault()
-          if (scaled) onScale(scaled, `scale × ${writeNumber(factor!, 3)}`)
+          if (scaled) onScale(scaled, `scale × ${writeNumber(factor!, 3)}${rounding ? ', rounded' : ''}`)
         }}
       >
         <Modal.Header closeButton>
@@ -117,6 +121,10 @@ export function ScaleDialog({ plan, table, onClose, onScale }: Props) {
               </label>
             )}
           </div>
+          <label className="round-check">
+            <input type="checkbox" checked={rounding} onChange={(event) => setRounding(event.currentTarget.checked)} /> round to
+            what the devices deliver
+          </label>
           {problem ? (
             <div className="problem" role="alert">
               {problem}
@@ -132,6 +140,11 @@ export function ScaleDialog({ plan, table, onClose, onScale }: Props) {
                   <th scope="col" className="n">
                     × {writeNumber(factor!, 3)}
                   </th>
+                  {toDevices && (
+                    <th scope="col" className="n">
+                      ratio moves by
+                    </th>
+                  )}
                 </tr>
               </thead>
               <tbody>
@@ -143,6 +156,7 @@ export function ScaleDialog({ plan, table, onClose, onScale }: Props) {
                     </td>
                     <td className="n fig">{amountOf(computed)}</td>
                     <td className="n fig">{after && amountOf(after.lines[index]!)}</td>
+                    {toDevices && <td className="n fig">{shiftOf(toDevices.rounded, computed.line.id)}</td>}
                   </tr>
                 ))}
               </tbody>
@@ -164,6 +178,12 @@ export function ScaleDialog({ plan, table, onClose, onScale }: Props) {
       </form>
     </Modal>
   )
+}
+
+/** How far rounding moves a line's ratio, in percent; a dash for a line that is not rounded. */
+function shiftOf(rounded: Rounded[], line: string): string {
+  const shift = rounded.find((each) => each.line === line)?.ratioShift
+  return shift === undefined || shift === null ? '–' : `${shift > 0 ? '+' : ''}${writeNumber(100 * shift, 1)} %`
 }
 
 function amountOf(computed: ReactionTable['lines'][number]): string {

@@ -1,0 +1,31 @@
+import type { Metadata } from 'next'
+import { CompareView } from '@/ui/desk/CompareView'
+import { Frame } from '@/ui/frame/Frame'
+import { orNotFound, pageNeeds, visitor } from '@/server/page'
+import { openPreparation, subjectOfPreparation } from '@/server/preparations'
+
+interface Props {
+  params: Promise<{ id: string }>
+  searchParams: Promise<{ from?: string; to?: string }>
+}
+
+export const metadata: Metadata = { title: 'Two revisions compared' }
+
+export default async function ComparePage({ params, searchParams }: Props) {
+  const { id } = await params
+  const { from, to } = await searchParams
+  const { actor, course, may } = await visitor(`/desk/${id}`)
+  await pageNeeds(actor, 'plan.read', () => subjectOfPreparation(id))
+  const [before, after] = await Promise.all(
+    [from, to].map((number) =>
+      orNotFound(() => openPreparation(id, { draftsToo: may('plan.write'), number: Number(number) || 0 })),
+    ),
+  )
+  return (
+    <Frame place="desk" who={actor.name} aside={course.title}>
+      <main className="page-only">
+        <CompareView preparation={id} before={before!.revision} after={after!.revision} zone={course.zone} />
+      </main>
+    </Frame>
+  )
+}

@@ -1,0 +1,123 @@
+import { reactionTable, dispensed, type ReactionTable } from '../reaction/reactionTable'
+import { writeFigureText, writeNumber, writeQuantity } from '../quantity/write'
+import type { Form, Line, Plan, Step } from './plan'
+
+/** One thing that differs between two revisions; null where one of them has it not at all. */
+export interface Difference {
+  part: 'words' | 'table' | 'procedure' | 'safety'
+  /** What differs, in the words of the plan. */
+  what: string
+  before: string | null
+  after: string | null
+}
+
+/** Two revisions of a plan compared line by line: words, reaction table, procedure, safety. Nothing that is the same is named. */
+export function comparePlans(before: Plan, after: Plan): Difference[] {
+  return [...words(before, after), ...table(before, after), ...procedure(before, after), ...safety(before, after)]
+}
+
+function changed(part: Difference['part'], what: string, before: string, after: string): Difference[] {
+  return before === after ? [] : [{ part, what, before, after }]
+}
+
+function words(before: Plan, after: Plan): Difference[] {
+  const percent = ({ expectedYield: { low, high } }: Plan) => `${writeNumber(100 * low, 0)}–${writeNumber(100 * high, 0)} %`
+  return [
+    ...changed('words', 'title', before.title, after.title),
+    ...changed('words', 'aim', before.aim, after.aim),
+    ...changed('words', 'above the arrow', before.conditions.above, after.conditions.above),
+    ...changed('words', 'below the arrow', before.conditions.below, after.conditions.below),
+    ...changed('words', 'expected yield', percent(before), percent(after)),
+    ...changed('words', 'ratios count from', before.reference, after.reference),
+    ...changed('words', 'yield counted for', before.mainProduct, after.mainProduct),
+  ]
+}
+
+function table(before: Plan, after: Plan): Difference[] {
+  const [old, fresh] = [reactionTable(before), reactionTable(after)]
+  const found = (computed: ReactionTable, id: string) => {
+    const line = computed.lines.find((candidate) => candidate.line.id === id)
+    return line ? { ...line, amountText: amountText(line) } : undefined
+  }
+  const ids = [...new Set([...after.lines, ...before.lines].map(({ id }) => id))]
+  return ids.flatMap((id): Difference[] => {
+    const [a, b] = [found(old, id), found(fresh, id)]
+    const name = (b ?? a)!.substance.name + ((b ?? a)!.line.note ? `, ${(b ?? a)!.line.note}` : '')
+    if (!a || !b) return [{ part: 'table', what: name, before: a?.amountText ?? null, after: b?.amountText ?? null }]
+    const say = (what: string, read: (line: Line) => string) => changed('table', `${what} of ${name}`, read(a.line), read(b.line))
+    return [
+      ...changed('table', `amount of ${name}`, a.amountText, b.amountText),
+      ...say('coefficient', ({ coefficient }) => String(coefficient ?? 'none')),
+      ...say('part', ({ role }) => role),
+      ...say('bottle', ({ form }) => formText(form)),
+      ...say('device', ({ device }) => device ?? 'not said'),
+      ...say('note', ({ note }) => note ?? ''),
+      ...say('scaling', ({ fixed }) => (fixed ? 'does not scale' : 'scales')),
+    ]
+  })
+}
+
+function amountText(line: ReactionTable['lines'][number]): string {
+  const { anchor } = line.line
+  if (anchor && anchor.of !== 'ratio') return writeQuantity(anchor.quantity)
+  const measured = dispensed(line)
+  const amount = measured ? writeFigureText(measured.figure, measured.dimension) : 'no amount'
+  return anchor ? `${amount} (ratio ${writeNumber(anchor.ratio, anchor.decimals)})` : amount
+}
+
+function formText(form: Form): string {
+  if (form.kind === 'solution') return `${form.molPerL} mol/L`
+  if (form.kind === 'mass-fraction') return `${writeNumber(100 * form.fraction, 1)} % w/w, ${form.gPerML} g/mL`
+  return `${form.kind}, ${writeNumber(100 * form.purity, 1)} %`
+}
+
+const stepWords: Readonly<Record<string, string>> = {
+  title: 'title',
+  text: 'words',
+  until: 'finish',
+  caution: 'caution',
+  handsOnMin: 'minutes of hands',
+  waitMin: 'minutes of waiting',
+  holdMin: 'clock',
+  witness: 'signature',
+}
+
+function procedure(before: Plan, after: Plan): Difference[] {
+  const place = (plan: Plan, id: string) => plan.steps.findIndex((step) => step.id === id)
+  const ids = [...new Set([...after.steps, ...before.steps].map(({ id }) => id))]
+  const shared = (plan: Plan) => plan.steps.map(({ id }) => id).filter((id) => place(before, id) >= 0 && place(after, id) >= 0)
+  const moved = shared(before).join() !== shared(after).join()
+  return [
+    ...(moved ? changed('procedure', 'order of the steps', titles(before), titles(after)) : []),
+    ...ids.flatMap((id): Difference[] => {
+      const [a, b] = [before.steps[place(before, id)], after.steps[place(after, id)]]
+      if (!a || !b)
+        return [{ part: 'procedure', what: `step “${(b ?? a)!.title}”`, before: a?.text ?? null, after: b?.text ?? null }]
+      return fields(a, b).flatMap((key) =>
+        changed('procedure', `${stepWords[key] ?? key} of “${b.title}”`, valueText(a, key), valueText(b, key)),
+      )
+    }),
+  ]
+}
+
+const titles = ({ steps }: Plan) => steps.map(({ title }) => title).join(', ')
+
+function fields(a: Step, b: Step): string[] {
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((key) => key !== 'id')
+}
+
+function valueText(step: Step, key: string): string {
+  const value = (step as unknown as Record<string, unknown>)[key]
+  if (value === undefined || value === null) return ''
+  if (Array.isArray(value)) return value.join('; ')
+  if (typeof value === 'object') return Object.values(value).join(' ')
+  return typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value)
+}
+
+function safety(before: Plan, after: Plan): Difference[] {
+  return [
+    ...changed('safety', 'wear', before.safety.wear.join('; '), after.safety.wear.join('; ')),
+    ...changed('safety', 'at hand', before.safety.atHand.join('; '), after.safety.atHand.join('; ')),
+    ...changed('safety', 'own words', before.safety.ownWords, after.safety.ownWords),
+  ]
+}
