@@ -206,6 +206,104 @@ test('two revisions are compared line by line; scaling can be rounded to the dev
   await expectAccessible(page)
 })
 
+test('each kind of step opens with its own fields, a line with those of its bottle; all of it can be taken back', async ({
+  page,
+}) => {
+  await signIn(page, owner)
+  await openDesk(page, 'Benzil')
+  const strip = page.getByRole('region', { name: 'Procedure' })
+  const before = await strip.locator('li[data-about]').count()
+  const added: [string, string, string[]][] = [
+    ['charge', 'Charge', ['line', 'measured by', 'device']],
+    ['hold', 'Hold', ['clock, min']],
+    ['weigh', 'Weigh', ['sample', 'device']],
+    ['cryst', 'Crystallise', ['solvent', 'from sample', 'to sample']],
+    ['melt', 'Melt', ['sample']],
+    ['send', 'Send a sample', ['hands on, min', 'waiting, min']],
+  ]
+  for (const [typed, title, fields] of added) {
+    await addStep(page).fill(typed)
+    await addStep(page).press('Enter')
+    const editor = page.getByRole('group', { name: `Step ${title}`, exact: true })
+    for (const field of [...fields, 'title', 'until', 'what to do', 'caution'])
+      await expect(editor.getByLabel(field, { exact: true })).toBeVisible()
+    await expect(editor.getByLabel('a demonstrator signs')).toBeVisible()
+  }
+  const last = page.getByRole('group', { name: 'Step Send a sample' })
+  await last.getByLabel('title', { exact: true }).fill('')
+  await last.getByLabel('title', { exact: true }).press('Enter')
+  await expect(last.getByRole('alert')).toHaveText('A title is needed.')
+  await last.getByLabel('title', { exact: true }).fill('Send a vial')
+  await last.getByLabel('title', { exact: true }).press('Enter')
+  await page.getByRole('group', { name: 'Step Send a vial' }).getByLabel('waiting, min').fill('soon')
+  await page.getByRole('group', { name: 'Step Send a vial' }).getByLabel('waiting, min').press('Enter')
+  await expect(page.getByRole('group', { name: 'Step Send a vial' }).getByRole('alert')).toBeVisible()
+  await page.getByRole('group', { name: 'Step Send a vial' }).getByRole('button', { name: 'Up' }).click()
+  await page.getByRole('group', { name: 'Step Send a vial' }).getByRole('button', { name: 'Remove' }).click()
+  await expect(strip.locator('li[data-about]')).toHaveCount(before + added.length - 1)
+  await addStep(page).fill('zzz')
+  await expect(page.getByText('No operation begins like that')).toBeVisible()
+  await addStep(page).press('Escape')
+
+  const table = page.getByRole('table', { name: 'Reaction table' })
+  await table.getByRole('button', { name: 'nitric acid', exact: true }).click()
+  const line = page.getByRole('group', { name: 'Line of nitric acid' })
+  await expect(line.getByLabel('% w/w')).toHaveValue('70')
+  await line.getByLabel('in the bottle').selectOption('solution, mol/L')
+  await line.getByLabel('mol/L', { exact: true }).fill('16')
+  await line.getByLabel('mol/L', { exact: true }).press('Enter')
+  // 14.0 mL × 16 mol/L = 224 mmol
+  await expect(cell(page, String.raw`amount of nitric acid \(also the solvent\)`)).toHaveValue('220 mmol')
+  await line.getByLabel('note').fill('in excess')
+  await line.getByLabel('note').press('Tab')
+  await expect(table.getByText('16 mol/L solution, in excess')).toBeVisible()
+  await line.getByRole('button', { name: 'Up' }).click()
+  await expect(table.locator('tbody tr').first()).toContainText('nitric acid')
+
+  await page.getByRole('heading', { level: 1 }).click()
+  while (await page.getByRole('button', { name: 'Undo' }).isEnabled()) await page.keyboard.press('Control+z')
+  await expect(strip.locator('li[data-about]')).toHaveCount(before)
+  await expect(table.locator('tbody tr').first()).toContainText('benzoin')
+  await saved(page)
+})
+
+test('the words around the plan, and its scale by the limiting reagent and by a bottle', async ({ page }) => {
+  await signIn(page, owner)
+  await openDesk(page, 'Benzilic acid')
+  await page.getByRole('button', { name: 'Change the words' }).click()
+  const words = page.getByRole('group', { name: 'Words of the plan' })
+  await words.getByLabel('own words on the safety sheet').fill('The hood of bench 4 is out of order.')
+  await words.getByLabel('own words on the safety sheet').press('Enter')
+  await words.getByLabel('to, %').fill('120')
+  await words.getByLabel('to, %').press('Enter')
+  await expect(words.getByRole('alert')).toContainText('at most 100')
+  await words.getByLabel('to, %').press('Escape')
+  await words.getByLabel('expected yield from, %').fill('60')
+  await words.getByLabel('expected yield from, %').press('Enter')
+  // Theory 2.17 g: 60 % is 1.3 g
+  await expect(page.getByText('expect 1.3 to 1.8 g (60–85 %)')).toBeVisible()
+  const dialog = page.getByRole('dialog')
+  await page.getByRole('button', { name: 'Scale the plan' }).click()
+  await dialog.getByLabel('Scale by').selectOption('limiting')
+  await dialog.getByLabel('amount').fill('1.00 g')
+  await expect(dialog.getByRole('columnheader', { name: '× 0.500' })).toBeVisible()
+  await dialog.getByLabel('Scale by').selectOption('a bottle on the shelf')
+  await dialog.getByLabel('holds').fill('25 g')
+  await dialog.getByLabel('for groups').fill('16.5')
+  await expect(dialog.getByRole('alert')).toContainText('whole numbers')
+  await dialog.getByLabel('for groups').fill('16')
+  // 25 g for 16 groups is 1.5625 g each, planned 2.00
+  await expect(dialog.getByRole('columnheader', { name: '× 0.781' })).toBeVisible()
+  await dialog.getByLabel('Scale by').selectOption('a factor')
+  await dialog.getByLabel('times').fill('0')
+  await expect(dialog.getByRole('alert')).toContainText('more than zero')
+  await expect(dialog.getByRole('button', { name: 'Scale it' })).toBeDisabled()
+  await page.keyboard.press('Escape')
+  await saved(page)
+  await page.getByRole('link', { name: 'Safety sheet' }).click()
+  await expect(page.getByText('The hood of bench 4 is out of order.')).toBeVisible()
+})
+
 test('the plan file goes out and comes in as it was; a broken one is told where', async ({ page }) => {
   await signIn(page, owner)
   await openDesk(page, 'Isopentyl acetate, new')

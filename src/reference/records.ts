@@ -37,6 +37,7 @@ const cautions: readonly [RegExp, string][] = [
   [/^H3[45]0$|^H360/, 'May cause lasting harm. Hood and gloves; ask whether something else will do.'],
   [/^H22[45]$/, 'Catches fire easily. No flame, no hot plate near it.'],
   [/^H3[456]1/, 'Suspected of lasting harm. Hood and gloves.'],
+  [/^H37[23]$/, 'Harms the body over time. Hood and gloves.'],
   [/^H318$|^H319$/, 'Hurts the eyes. Goggles.'],
   [/^H226$|^H228$/, 'Burns. Keep it away from flames.'],
   [/^H317$/, 'May cause an allergy of the skin. Gloves.'],

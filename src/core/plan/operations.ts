@@ -109,7 +109,7 @@ export const operations = {
   },
   wash: {
     name: 'wash',
-    danger: 'Bicarbonate with acid gives gas: swirl open first, then shake and vent.',
+    danger: 'A wash with bicarbonate gives gas: swirl open first, then shake and vent.',
     make: act('Wash', 'Wash the layer with the product. Discard no layer before the product is weighed.', 8, {
       until: 'when the layers have parted',
     }),

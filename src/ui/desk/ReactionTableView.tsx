@@ -56,7 +56,9 @@ export function ReactionTableView(props: Props) {
     Math.min(4, Math.max(0, ...displays.map((row) => row[at]?.number.split('.')[1]?.length ?? 0))),
   )
   const reactants = table.lines.filter(({ line, perCoefficient }) => isReactant(line) && perCoefficient)
-  const longest = Math.max(1e-12, ...reactants.map(({ perCoefficient }) => perCoefficient!.value))
+  // A reactant in manifold excess (water at a quench) may run out of the picture, so that the others can be told apart.
+  const within = table.extent ? 4 * table.extent.value : Infinity
+  const longest = Math.max(1e-12, ...reactants.map(({ perCoefficient }) => Math.min(perCoefficient!.value, within)))
   // Room to the right of the longest bar for its words.
   const scale = 0.98 / longest
   return (
@@ -194,7 +196,7 @@ function BarCell({
         aria-label={`${line.substance.name} ${said}. Show the working.`}
       >
         <MoleBar
-          share={line.perCoefficient.value * scale}
+          share={Math.min(line.perCoefficient.value * scale, 1)}
           limit={table.extent.value * scale}
           label={`n/ν of ${line.substance.name}`}
         />
