@@ -227,6 +227,7 @@ function Text({
     if (text !== value) onText(text.trim())
   }
   const common = {
+    'aria-label': label,
     className: 'form-control form-control-sm',
     value: text ?? value,
     onChange: (event: { currentTarget: { value: string } }) => setText(event.currentTarget.value),
