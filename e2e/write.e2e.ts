@@ -253,7 +253,7 @@ test('each kind of step opens with its own fields, a line with those of its bott
   await line.getByLabel('mol/L', { exact: true }).fill('16')
   await line.getByLabel('mol/L', { exact: true }).press('Enter')
   // 14.0 mL × 16 mol/L = 224 mmol
-  await expect(cell(page, String.raw`amount of nitric acid \(also the solvent\)`)).toHaveValue('220 mmol')
+  await expect(cell(page, String.raw`amount of nitric acid \(also the solvent\)`)).toHaveValue('224 mmol')
   await line.getByLabel('note').fill('in excess')
   await line.getByLabel('note').press('Tab')
   await expect(table.getByText('16 mol/L solution, in excess')).toBeVisible()
