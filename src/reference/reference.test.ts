@@ -4,6 +4,7 @@ import { Molecule } from 'openchemlib'
 import { boilingPointC, vapourPressureMmHg } from '@/core/substance/antoine'
 import { molarMass } from '@/core/substance/molarMass'
 import { readFormula } from '@/core/substance/readFormula'
+import { atomsOfParts } from '@/core/substance/sameAtoms'
 import { plainName, searchSubstances, substanceIndex } from '@/core/substance/search'
 import { wasteStreams, type SubstanceRecord } from '@/core/substance/record'
 import { hazardStatements, precautionaryStatements, precautionsFor, statementText } from './hazardStatements'
@@ -27,11 +28,7 @@ test.each(each)('%s: the formula is that of the structure', (_id, { formula, smi
   expect(molarMass(formula)).toBeGreaterThan(1)
   if (!smiles) return
   const drawn = Molecule.fromSmiles(smiles).getMolecularFormula().formula
-  // The structure's formula separates its parts with a dot; atoms are counted over all of them.
-  const atoms: Record<string, number> = {}
-  for (const part of drawn.split('.'))
-    for (const [element, count] of Object.entries(readFormula(part).atoms)) atoms[element] = (atoms[element] ?? 0) + count
-  expect(atoms).toEqual(readFormula(formula).atoms)
+  expect(atomsOfParts(drawn)).toEqual(readFormula(formula).atoms)
 })
 
 test.each(each)('%s: values lie inside physical bounds and name a source', (_id, record) => {

@@ -1,3 +1,4 @@
+import type { Transaction } from 'sequelize'
 import { ulid } from 'ulid'
 import { checkPlan, writePlanFile } from '@/core/format/planFile'
 import type { Plan } from '@/core/plan/plan'
@@ -138,19 +139,7 @@ export async function startDraft(
     if (newest && (newest.state === 'draft' || newest.id !== from)) {
       throw new Refusal(409, 'This preparation was changed in another window.', { theirs: await view(newest) })
     }
-    const draft = await Revision.create(
-      {
-        id: ulid(),
-        preparation,
-        number: (newest?.number ?? 0) + 1,
-        state: 'draft',
-        plan: writePlanFile(plan),
-        version: 1,
-        savedAt: now,
-        savedBy: user,
-      },
-      { transaction },
-    )
+    const draft = await openDraft(preparation, (newest?.number ?? 0) + 1, plan, user, now, transaction)
     return { id: draft.id, number: draft.number, version: 1, savedAt: now.toISOString() }
   })
 }
@@ -173,6 +162,20 @@ export async function publish(id: string, version: number, user: string, now = n
   })
 }
 
+function openDraft(
+  preparation: string,
+  number: number,
+  plan: Plan,
+  user: string,
+  now: Date,
+  transaction: Transaction,
+): Promise<Revision> {
+  return Revision.create(
+    { id: ulid(), preparation, number, state: 'draft', plan: writePlanFile(plan), version: 1, savedAt: now, savedBy: user },
+    { transaction },
+  )
+}
+
 /** Starts a preparation of a course with its first draft. @returns its id */
 export async function startPreparation(
   course: string,
@@ -183,19 +186,7 @@ export async function startPreparation(
   const plan = checkPlan(document)
   return database().transaction(async (transaction) => {
     const preparation = await Preparation.create({ id: ulid(), course, title: plan.title }, { transaction })
-    await Revision.create(
-      {
-        id: ulid(),
-        preparation: preparation.id,
-        number: 1,
-        state: 'draft',
-        plan: writePlanFile(plan),
-        version: 1,
-        savedAt: now,
-        savedBy: user,
-      },
-      { transaction },
-    )
+    await openDraft(preparation.id, 1, plan, user, now, transaction)
     return { id: preparation.id }
   })
 }

@@ -3,6 +3,7 @@ import type { Substance } from '@/core/plan/plan'
 import { molarMass } from '@/core/substance/molarMass'
 import type { SubstanceRecord } from '@/core/substance/record'
 import { FormulaError, readFormula } from '@/core/substance/readFormula'
+import { sameAtoms } from '@/core/substance/sameAtoms'
 import { searchSubstances, substanceIndex } from '@/core/substance/search'
 import { precautionsFor, statementText } from '@/reference/hazardStatements'
 import { forPlan, substanceRecords } from '@/reference/records'
@@ -119,13 +120,4 @@ function codeOf(smiles: string): string {
     codes.set(smiles, code)
   }
   return code
-}
-
-/** Whether a typed formula has the atoms of a structure's formula, whose separate parts are parted by dots. */
-function sameAtoms(typed: string, drawn: string): boolean {
-  const atoms: Record<string, number> = {}
-  for (const part of drawn.split('.'))
-    for (const [element, count] of Object.entries(readFormula(part).atoms)) atoms[element] = (atoms[element] ?? 0) + count
-  const inOrder = (counts: Readonly<Record<string, number>>) => JSON.stringify(Object.entries(counts).sort())
-  return inOrder(readFormula(typed).atoms) === inOrder(atoms)
 }

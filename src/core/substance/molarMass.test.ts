@@ -1,3 +1,4 @@
+import { sameAtoms } from './sameAtoms'
 import fc from 'fast-check'
 import { atomicWeights } from './atomicWeights'
 import { molarMass } from './molarMass'
@@ -88,4 +89,13 @@ describe('molar mass', () => {
       { text: 'O', sub: false },
     ])
   })
+})
+
+describe('a typed formula against a structure’s', () => {
+  test.each([
+    ['C2H3NaO2·3H2O', 'C2H3O2.H2O.H2O.H2O.Na', true],
+    ['CH3COONa', 'C2H3O2.Na', true],
+    ['C2H6', 'C2H6O', false],
+    ['CuSO4.5H2O', 'CuO4S', false],
+  ])('%s and %s: %s', (typed, drawn, same) => expect(sameAtoms(typed, drawn)).toBe(same))
 })

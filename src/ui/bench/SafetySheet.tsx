@@ -20,7 +20,7 @@ export function SafetySheet({ plan }: { plan: Plan }) {
             </dt>
             <dd>
               {caution && <b>{caution} </b>}
-              {hazards!.statements.map((statement) => statement.replace(/^[HP\d+]+ /, '')).join('. ')}.
+              {hazards!.statements.map((statement) => statement.replace(/^\S+ /, '')).join('. ')}.
             </dd>
           </div>
         ))}

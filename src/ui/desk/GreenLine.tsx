@@ -1,17 +1,13 @@
 import type { Plan } from '@/core/plan/plan'
 import { writeNumber } from '@/core/quantity/write'
-import { equilibriumCeiling } from '@/core/reaction/equilibrium'
+import { yieldCeiling } from '@/core/reaction/equilibrium'
 import { greenFigures } from '@/core/reaction/greenFigures'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
 
 /** Under the table: what the equation and the ledger say about waste, the ceiling an equilibrium sets, and the files to take away. */
 export function GreenLine({ plan, table, revision }: { plan: Plan; table: ReactionTable; revision: string }) {
   const green = greenFigures(plan, table)
-  const reactants = table.lines.filter(({ excess }) => excess !== null)
-  const ceiling =
-    plan.equilibrium && reactants.length === 2
-      ? equilibriumCeiling(plan.equilibrium.constant, 1 + Math.max(...reactants.map(({ excess }) => excess!)))
-      : null
+  const ceiling = yieldCeiling(plan, table)
   return (
     <p className="green-line quiet">
       {green && (

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
+import { writeNumber } from '@/core/quantity/write'
 import { call } from '../call'
 import { OwnSubstance } from './OwnSubstance'
 import { SubstancePicker, type FoundSubstance } from './SubstancePicker'
@@ -16,14 +17,18 @@ export function NewPreparation({ course }: { course: string }) {
   const [chosen, setChosen] = useState<Partial<Record<Part, FoundSubstance>>>({})
   const [own, setOwn] = useState<{ part: Part; name: string }>()
   const [problem, setProblem] = useState<string>()
+  const [busy, setBusy] = useState(false)
 
   const send = async (body: unknown) => {
+    if (busy) return
     setProblem(undefined)
+    setBusy(true)
     try {
       const { id } = await call<{ id: string }>(`/api/courses/${course}/preparations`, 'POST', body)
       router.push(`/desk/${id}`)
     } catch (error) {
       setProblem((error as Error).message)
+      setBusy(false)
     }
   }
   const missing =
@@ -47,7 +52,7 @@ export function NewPreparation({ course }: { course: string }) {
       {chosen[which] && (
         <p className="chosen">
           {chosen[which].drawing && <span className="drawing" dangerouslySetInnerHTML={{ __html: chosen[which].drawing }} />}
-          <b>{chosen[which].substance.name}</b>, {chosen[which].molarMass.toFixed(2)} g/mol
+          <b>{chosen[which].substance.name}</b>, {writeNumber(chosen[which].molarMass, 2)} g/mol
         </p>
       )}
     </div>
@@ -75,7 +80,9 @@ export function NewPreparation({ course }: { course: string }) {
           </div>
         )}
         <div>
-          <Button type="submit">Write this preparation</Button>
+          <Button type="submit" disabled={busy}>
+            Write this preparation
+          </Button>
         </div>
       </form>
       <h2 className="section-title">Or from a plan file</h2>
@@ -86,8 +93,14 @@ export function NewPreparation({ course }: { course: string }) {
           accept=".json,application/json"
           className="form-control"
           onChange={(event) => {
-            const file = event.currentTarget.files?.[0]
-            if (file) void file.text().then((text) => send({ file: text }))
+            const field = event.currentTarget
+            const file = field.files?.[0]
+            if (!file) return
+            void file.text().then((text) => {
+              // A corrected file of the same name can be taken again.
+              field.value = ''
+              return send({ file: text })
+            })
           }}
         />
       </label>
