@@ -89,6 +89,12 @@ test('no starting material, no product, no title: each is asked for, and what wa
   await expect(problem).toHaveText('Choose what it makes.')
   await expect(page.getByLabel('Title')).toHaveValue('A half one')
   await expectAccessible(page)
+  await page.getByRole('combobox', { name: /It makes/ }).fill('benzoin')
+  await page.locator('.picker [role=option]:visible').first().click()
+  await write.dblclick()
+  await expect(page.getByRole('heading', { name: 'A half one', level: 1 })).toBeVisible()
+  await page.goto('/desk')
+  await expect(page.getByRole('link', { name: 'A half one' })).toHaveCount(1)
 })
 
 test('the safety sheet prints without the frame, on white, with its pictograms', async ({ page }) => {

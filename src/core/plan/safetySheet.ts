@@ -19,7 +19,7 @@ export interface SafetySheet {
 /** The safety sheet of a plan, drawn from its substances and its steps. It is advice: the safety data sheets and the qualified person decide. */
 export function safetySheet(plan: Plan): SafetySheet {
   const used = plan.substances.filter(({ id }) => plan.lines.some(({ substance }) => substance === id))
-  const codesOf = ({ hazards }: Substance) => hazards?.statements.map((statement) => statement.split(' ')[0]!) ?? []
+  const codesOf = ({ hazards }: Substance) => hazards?.statements.map((statement) => statementCode(statement)) ?? []
   const gravity = (substance: Substance) => (substance.hazards?.signal === 'danger' ? 100 : 0) + codesOf(substance).length
   const substances = used.filter(({ hazards }) => hazards).sort((a, b) => gravity(b) - gravity(a))
   const dangers = new Map<string, string[]>()
@@ -38,4 +38,14 @@ export function safetySheet(plan: Plan): SafetySheet {
     dangers: [...dangers].map(([words, steps]) => ({ words, steps })),
     waste: [...waste].map(([stream, names]) => ({ stream, substances: names })),
   }
+}
+
+/** The code of a printed statement: `EUH019` of “EUH019 May form explosive peroxides”. */
+function statementCode(statement: string): string {
+  return statement.split(' ')[0]!
+}
+
+/** The words of a printed statement, for those who are to act on them and not to look them up. */
+export function statementWords(statement: string): string {
+  return statement.replace(/^(EU)?[HP]\d{3}\S* /, '')
 }

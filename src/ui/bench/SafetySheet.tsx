@@ -1,4 +1,5 @@
 import type { Plan } from '@/core/plan/plan'
+import { statementWords } from '@/core/plan/safetySheet'
 
 /** What can hurt today, drawn from the plan: wear, what must be at hand, the hazards of every substance, the dangers of the steps. */
 export function SafetySheet({ plan }: { plan: Plan }) {
@@ -20,7 +21,7 @@ export function SafetySheet({ plan }: { plan: Plan }) {
             </dt>
             <dd>
               {caution && <b>{caution} </b>}
-              {hazards!.statements.map((statement) => statement.replace(/^\S+ /, '')).join('. ')}.
+              {hazards!.statements.map(statementWords).join('. ')}.
             </dd>
           </div>
         ))}
