@@ -1,4 +1,4 @@
-import { execFileSync } from 'node:child_process'
+import { spawnSync } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { connect } from 'node:net'
@@ -45,11 +45,19 @@ export async function startDatabase(folder: string, options: { durable: boolean 
   const user = os.userInfo().username
   if (!existsSync(path.join(data, 'mysql'))) {
     rmSync(data, { recursive: true, force: true })
-    execFileSync(
+    const made = spawnSync(
       'mariadb-install-db',
       ['--no-defaults', `--datadir=${data}`, `--user=${user}`, '--skip-test-db', '--skip-name-resolve'],
-      { stdio: 'ignore' },
+      { encoding: 'utf8' },
     )
+    if (made.status !== 0) {
+      // A half-made data folder would be taken for a whole one at the next start.
+      rmSync(data, { recursive: true, force: true })
+      const said = `${made.stdout ?? ''}${made.stderr ?? ''}`.trim().split('\n').slice(-12).join('\n')
+      throw new Error(
+        `MariaDB could not make its data folder (${made.signal ?? made.error?.message ?? `exit code ${made.status}`}):\n${said}`,
+      )
+    }
   }
   const secrets = secretsOf(folder)
   const init = path.join(folder, 'init.sql')
