@@ -54,7 +54,7 @@ describe('the made-up college', () => {
   test('last week: a believable spread, one wet above 100 %, one with four times the water, one short of anhydride', () => {
     const runs = results(0)
     expect(runs.every(({ state }) => state.now === state.steps.length)).toBe(true)
-    const percent = runs.map(({ results: { yield: found } }) => Math.round(100 * found!.figure.value))
+    const percent = runs.map(({ results: { result: found } }) => Math.round(100 * found!.figure.value))
     expect(percent).toEqual([75, 79, 107, 71, 34, 71, 76, 68])
     expect(runs[2]!.results.judgement.level).toBe('danger')
     expect(runs[4]!.results.judgement.words).toMatch(/mother liquor/)

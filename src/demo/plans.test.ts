@@ -3,7 +3,8 @@ import { readPlanFile, writePlanFile } from '@/core/format/planFile'
 import { calculate } from '@/core/format/calculation'
 import { balance } from '@/core/reaction/balance'
 import { queriesOf } from '@/core/query/queries'
-import { reactionTable, theoreticalYield } from '@/core/reaction/reactionTable'
+import { mainResult } from '@/core/plan/plan'
+import { reactionTable, theoreticalYield, wholeOf } from '@/core/reaction/reactionTable'
 import { scalePlan } from '@/core/reaction/scalePlan'
 import { plans } from './plans'
 
@@ -57,4 +58,51 @@ describe.each([
     const back = scalePlan(scalePlan(found, 0.5), 2)
     expect(theoreticalYield(back, reactionTable(back))!.value).toBeCloseTo(grams, 3)
   })
+})
+
+describe.each([
+  // 5.00 g of nutmeg; 6 mL/g × 5.00 g = 30.0 mL of ether
+  ['Trimyristin from nutmeg', 5.0, 0.1, { ether: 30 }],
+  // 33.3 % × 3.00 g = 0.999 g of each
+  ['Separation of an acid, an amine and a hydrocarbon', 0.999, 0.75, { acid: 30, base: 30 }],
+  // 25 mL × 0.779 g/mL = 19.475 g
+  ['Fractionating cyclohexane and toluene', 19.475, 0.6, { toluene: 25 }],
+] as const)('%s', (title, whole, low, volumes) => {
+  const found = plan(title)
+  const table = reactionTable(found)
+
+  test(`what it is counted from is ${whole} g, and nothing is called a yield`, () => {
+    expect(wholeOf(found, table)!.value).toBeCloseTo(whole, 3)
+    expect(theoreticalYield(found, table)).toBeNull()
+    expect(mainResult(found)).toMatchObject({ expected: { low }, recovery: { expected: { low } } })
+    for (const [id, millilitres] of Object.entries(volumes))
+      expect(table.lines.find(({ line }) => line.id === id)!.volume!.value).toBeCloseTo(millilitres, 9)
+  })
+
+  test('no query is open, and the file comes back as it was', () => {
+    expect(queriesOf(found).map(({ id, evidence }) => `${id}: ${evidence}`)).toEqual([])
+    expect(readPlanFile(writePlanFile(found))).toEqual(found)
+    expect(calculate(found)).toMatchObject({ theoreticalYield_g: null, queries: [] })
+  })
+
+  test('it begins with safety, says where the waste goes, and scales', () => {
+    expect(found.steps[0]!.kind).toBe('safety')
+    expect(found.steps.at(-1)!.text).toMatch(/waste/)
+    const twice = scalePlan(found, 2)
+    expect(wholeOf(twice, reactionTable(twice))!.value).toBeCloseTo(2 * whole, 3)
+  })
+})
+
+test('the amounts that the separation works against, by hand: acid, base and what sets them free', () => {
+  const table = reactionTable(plan('Separation of an acid, an amine and a hydrocarbon'))
+  const mmol = (id: string) => table.lines.find(({ line }) => line.id === id)!.amount!.value
+  // 0.999 g ÷ 127.57 and ÷ 136.15 g/mol; 30 mL × 3 and × 1.5 mol/L; 10 mL × 6, 20 mL × 6
+  expect(['amine', 'toluic', 'acid', 'base', 'strong-acid', 'strong-base'].map((id) => mmol(id).toFixed(2))).toEqual([
+    '7.83',
+    '7.34',
+    '90.00',
+    '45.00',
+    '60.00',
+    '120.00',
+  ])
 })

@@ -3,9 +3,12 @@ import acetanilide from './plans/acetanilide.json'
 import benzil from './plans/benzil.json'
 import benzilicAcid from './plans/benzilicAcid.json'
 import benzoin from './plans/benzoin.json'
+import fractionation from './plans/fractionation.json'
 import isopentylAcetate from './plans/isopentylAcetate.json'
 import methylhexanol from './plans/methylhexanol.json'
 import methylNitrobenzoate from './plans/methylNitrobenzoate.json'
+import separation from './plans/separation.json'
+import trimyristin from './plans/trimyristin.json'
 
 /** The preparations of the made-up college; the first two are those that its sessions use. */
 export const plans = [
@@ -16,4 +19,7 @@ export const plans = [
   isopentylAcetate,
   methylhexanol,
   methylNitrobenzoate,
+  trimyristin,
+  separation,
+  fractionation,
 ] as unknown as Plan[]

@@ -33,10 +33,10 @@ test.each(plans.map((plan) => [plan.title, plan] as const))(
     const { data, errors } = read(plan)
     expect(errors).toEqual([])
     expect(data.map(({ formula }) => formula)).toEqual(
-      plan.lines.map((line) => plan.substances.find(({ id }) => id === line.substance)!.formula),
+      plan.lines.map((line) => plan.substances.find(({ id }) => id === line.substance)!.formula ?? ''),
     )
     for (const row of data) {
-      expect(Number(row['molar mass g/mol'])).toBeGreaterThan(1)
+      if (row.formula) expect(Number(row['molar mass g/mol'])).toBeGreaterThan(1)
       // mass × purity ÷ M is the amount, whichever of them was typed
       if (row['mass g'] && row['amount mmol'])
         expect((Number(row['amount mmol']) * Number(row['molar mass g/mol'])) / 1000 / Number(row['mass g'])).toBeLessThanOrEqual(

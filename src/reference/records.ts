@@ -11,7 +11,7 @@ export const substanceRecords: readonly SubstanceRecord[] = (raw as unknown as S
 
 /** A record as a plan takes it: its own copy, so that a frozen plan stays as it was when a record changes. */
 export function forPlan(record: SubstanceRecord): Substance {
-  const { id, name, synonyms, formula, smiles, density, melting, boiling, solubility, hazards, waste } = record
+  const { id, name, synonyms, formula, smiles, density, melting, boiling, solubility, pKa, incompatible, hazards, waste } = record
   return {
     id,
     name,
@@ -22,6 +22,8 @@ export function forPlan(record: SubstanceRecord): Substance {
     ...(melting ? { melting } : {}),
     ...(boiling ? { boiling } : {}),
     ...(solubility ? { solubility } : {}),
+    ...(pKa ? { pKa } : {}),
+    ...(incompatible ? { incompatible } : {}),
     ...(hazards ? { hazards: { ...hazards, statements: hazards.statements.map(statementText) } } : {}),
     ...(waste ? { waste } : {}),
     ...(hazards && cautionOf(hazards.statements) ? { caution: cautionOf(hazards.statements)! } : {}),

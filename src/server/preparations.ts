@@ -1,6 +1,6 @@
 import type { Transaction } from 'sequelize'
 import { ulid } from 'ulid'
-import { checkPlan, writePlanFile } from '@/core/format/planFile'
+import { checkPlan, readPlanFile, writePlanFile } from '@/core/format/planFile'
 import type { Plan } from '@/core/plan/plan'
 import { database } from '@/data/connect'
 import { Preparation, Revision, User } from '@/data/models'
@@ -48,7 +48,7 @@ async function view(revision: Revision): Promise<RevisionView> {
     savedAt: revision.savedAt.toISOString(),
     savedBy: saver?.name ?? '',
     publishedAt: revision.publishedAt?.toISOString() ?? null,
-    plan: JSON.parse(revision.plan) as Plan,
+    plan: readPlanFile(revision.plan),
   }
 }
 
@@ -63,7 +63,7 @@ export async function listPreparations(course: string) {
     const own = revisions.filter((revision) => revision.preparation === preparation.id)
     const newest = own[0]!
     const published = own.find(({ state }) => state === 'published')
-    const plan = JSON.parse(newest.plan) as Plan
+    const plan = readPlanFile(newest.plan)
     return {
       id: preparation.id,
       title: plan.title,
@@ -191,11 +191,12 @@ export async function startPreparation(
   })
 }
 
-/** The plan file of a revision, byte for byte; a draft only for those who write it. @throws Refusal 404 */
+/** The plan file of a revision, an older version of the file brought forward; a draft only for those who write it. @throws Refusal 404 */
 export async function planTextOf(revision: string, draftsToo: boolean): Promise<{ title: string; number: number; text: string }> {
   const { number, plan, state } = await revisionOf(revision)
   if (state === 'draft' && !draftsToo) throw new Refusal(404, 'There is no such revision to read.')
-  return { title: (JSON.parse(plan) as Plan).title, number, text: plan }
+  const read = readPlanFile(plan)
+  return { title: read.title, number, text: writePlanFile(read) }
 }
 
 /** A title as the name of a file. */

@@ -1,3 +1,4 @@
+import { readPlanFile } from '@/core/format/planFile'
 import { ulid } from 'ulid'
 import type { Entry } from '@/core/run/entry'
 import { foldRun } from '@/core/run/foldRun'
@@ -38,7 +39,7 @@ export async function viewRun(id: string): Promise<BenchView> {
     bench: run.bench,
     members: run.members,
     scale: run.scale,
-    plan: JSON.parse(revision.plan) as Plan,
+    plan: readPlanFile(revision.plan),
     entries: (await readEntries([id]))[id]!,
     startsAt: session.startsAt.toISOString(),
     section: section.name,

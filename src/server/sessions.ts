@@ -1,3 +1,4 @@
+import { readPlanFile } from '@/core/format/planFile'
 import { randomInt } from 'node:crypto'
 import { ulid } from 'ulid'
 import type { Plan } from '@/core/plan/plan'
@@ -73,7 +74,7 @@ async function head(session: LabSession): Promise<SessionHead> {
   return {
     id: session.id,
     course: course.id,
-    title: (JSON.parse(revision.plan) as Plan).title,
+    title: readPlanFile(revision.plan).title,
     section: section.name,
     startsAt: session.startsAt.toISOString(),
     endsAt: session.endsAt.toISOString(),
@@ -92,7 +93,7 @@ export async function viewSession(id: string, withCodes: boolean): Promise<Sessi
   const entries = await readEntries(runs.map((run) => run.id))
   return {
     ...(await head(session)),
-    plan: JSON.parse(revision.plan) as Plan,
+    plan: readPlanFile(revision.plan),
     runs: runs.map((run) => ({
       id: run.id,
       bench: run.bench,
@@ -117,7 +118,7 @@ export async function sessionChoices(course: string) {
       groups: groups.filter((group) => group.section === section.id).map(({ id, bench, members }) => ({ id, bench, members })),
     })),
     revisions: revisions
-      .map((revision) => ({ id: revision.id, number: revision.number, title: (JSON.parse(revision.plan) as Plan).title }))
+      .map((revision) => ({ id: revision.id, number: revision.number, title: readPlanFile(revision.plan).title }))
       .sort((a, b) => a.title.localeCompare(b.title)),
   }
 }

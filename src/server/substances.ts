@@ -16,7 +16,8 @@ const index = substanceIndex(substanceRecords)
 export interface FoundSubstance {
   substance: Substance
   synonyms: string[]
-  molarMass: number
+  /** g/mol; null for a mixture. */
+  molarMass: number | null
   drawing: string | null
 }
 
@@ -60,6 +61,8 @@ export interface WrittenSubstance {
   formula?: string | undefined
   /** SMILES, or the text of a molfile or of the first entry of an SDF. */
   structure?: string | undefined
+  /** True for a mixture or a natural material, which has neither. */
+  mixture?: boolean | undefined
 }
 
 /**
@@ -70,8 +73,11 @@ export function readSubstance({
   name,
   formula = '',
   structure = '',
+  mixture = false,
 }: WrittenSubstance): FoundSubstance & { same: string | null } {
   if (name.trim() === '') throw new Refusal(400, 'Give the substance a name.', { field: 'name' })
+  if (mixture)
+    return { substance: { id: name.trim(), name: name.trim() }, synonyms: [], molarMass: null, drawing: null, same: null }
   const typed = formula.trim()
   if (typed === '' && structure.trim() === '')
     throw new Refusal(400, 'Give a formula such as C7H8O, or a structure as SMILES or molfile.', { field: 'formula' })

@@ -1,4 +1,4 @@
-import type { Plan } from '@/core/plan/plan'
+import { readPlanFile } from '@/core/format/planFile'
 import { queriesOf } from '@/core/query/queries'
 import { foldRun } from '@/core/run/foldRun'
 import { runResults } from '@/core/result/runResults'
@@ -81,7 +81,7 @@ async function notReady(head: SessionHead): Promise<Waiting[]> {
     where: { preparation: head.revision.preparation, number: head.revision.number },
     rejectOnEmpty: true,
   })
-  const open = queriesOf(JSON.parse(revision.plan) as Plan).filter(({ answer }) => answer === undefined)
+  const open = queriesOf(readPlanFile(revision.plan)).filter(({ answer }) => answer === undefined)
   const found: Waiting[] = open.map((query) => ({
     words: `${head.title}: ${query.title.toLowerCase()}`,
     why: 'A query on the plan of the next session has no answer.',
@@ -103,7 +103,7 @@ async function draftsOpen(course: string): Promise<Waiting[]> {
   const preparations = await Preparation.findAll({ where: { course } })
   const drafts = await Revision.findAll({ where: { preparation: preparations.map(({ id }) => id), state: 'draft' } })
   return drafts.map((draft) => ({
-    words: `${(JSON.parse(draft.plan) as Plan).title}, draft ${draft.number}, is not published`,
+    words: `${readPlanFile(draft.plan).title}, draft ${draft.number}, is not published`,
     why: 'A lab session can be set with it once it is.',
     href: `/desk/${draft.preparation}`,
     level: 'open',

@@ -170,8 +170,8 @@ describe('rows of results', () => {
 
   test('a bench without a yield is in its row and not in the median', () => {
     const some = resultRows(preparations[0]!.plan, [{ ...runs[0]!, entries: [] }, runs[1]!], 115)
-    expect(some.rows.map(({ results }) => results.yield !== null)).toEqual([false, true])
-    expect(some.medianYield).toBe(some.rows[1]!.results.yield!.figure.value)
+    expect(some.rows.map(({ results }) => results.result !== null)).toEqual([false, true])
+    expect(some.medianYield).toBe(some.rows[1]!.results.result!.figure.value)
     expect(some.rows.map(({ outlier }) => outlier)).toEqual([false, false])
   })
 

@@ -15,7 +15,7 @@ describe('plan file', () => {
     ['not JSON', '{', '', /not JSON/],
     ['another document', '{"format":"other"}', '/format', /not a plan/],
     ['nothing', 'null', '/format', /not a plan/],
-    ['a newer version', '{"format":"mozle-plan","version":2}', '/version', /version 2.*reads version 1/],
+    ['a newer version', '{"format":"mozle-plan","version":3}', '/version', /version 3.*reads versions 1 and 2/],
   ])('%s is refused', (_what, text, where, message) => {
     const read = () => readPlanFile(text)
     expect(read).toThrow(PlanFileError)
@@ -27,6 +27,30 @@ describe('plan file', () => {
     }
   })
 
+  test('a file of version 1 is brought forward: its pause becomes a step of its own kind, all else stays', () => {
+    const pause = { id: 'stop', kind: 'act', verb: 'Pause', title: 'Stop', text: 'Close the flask.', handsOnMin: 3, waitMin: 0 }
+    const old = { ...acetanilide, version: 1, steps: [...acetanilide.steps, pause] }
+    const read = checkPlan(old)
+    expect(read).toEqual({
+      ...acetanilide,
+      steps: [
+        ...acetanilide.steps,
+        {
+          id: 'stop',
+          kind: 'pause',
+          title: 'Stop',
+          text: 'Close the flask.',
+          handsOnMin: 3,
+          waitMin: 0,
+          meanwhile: 'Close the flask.',
+          endsDay: false,
+        },
+      ],
+    })
+    expect(readPlanFile(writePlanFile(read))).toEqual(read)
+    expect(() => checkPlan({ format: 'mozle-plan', version: 1 })).toThrow(/title/)
+  })
+
   const broken = (change: (plan: ReturnType<typeof structuredClone<typeof acetanilide>>) => void) => {
     const plan = structuredClone(acetanilide)
     change(plan)
@@ -36,6 +60,25 @@ describe('plan file', () => {
     ['a missing field', broken((plan) => delete (plan as Partial<typeof plan>).lines), /lines/],
     ['a coefficient of zero', broken((plan) => (plan.lines[0]!.coefficient = 0)), /\/lines\/0\/coefficient/],
     ['an unknown field', broken((plan) => Object.assign(plan.lines[1]!, { colour: 'red' })), /\/lines\/1/],
+    ['a product without an expected yield', broken((plan) => delete plan.expectedYield), /\/expectedYield.*come together/],
+    [
+      'a plan that makes nothing and gets nothing back',
+      broken((plan) => {
+        delete plan.expectedYield
+        delete plan.mainProduct
+      }),
+      /\/mainProduct.*recoveries/,
+    ],
+    [
+      'a recovery of a line that is not there',
+      broken((plan) => (plan.recoveries = [{ sample: 'x', product: 'gone', of: 'aniline', expected: { low: 0.1, high: 0.2 } }])),
+      /\/recoveries\/0\/product/,
+    ],
+    [
+      'a share by a line that is no component',
+      broken((plan) => (plan.lines[1]!.anchor = { of: 'share', line: 'aniline', percent: 5, decimals: 0 })),
+      /\/lines\/1\/role.*component/,
+    ],
     ['an unknown role', broken((plan) => Object.assign(plan.lines[1]!, { role: 'magic' })), /\/lines\/1\/role.*reactant/],
     [
       'a line without its substance',
@@ -87,7 +130,7 @@ describe('calculation', () => {
       scale: 1,
       charged: { aniline: { measure: 'mass', value: 4.094 } },
       notMeasured: ['anhydride'],
-      yield: null,
+      result: null,
     })
     expect(JSON.parse(JSON.stringify(document))).toEqual(document)
   })

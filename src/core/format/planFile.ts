@@ -34,18 +34,19 @@ export function readPlanFile(text: string): Plan {
 export function checkPlan(document: unknown): Plan {
   const { format, version } = (document ?? {}) as { format?: unknown; version?: unknown }
   if (format !== 'mozle-plan') throw new PlanFileError('This is not a plan: "format" must be "mozle-plan".', '/format')
-  if (typeof version === 'number' && version > 1) {
+  if (typeof version === 'number' && version > 2) {
     throw new PlanFileError(
-      `This plan was written in version ${version} of the file; this program reads version 1. Use a newer program.`,
+      `This plan was written in version ${version} of the file; this program reads versions 1 and 2. Use a newer program.`,
       '/version',
     )
   }
-  if (!validate(document)) {
+  const current = version === 1 ? fromVersion1(document) : document
+  if (!validate(current)) {
     const first = validate.errors![0]!
     const allowed = (first.params as { allowedValues?: unknown[] }).allowedValues
     throw new PlanFileError(`${first.message}${allowed ? ` (${allowed.join(', ')})` : ''}`, first.instancePath)
   }
-  const plan = document as unknown as Plan
+  const plan = current as unknown as Plan
   const unique = (what: 'substances' | 'lines' | 'steps') => {
     const ids = plan[what].map(({ id }) => id)
     ids.forEach((id, index) => {
@@ -56,6 +57,7 @@ export function checkPlan(document: unknown): Plan {
   const [substances, lines] = [unique('substances'), unique('lines')]
   unique('steps')
   plan.substances.forEach(({ formula }, index) => {
+    if (formula === undefined) return
     try {
       readFormula(formula)
     } catch (error) {
@@ -68,12 +70,42 @@ export function checkPlan(document: unknown): Plan {
   }
   plan.lines.forEach((line, index) => known(substances, line.substance, `/lines/${index}/substance`, 'substance'))
   known(lines, plan.reference, '/reference', 'line')
-  known(lines, plan.mainProduct, '/mainProduct', 'line')
+  if (plan.mainProduct !== undefined) known(lines, plan.mainProduct, '/mainProduct', 'line')
+  if ((plan.mainProduct === undefined) !== (plan.expectedYield === undefined))
+    throw new PlanFileError('a main product and its expected yield come together', '/expectedYield')
+  if (plan.mainProduct === undefined && !plan.recoveries)
+    throw new PlanFileError('a plan makes something (mainProduct) or gets something back (recoveries)', '/mainProduct')
+  plan.recoveries?.forEach((recovery, index) => {
+    known(lines, recovery.product, `/recoveries/${index}/product`, 'line')
+    known(lines, recovery.of, `/recoveries/${index}/of`, 'line')
+  })
+  plan.lines.forEach(({ anchor, role }, index) => {
+    if (anchor?.of !== 'share') return
+    known(lines, anchor.line, `/lines/${index}/anchor/line`, 'line')
+    if (role !== 'component') throw new PlanFileError('only a component is a share of another line', `/lines/${index}/role`)
+    if (plan.lines.find(({ id }) => id === anchor.line)!.anchor?.of === 'share')
+      throw new PlanFileError('a share of a share has no mass of its own', `/lines/${index}/anchor/line`)
+  })
   plan.steps.forEach((step, index) => {
     if (step.kind === 'charge') known(lines, step.line, `/steps/${index}/line`, 'line')
     if (step.kind === 'crystallise') known(lines, step.solvent, `/steps/${index}/solvent`, 'line')
   })
   return plan
+}
+
+/**
+ * A document of version 1 in the words of version 2: a pause was a step to tick off, and is now a step of its own kind that says what becomes of the
+ * material and whether the day ends. Everything else of version 1 is still said the same way. What is no plan is left for the schema to refuse.
+ */
+function fromVersion1(document: unknown): unknown {
+  const plan = document as { steps?: unknown }
+  if (!Array.isArray(plan.steps)) return { ...plan, version: 2 }
+  const steps = (plan.steps as Record<string, unknown>[]).map((step) => {
+    if (step?.kind !== 'act' || step.verb !== 'Pause') return step
+    const { verb: _verb, ...rest } = step
+    return { ...rest, kind: 'pause', meanwhile: step.text, endsDay: false }
+  })
+  return { ...plan, version: 2, steps }
 }
 
 /** The plan file of a plan: the same keys in the same order, two-space JSON, a newline at the end. */

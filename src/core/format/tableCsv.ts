@@ -22,10 +22,10 @@ export function tableCsv(plan: Plan): string {
     ],
     reactionTable(plan).lines.map(({ line, substance, molarMass, mass, volume, amount, ratio, excess }) => [
       substance.name,
-      substance.formula,
+      substance.formula ?? '',
       line.role,
       line.coefficient ?? '',
-      molarMass.toFixed(3),
+      molarMass?.toFixed(3) ?? '',
       full(mass),
       full(volume),
       full(amount),

@@ -4,7 +4,8 @@ import { addStep, changeStep, moveStep } from '../plan/editPlan'
 import type { Vessel } from '../plan/plan'
 import { reactionTable } from '../reaction/reactionTable'
 import { scalePlan } from '../reaction/scalePlan'
-import { contentsML, fillRule, fittingSize, vesselSizes } from './vessel'
+import { contentsML } from './contents'
+import { fillRule, fittingSize, vesselSizes } from './vessel'
 
 const kinds = Object.keys(vesselSizes) as Vessel['kind'][]
 

@@ -1,6 +1,6 @@
 import { reactionTable, dispensed, type ReactionTable } from '../reaction/reactionTable'
 import { writeFigureText, writeNumber, writeQuantity } from '../quantity/write'
-import type { Form, Line, Plan, Step } from './plan'
+import type { Anchor, Form, Line, Plan, Span, Step } from './plan'
 
 /** One thing that differs between two revisions; null where one of them has it not at all. */
 export interface Difference {
@@ -21,7 +21,9 @@ function changed(part: Difference['part'], what: string, before: string, after: 
 }
 
 function words(before: Plan, after: Plan): Difference[] {
-  const percent = ({ expectedYield: { low, high } }: Plan) => `${writeNumber(100 * low, 0)}–${writeNumber(100 * high, 0)} %`
+  const percent = ({ expectedYield }: Plan) => (expectedYield ? spanText(expectedYield) : 'nothing is made')
+  const recovered = ({ recoveries }: Plan) =>
+    (recoveries ?? []).map(({ sample, of, expected }) => `${sample} from ${of}, ${spanText(expected)}`).join('; ')
   return [
     ...changed('words', 'title', before.title, after.title),
     ...changed('words', 'aim', before.aim, after.aim),
@@ -29,8 +31,13 @@ function words(before: Plan, after: Plan): Difference[] {
     ...changed('words', 'below the arrow', before.conditions.below, after.conditions.below),
     ...changed('words', 'expected yield', percent(before), percent(after)),
     ...changed('words', 'ratios count from', before.reference, after.reference),
-    ...changed('words', 'yield counted for', before.mainProduct, after.mainProduct),
+    ...changed('words', 'yield counted for', before.mainProduct ?? 'none', after.mainProduct ?? 'none'),
+    ...changed('words', 'recoveries', recovered(before), recovered(after)),
   ]
+}
+
+function spanText({ low, high }: Span): string {
+  return `${writeNumber(100 * low, 0)}–${writeNumber(100 * high, 0)} %`
 }
 
 function table(before: Plan, after: Plan): Difference[] {
@@ -51,6 +58,7 @@ function table(before: Plan, after: Plan): Difference[] {
       ...say('part', ({ role }) => role),
       ...say('bottle', ({ form }) => formText(form)),
       ...say('device', ({ device }) => device ?? 'not said'),
+      ...say('made in', ({ madeIn }) => madeIn ?? ''),
       ...say('note', ({ note }) => note ?? ''),
       ...say('scaling', ({ fixed }) => (fixed ? 'does not scale' : 'scales')),
     ]
@@ -59,16 +67,26 @@ function table(before: Plan, after: Plan): Difference[] {
 
 function amountText(line: ReactionTable['lines'][number]): string {
   const { anchor } = line.line
-  if (anchor && anchor.of !== 'ratio') return writeQuantity(anchor.quantity)
+  if (anchor && 'quantity' in anchor) return writeQuantity(anchor.quantity)
   const measured = dispensed(line)
   const amount = measured ? writeFigureText(measured.figure, measured.dimension) : 'no amount'
-  return anchor ? `${amount} (ratio ${writeNumber(anchor.ratio, anchor.decimals)})` : amount
+  return anchor ? `${amount} (${anchorText(anchor)})` : amount
+}
+
+/** What an amount follows from, in words: `ratio 1.20`, `5 mol %`, `10 mL/g`. */
+function anchorText(anchor: Exclude<Anchor, { quantity: unknown }>): string {
+  if (anchor.of === 'ratio') return `ratio ${writeNumber(anchor.ratio, anchor.decimals)}`
+  if (anchor.of === 'mol-percent') return `${writeNumber(anchor.percent, anchor.decimals)} mol %`
+  if (anchor.of === 'per-gram') return `${writeNumber(anchor.mLPerG, anchor.decimals)} mL/g`
+  return `${writeNumber(anchor.percent, anchor.decimals)} % of ${anchor.line}`
 }
 
 function formText(form: Form): string {
   if (form.kind === 'solution') return `${form.molPerL} mol/L`
+  if (form.kind === 'mass-volume') return `${form.gPer100ML} % w/v`
   if (form.kind === 'mass-fraction') return `${writeNumber(100 * form.fraction, 1)} % w/w, ${form.gPerML} g/mL`
-  return `${form.kind}, ${writeNumber(100 * form.purity, 1)} %`
+  const water = form.kind === 'solid' && form.water ? `, with ${form.water} H2O` : ''
+  return `${form.kind}, ${writeNumber(100 * form.purity, 1)} %${water}`
 }
 
 const stepWords: Readonly<Record<string, string>> = {

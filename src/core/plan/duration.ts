@@ -1,15 +1,27 @@
-import type { Plan } from './plan'
+import type { Plan, Step } from './plan'
 
-/** Minutes from the start at which each step begins, and the totals, when steps follow one another. */
-export function timeline(plan: Plan): { startMin: Record<string, number>; handsOnMin: number; waitMin: number } {
-  const startMin: Record<string, number> = {}
-  let [handsOnMin, waitMin] = [0, 0]
+/** The steps of one day, and how long it takes when they follow one another. */
+export interface Day {
+  steps: Step[]
+  /** Minutes from the start of the day at which each step begins. */
+  startMin: Record<string, number>
+  handsOnMin: number
+  waitMin: number
+}
+
+/** A plan parted into days: a pause that ends the day is its last step. A pause at the very end begins no further day. */
+export function days(plan: Plan): Day[] {
+  const all: Day[] = []
+  let today: Day | undefined
   for (const step of plan.steps) {
-    startMin[step.id] = handsOnMin + waitMin
-    handsOnMin += step.handsOnMin
-    waitMin += step.waitMin
+    if (!today) all.push((today = { steps: [], startMin: {}, handsOnMin: 0, waitMin: 0 }))
+    today.startMin[step.id] = today.handsOnMin + today.waitMin
+    today.steps.push(step)
+    today.handsOnMin += step.handsOnMin
+    today.waitMin += step.waitMin
+    if (step.kind === 'pause' && step.endsDay) today = undefined
   }
-  return { startMin, handsOnMin, waitMin }
+  return all
 }
 
 /** Minutes as a span: `2 h 35 min`. */

@@ -1,6 +1,7 @@
 import type { Reading } from '../quantity/readQuantity'
+import { partsUsed } from './stepText'
 import { operations, type Operation, type OperationKey } from './operations'
-import { isProduct, substanceOf, type Form, type Line, type Plan, type Role, type Step, type Substance } from './plan'
+import { isProduct, substanceOf, type Form, type Line, type Plan, type Role, type Span, type Step, type Substance } from './plan'
 
 /** An id that begins with a letter and that nothing else of the plan has. */
 export function freeId(wanted: string, taken: readonly string[]): string {
@@ -17,7 +18,7 @@ export function freeId(wanted: string, taken: readonly string[]): string {
 export function newPlan(title: string, start: Substance, product: Substance): Plan {
   const empty: Plan = {
     format: 'mozle-plan',
-    version: 1,
+    version: 2,
     title,
     aim: '',
     substances: [],
@@ -37,6 +38,25 @@ export function newPlan(title: string, start: Substance, product: Substance): Pl
   const withStart = addLine(empty, start, 'reactant')
   const withBoth = addLine(withStart, product, 'product')
   return { ...withBoth, reference: withBoth.lines[0]!.id, mainProduct: withBoth.lines[1]!.id }
+}
+
+/** A new isolation or separation: one material that is put in, one substance that is sought in it, and nothing else yet. */
+export function newIsolation(title: string, material: Substance, sought: Substance): Plan {
+  const {
+    expectedYield: _yield,
+    mainProduct: _product,
+    lines: _lines,
+    substances: _substances,
+    ...empty
+  } = newPlan(title, material, sought)
+  const withMaterial = addLine({ ...empty, lines: [], substances: [] }, material, 'material')
+  const plan = addLine(withMaterial, sought, 'component')
+  const [put, got] = plan.lines.map(({ id }) => id) as [string, string]
+  return {
+    ...plan,
+    reference: put,
+    recoveries: [{ sample: 'purified', product: got, of: put, expected: { low: 0.6, high: 0.85 } }],
+  }
 }
 
 /** How a substance usually comes out of its bottle: a solid by mass, a liquid with a density by volume. */
@@ -84,12 +104,7 @@ export function addLine(plan: Plan, substance: Substance, role: Role): Plan {
 
 /** Steps that name the line, in their fields or in their words. */
 export function stepsThatUse(plan: Plan, line: string): Step[] {
-  return plan.steps.filter(
-    (step) =>
-      (step.kind === 'charge' && step.line === line) ||
-      (step.kind === 'crystallise' && step.solvent === line) ||
-      step.text.includes(`{${line}}`),
-  )
+  return plan.steps.filter((step) => partsUsed(step).some((used) => used.line === line))
 }
 
 /** The plan without a line; refused while ratios count from it, it is the main product, or a step uses it. */
@@ -99,6 +114,10 @@ export function removeLine(plan: Plan, id: string): Reading<Plan> {
   const { name } = substanceOf(plan, line)
   if (plan.reference === id)
     return { ok: false, problem: `Ratios count from ${name}. Let them count from another line first, then remove it.` }
+  if (plan.recoveries?.some(({ product, of }) => product === id || of === id))
+    return { ok: false, problem: `A recovery is counted for ${name}. Change what is recovered first.` }
+  if (plan.lines.some(({ anchor }) => anchor?.of === 'share' && anchor.line === id))
+    return { ok: false, problem: `Another line is a share of ${name}. Remove that line first.` }
   if (plan.mainProduct === id) return { ok: false, problem: `${name} is the main product: the yield is counted for it.` }
   const using = stepsThatUse(plan, id)
   if (using.length > 0)
@@ -123,7 +142,7 @@ export function moveLine(plan: Plan, id: string, to: number): Plan {
 }
 
 /** What can be said about a line beside its figures. */
-export type LinePart = Partial<Pick<Line, 'role' | 'form' | 'device' | 'fixed' | 'note'>>
+export type LinePart = Partial<Pick<Line, 'role' | 'form' | 'device' | 'fixed' | 'note' | 'madeIn'>>
 
 /**
  * The plan with another role, bottle, device or note of a line. A role outside the equation has no coefficient; a product has no anchor of its own.
@@ -144,9 +163,38 @@ export function changeLine(plan: Plan, id: string, part: LinePart): Reading<Plan
     next.coefficient = inEquation(part.role) ? (line.coefficient ?? 1) : null
     if (isProduct(next)) next.anchor = null
   }
-  if (part.form?.kind === 'solution' && next.anchor?.of === 'mass') next.anchor = null
-  for (const key of ['note', 'device', 'fixed'] as const) if (!next[key]) delete next[key]
+  if (next.anchor?.of === 'mass' && isSolutionWithoutDensity(next.form)) next.anchor = null
+  if (next.anchor?.of === 'share' && next.role !== 'component') next.anchor = null
+  for (const key of ['note', 'device', 'fixed', 'madeIn'] as const) if (!next[key]) delete next[key]
   return { ok: true, value: { ...plan, lines: plan.lines.map((other) => (other.id === id ? next : other)) } }
+}
+
+/**
+ * The plan with the recovery of a line counted by that sample, within what is expected, or not counted at all for an empty name.
+ * It counts from the line itself where its amount is known, else from the material that the plan starts from.
+ * Refused where the name is no name of a sample, or where nothing would be left to judge the preparation by.
+ */
+export function changeRecovery(plan: Plan, line: Line, sample: string, expected: Span = { low: 0.6, high: 0.85 }): Reading<Plan> {
+  const others = (plan.recoveries ?? []).filter(({ product }) => product !== line.id)
+  if (sample === '') {
+    if (others.length === 0 && plan.mainProduct === undefined)
+      return { ok: false, problem: 'A preparation that makes nothing needs at least one substance that is got back.' }
+    const { recoveries: _all, ...rest } = plan
+    return { ok: true, value: others.length > 0 ? { ...plan, recoveries: others } : rest }
+  }
+  if (!/^[a-z][a-z0-9-]*$/.test(sample))
+    return { ok: false, problem: 'A sample is named in small letters, such as purified or light-fraction.' }
+  if (others.some((other) => other.sample === sample))
+    return { ok: false, problem: `The sample ${sample} is counted for another substance already.` }
+  const recovery = { sample, product: line.id, of: line.anchor ? line.id : plan.reference, expected }
+  const at = (plan.recoveries ?? []).findIndex(({ product }) => product === line.id)
+  const recoveries = at < 0 ? [...others, recovery] : plan.recoveries!.map((old, index) => (index === at ? recovery : old))
+  return { ok: true, value: { ...plan, recoveries } }
+}
+
+/** A solution of which only the volume can be measured. */
+function isSolutionWithoutDensity(form: Form): boolean {
+  return (form.kind === 'solution' || form.kind === 'mass-volume') && form.gPerML === undefined
 }
 
 /** The plan with a step of that operation after the one named, or at the end. */
@@ -176,7 +224,7 @@ export function moveStep(plan: Plan, id: string, to: number): Plan {
 
 /** The plan with some fields of a step changed; fields that became empty and may be absent are left out. */
 export function changeStep(plan: Plan, id: string, part: Readonly<Record<string, unknown>>): Plan {
-  const optional = ['until', 'caution', 'witness']
+  const optional = ['until', 'caution', 'witness', 'vessel', 'portion']
   return {
     ...plan,
     steps: plan.steps.map((step) => {

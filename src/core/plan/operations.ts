@@ -214,7 +214,14 @@ export const operations = {
   pause: {
     name: 'pause',
     danger: '',
-    make: act('Pause', 'A safe place to stop. Close and label the flask, and say where it stands.', 3),
+    make: (base) => ({
+      ...base,
+      kind: 'pause',
+      text: 'A safe place to stop.',
+      meanwhile: 'Closed and labelled with group, content and date, where the stores say.',
+      endsDay: true,
+      ...times(3),
+    }),
   },
   dispose: {
     name: 'dispose',

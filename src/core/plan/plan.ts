@@ -7,7 +7,7 @@ import type { WasteStream } from '../substance/record'
  */
 export interface Plan {
   format: 'mozle-plan'
-  version: 1
+  version: 2
   title: string
   /** One sentence: what is made, and what the preparation teaches. */
   aim: string
@@ -15,10 +15,11 @@ export interface Plan {
   lines: Line[]
   /** The line that ratios count from. */
   reference: string
-  /** The product line whose yield is reported. */
-  mainProduct: string
-  /** What a careful group gets, as fractions of the theoretical yield. */
-  expectedYield: { low: number; high: number }
+  /** The product line whose yield is reported, and what a careful group gets of it as fractions of the theoretical yield; absent where nothing is made. */
+  mainProduct?: string
+  expectedYield?: Span
+  /** What is got back of what was put in, where a preparation isolates or separates; the first stands at the head of a result. */
+  recoveries?: Recovery[]
   /** Where the reaction stops at an equilibrium: its constant in moles, K = [C][D]/([A][B]). */
   equilibrium?: { constant: number; source: string }
   /** What stands above and below the arrow of the scheme. */
@@ -29,16 +30,37 @@ export interface Plan {
   answers: { query: string; reason: string }[]
 }
 
+/** A range of fractions, 0 to 1. */
+export interface Span {
+  low: number
+  high: number
+}
+
+/** Percent recovery is the mass of `sample` over the mass of the line `of` that was put in. */
+export interface Recovery {
+  /** Name of the sample that is weighed. */
+  sample: string
+  /** The line whose substance the sample is. */
+  product: string
+  of: string
+  expected: Span
+}
+
 /** A substance as this plan uses it. Values that are not known are absent. */
 export interface Substance {
   id: string
   name: string
   systematicName?: string
-  formula: string
+  /** Absent for what is no single substance, such as a ground seed or a mixture. */
+  formula?: string
   smiles?: string
   density?: { gPerML: number; atC?: number; source: string }
   melting?: { lowC: number; highC: number; source: string }
   boiling?: { lowC: number; highC: number; source: string }
+  /** Of the substance as an acid, or of its conjugate acid, in water at 25 °C. */
+  pKa?: { values: number[]; ofConjugateAcid?: boolean; source: string }
+  /** What it must not meet. */
+  incompatible?: { with: string[]; source: string }
   /** Grams of solute that 100 mL of the solvent hold at each temperature. */
   solubility?: { solvent: string; points: { atC: number; gPer100ML: number }[]; source: string }[]
   hazards?: { signal: 'danger' | 'warning'; pictograms: string[]; statements: string[]; source: string }
@@ -48,17 +70,41 @@ export interface Substance {
   caution?: string
 }
 
-export type Role = 'reactant' | 'reagent' | 'catalyst' | 'solvent' | 'work-up' | 'product' | 'by-product'
+export const roles = [
+  'reactant',
+  'reagent',
+  'catalyst',
+  'solvent',
+  'work-up',
+  'product',
+  'by-product',
+  /** What is put in to be separated. */
+  'material',
+  /** What a material holds: not charged on its own. */
+  'component',
+] as const
+
+export type Role = (typeof roles)[number]
 
 /** What is in the bottle. */
 export type Form =
-  | { kind: 'solid'; purity: number }
+  /** `water` counts the molecules of water of crystallisation that the bottle holds beyond the substance's own formula. */
+  | { kind: 'solid'; purity: number; water?: number }
   | { kind: 'neat'; purity: number }
-  | { kind: 'solution'; molPerL: number }
+  | { kind: 'solution'; molPerL: number; gPerML?: number }
+  | { kind: 'mass-volume'; gPer100ML: number; gPerML?: number }
   | { kind: 'mass-fraction'; fraction: number; gPerML: number; source: string }
 
 /** The figure that was typed for a line; all its other figures follow from it. */
-export type Anchor = { of: 'mass' | 'volume' | 'amount'; quantity: Quantity } | { of: 'ratio'; ratio: number; decimals: number }
+export type Anchor =
+  | { of: 'mass' | 'volume' | 'amount'; quantity: Quantity }
+  | { of: 'ratio'; ratio: number; decimals: number }
+  /** Moles per hundred moles of the reference. */
+  | { of: 'mol-percent'; percent: number; decimals: number }
+  /** Millilitres per gram of the limiting reagent; per gram of the reference where nothing limits. */
+  | { of: 'per-gram'; mLPerG: number; decimals: number }
+  /** A part of the mass of another line: what a mixture holds. */
+  | { of: 'share'; line: string; percent: number; decimals: number }
 
 export interface Line {
   id: string
@@ -75,12 +121,14 @@ export interface Line {
   /** True where the amount does not change with the scale. */
   fixed?: boolean
   note?: string
+  /** Title of the preparation of the same course whose product this is. */
+  madeIn?: string
 }
 
 /** How a mass may be taken: taring the container, or container with contents minus container. */
 export type WeighingMethod = 'tare' | 'difference'
 
-/** The vessel that an assembly is built around. */
+/** What the work goes on in. */
 export interface Vessel {
   kind: 'round-bottom' | 'separating funnel' | 'conical' | 'vial'
   sizeML: number
@@ -90,7 +138,7 @@ interface StepBase {
   id: string
   /** A few words for the thread of steps. */
   title: string
-  /** What to do. `{line}` stands for our amount of that line with its name. */
+  /** What to do. `{line}` stands for our amount of that line with its name, `{line 8 %}` for that part of it. */
   text: string
   handsOnMin: number
   waitMin: number
@@ -100,12 +148,14 @@ interface StepBase {
   caution?: string
   /** A demonstrator signs its last reading. */
   witness?: boolean
+  /** The vessel that the work goes on in from here, where it is another one. */
+  vessel?: Vessel
 }
 
 /** One step of the procedure; the kind decides which readings are due and when the step is over. */
 export type Step =
   | (StepBase & { kind: 'safety' })
-  | (StepBase & { kind: 'assemble'; checks: string[]; vessel?: Vessel })
+  | (StepBase & { kind: 'assemble'; checks: string[] })
   | (StepBase & {
       kind: 'charge'
       line: string
@@ -113,10 +163,14 @@ export type Step =
       weighing?: WeighingMethod[]
       container: string
       device: string
+      /** The part of the line that goes in here, above 0 and below 1; absent for all of it. */
+      portion?: number
     })
   | (StepBase & { kind: 'reflux'; holdMin: number })
   | (StepBase & { kind: 'hold'; verb: string; holdMin: number })
   | (StepBase & { kind: 'act'; verb: string })
+  /** A safe place to stop; `meanwhile` says what becomes of the material until the work goes on, `endsDay` that it goes on another day. */
+  | (StepBase & { kind: 'pause'; meanwhile: string; endsDay: boolean })
   | (StepBase & { kind: 'weigh'; sample: string; container: string; device: string; dry: boolean })
   | (StepBase & { kind: 'crystallise'; from: string; to: string; solvent: string; device: string })
   | (StepBase & { kind: 'dry'; sample: string; container: string; device: string; agreement: number })
@@ -146,10 +200,36 @@ export function isProduct(line: Line): boolean {
   return line.role === 'product' || line.role === 'by-product'
 }
 
+/** True for lines that are weighed or measured out: not what forms, and not what is in another line. */
+export function isCharged(line: Line): boolean {
+  return !isProduct(line) && line.role !== 'component'
+}
+
+/** What the result of a plan is: the line of its product, and whether it is a yield or a recovery. */
+export function mainResult(plan: Plan): { product: string; expected: Span; recovery?: Recovery } | undefined {
+  if (plan.mainProduct !== undefined && plan.expectedYield) return { product: plan.mainProduct, expected: plan.expectedYield }
+  const first = plan.recoveries?.[0]
+  return first && { product: first.product, expected: first.expected, recovery: first }
+}
+
+/** The substance that the plan makes or isolates; undefined where it names none. */
+export function mainSubstance(plan: Plan): Substance | undefined {
+  const result = mainResult(plan)
+  return result && substanceOf(plan, lineOf(plan, result.product))
+}
+
+/** The substance that a sample is made of: that of its recovery, else the main product's. */
+export function substanceOfSample(plan: Plan, sample: string): Substance | undefined {
+  const recovery = plan.recoveries?.find((each) => each.sample === sample)
+  return recovery ? substanceOf(plan, lineOf(plan, recovery.product)) : mainSubstance(plan)
+}
+
 /** Density in g/mL of what is dispensed, where it is known. */
 export function densityOf(plan: Plan, line: Line): { gPerML: number; source: string; atC?: number } | undefined {
-  if (line.form.kind === 'mass-fraction') return line.form
-  if (line.form.kind === 'solution') return undefined
+  const { form } = line
+  if (form.kind === 'mass-fraction') return form
+  if (form.kind === 'solution' || form.kind === 'mass-volume')
+    return form.gPerML === undefined ? undefined : { gPerML: form.gPerML, source: 'label of the bottle' }
   return substanceOf(plan, line).density
 }
 

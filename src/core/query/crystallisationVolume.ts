@@ -1,7 +1,7 @@
-import { dispensed, computedLine, theoreticalYield } from '../reaction/reactionTable'
+import { dispensed, computedLine, wholeOf } from '../reaction/reactionTable'
 import { solubilityAt } from '../operation/solubility'
 import { writeNumber } from '../quantity/write'
-import { substanceOf, lineOf } from '../plan/plan'
+import { mainResult, mainSubstance } from '../plan/plan'
 import type { QueryRule } from './query'
 
 /**
@@ -9,17 +9,18 @@ import type { QueryRule } from './query'
  * Judged at the expected yield, between the hottest and coldest point of the record.
  */
 export const crystallisationVolume: QueryRule = (plan, table) => {
-  const theory = theoreticalYield(plan, table)
-  const product = substanceOf(plan, lineOf(plan, plan.mainProduct))
+  const whole = wholeOf(plan, table)
+  const result = mainResult(plan)
+  const product = mainSubstance(plan)
   return plan.steps.flatMap((step) => {
-    if (step.kind !== 'crystallise' || !theory) return []
+    if (step.kind !== 'crystallise' || !whole || !result || !product) return []
     const solvent = computedLine(table, step.solvent)
     const curve = product.solubility?.find((record) => record.solvent === solvent.substance.id)
     const volume = dispensed(solvent)?.figure.value
     if (!curve || !volume) return []
     const temperatures = curve.points.map((point) => point.atC)
     const [cold, hot] = [Math.min(...temperatures), Math.max(...temperatures)]
-    const expected = theory.value * plan.expectedYield.high
+    const expected = whole.value * result.expected.high
     const hotHolds = (volume * solubilityAt(curve.points, hot)) / 100
     const lost = (volume * solubilityAt(curve.points, cold)) / 100
     const numbers = `${writeNumber(volume, 0)} mL hold ${writeNumber(hotHolds, 1)} g at ${hot} °C and ${writeNumber(lost, 2)} g at ${cold} °C; about ${writeNumber(expected, 1)} g is expected.`

@@ -1,5 +1,7 @@
 import { stepsThatUse } from '../plan/editPlan'
-import { isProduct } from '../plan/plan'
+import { partsUsed } from '../plan/stepText'
+import { isCharged } from '../plan/plan'
+import { writeNumber } from '../quantity/write'
 import type { Query, QueryRule } from './query'
 
 /** A line that no step uses or two steps charge, and a step that names a line that is not in the table. */
@@ -8,7 +10,7 @@ export const lineUse: QueryRule = (plan, table) => {
   if (!written) return []
   const ids = new Set(plan.lines.map(({ id }) => id))
   const lines = table.lines
-    .filter(({ line }) => !isProduct(line))
+    .filter(({ line }) => isCharged(line))
     .flatMap(({ line, substance }): Query[] => {
       const charging = plan.steps.filter((step) => step.kind === 'charge' && step.line === line.id)
       if (stepsThatUse(plan, line.id).length === 0)
@@ -20,21 +22,22 @@ export const lineUse: QueryRule = (plan, table) => {
             evidence: `It stands in the table, and nobody is told to add it. Charge it in a step, or write {${line.id}} in a step’s words.`,
           },
         ]
-      return charging.length > 1
+      const portions = charging.reduce((sum, step) => sum + ((step.kind === 'charge' && step.portion) || 1), 0)
+      return charging.length > 1 && Math.abs(portions - 1) > 1e-9
         ? [
             {
               id: `twice-${line.id}`,
               about: charging[1]!.id,
               title: `${substance.name} is charged twice`,
-              evidence: `“${charging[0]!.title}” and “${charging[1]!.title}” both charge the whole line.`,
+              evidence: `“${charging[0]!.title}” and “${charging[1]!.title}” together charge ${writeNumber(100 * portions, 0)} % of the line. Give each its part, so that they make 100 %.`,
             },
           ]
         : []
     })
   const steps = plan.steps.flatMap((step) =>
-    [...step.text.matchAll(/\{([\w-]+)\}/g)]
-      .filter(([, id]) => !ids.has(id!))
-      .map(([, id]) => ({
+    partsUsed(step)
+      .filter(({ line }) => !ids.has(line))
+      .map(({ line: id }) => ({
         id: `unknown-line-${step.id}-${id}`,
         about: step.id,
         title: 'A step names a line that is not there',

@@ -1,11 +1,11 @@
-import { isProduct } from '../plan/plan'
+import { isCharged } from '../plan/plan'
 import { dispensed } from '../reaction/reactionTable'
 import type { QueryRule } from './query'
 
 /** A line that goes in without a mass, volume or amount: nobody could weigh it. */
 export const missingAmount: QueryRule = (_plan, table) =>
   table.lines
-    .filter((computed) => !isProduct(computed.line) && !dispensed(computed))
+    .filter((computed) => isCharged(computed.line) && !dispensed(computed))
     .map(({ line, substance }) => ({
       id: `no-amount-${line.id}`,
       about: line.id,

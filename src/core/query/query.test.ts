@@ -1,5 +1,6 @@
 import { acetanilide, benzoin } from '@/test-support/plans'
-import { contentsML, fittingSize } from '../operation/vessel'
+import { contentsML } from '../operation/contents'
+import { fittingSize } from '../operation/vessel'
 import { addLine, addStep, changeStep, moveStep, newPlan, removeStep } from '../plan/editPlan'
 import type { Plan } from '../plan/plan'
 import { reactionTable } from '../reaction/reactionTable'
@@ -35,7 +36,8 @@ describe('vessels', () => {
   test('scaled by four the flask is too full, and the next size that fits is offered and settles it', () => {
     const large = scalePlan(acetanilide, 4)
     expect(found(large, 'vessel')).toMatchObject({ title: 'The vessel is too full', remedy: { label: 'Take 100 mL' } })
-    expect(found(remedied(large, 'vessel'), 'vessel')).toBeUndefined()
+    expect(found(remedied(large, 'vessel'), 'vessel-set-up')).toBeUndefined()
+    expect(found(large, 'vessel-crystallise')!.remedy!.label).toBe('Take 1000 mL')
   })
 
   test('a flask far too large is asked about; one that nothing is known to go into is not', () => {

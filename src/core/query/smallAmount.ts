@@ -1,6 +1,6 @@
 import { deviceOf, uncertaintyOf } from '../quantity/device'
 import { writeNumber } from '../quantity/write'
-import { isProduct } from '../plan/plan'
+import { isCharged } from '../plan/plan'
 import { dispensed } from '../reaction/reactionTable'
 import type { QueryRule } from './query'
 
@@ -13,7 +13,7 @@ export const smallAmount: QueryRule = (_plan, table) =>
     const { line, substance } = computed
     const device = deviceOf(line.device)
     const measured = dispensed(computed)
-    if (!device || !measured || isProduct(line) || line.coefficient === null || device.measures !== measured.dimension) return []
+    if (!device || !measured || !isCharged(line) || line.coefficient === null || device.measures !== measured.dimension) return []
     const u = uncertaintyOf(device, measured.dimension === 'mass' ? 2 : 1) / measured.figure.value
     // With more than twice what is needed an error of measuring cannot reach the yield.
     if (u <= limit || (computed.excess ?? 0) > 1) return []

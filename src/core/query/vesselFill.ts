@@ -1,4 +1,5 @@
-import { contentsML, fillRule, fittingSize } from '../operation/vessel'
+import { contentsML } from '../operation/contents'
+import { fillRule, fittingSize } from '../operation/vessel'
 import { changeStep } from '../plan/editPlan'
 import { writeNumber } from '../quantity/write'
 import type { QueryRule } from './query'
@@ -6,7 +7,7 @@ import type { QueryRule } from './query'
 /** A vessel that is too full or too empty with everything in; offers the standard size that fits. */
 export const vesselFill: QueryRule = (plan, table) =>
   plan.steps.flatMap((step) => {
-    if (step.kind !== 'assemble' || !step.vessel) return []
+    if (!step.vessel) return []
     const { kind, sizeML } = step.vessel
     const volume = contentsML(plan, table, step.id)
     const { least, most } = fillRule[kind]

@@ -1,5 +1,5 @@
-import { isProduct, isReactant, substanceOf, type Plan } from '../plan/plan'
-import { readFormula } from '../substance/readFormula'
+import { isProduct, isReactant, substanceOf, type Line, type Plan } from '../plan/plan'
+import { readFormula, type Composition } from '../substance/readFormula'
 
 /** An element whose atoms differ between the two sides. */
 export interface Imbalance {
@@ -19,7 +19,7 @@ export interface Balance {
 export function balance(plan: Plan): Balance {
   const terms = plan.lines
     .filter((line) => isReactant(line) || (isProduct(line) && line.coefficient !== null))
-    .map((line) => ({ line, composition: readFormula(substanceOf(plan, line).formula), side: isProduct(line) ? -1 : 1 }))
+    .map((line) => ({ line, composition: compositionOf(plan, line), side: isProduct(line) ? -1 : 1 }))
   const elements = [...new Set(terms.flatMap(({ composition }) => Object.keys(composition.atoms)))].sort()
   const count = (term: (typeof terms)[number], element: string) =>
     element === 'charge' ? term.composition.charge : (term.composition.atoms[element] ?? 0)
@@ -35,6 +35,11 @@ export function balance(plan: Plan): Balance {
     imbalances,
     suggestion: solution && Object.fromEntries(terms.map(({ line }, index) => [line.id, solution[index]!])),
   }
+}
+
+function compositionOf(plan: Plan, line: Line): Composition {
+  const { formula } = substanceOf(plan, line)
+  return formula === undefined ? { atoms: {}, charge: 0 } : readFormula(formula)
 }
 
 /**

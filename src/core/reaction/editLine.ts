@@ -17,13 +17,19 @@ export function editLine(plan: Plan, id: string, column: Column, text: string): 
   const line = plan.lines.find((candidate) => candidate.id === id)
   if (!line) return { ok: false, problem: 'This line is no longer in the table.' }
   if (column === 'ratio') return editRatio(plan, line, text)
+  const followed = column === 'volume' ? readPerGram(line, text) : column === 'mass' ? readShare(plan, line, text) : undefined
+  if (followed) return followed.ok ? { ok: true, value: withAnchor(plan, id, followed.value) } : followed
   const read = readQuantity(text, column)
   if (!read.ok) return read
   const name = substanceOf(plan, line).name
-  if (column === 'mass' && line.form.kind === 'solution') {
+  const solution = line.form.kind === 'solution' || line.form.kind === 'mass-volume'
+  if (column === 'mass' && solution && !densityOf(plan, line)) {
     return { ok: false, problem: `A solution of ${name} is measured by volume: its density is not in the plan. Type the volume.` }
   }
-  if (column === 'volume' && line.form.kind !== 'solution' && !densityOf(plan, line)) {
+  if (column === 'amount' && substanceOf(plan, line).formula === undefined) {
+    return { ok: false, problem: `${capital(name)} has no formula, so it has no amount in moles. Type the mass or the volume.` }
+  }
+  if (column === 'volume' && !solution && !densityOf(plan, line)) {
     return {
       ok: false,
       problem: `${capital(name)} has no density in this plan, so a volume says nothing about its amount. Type the mass.`,
@@ -38,10 +44,49 @@ export function editLine(plan: Plan, id: string, column: Column, text: string): 
   return { ok: true, value: withAnchor(plan, id, { of: column, quantity: read.value }) }
 }
 
+/** `10 mL/g`: so many millilitres per gram of the limiting reagent. Undefined for text that says nothing per gram. */
+function readPerGram(line: Line, text: string): Reading<Anchor> | undefined {
+  const [, number] = /^(.*?)\s*mL\s*(?:\/|per)\s*g$/i.exec(text.trim()) ?? []
+  if (number === undefined) return undefined
+  if (isReactant(line))
+    return { ok: false, problem: 'A reactant is not counted per gram of itself. Type its mass, volume, amount or ratio.' }
+  const read = readNumber(number)
+  if (!read.ok || read.value.value <= 0)
+    return { ok: false, problem: 'Write so many millilitres per gram of the limiting reagent, for example 10 mL/g.' }
+  return { ok: true, value: { of: 'per-gram', mLPerG: read.value.value, decimals: read.value.decimals } }
+}
+
+/** `33.3 %` of the mass of the material that a component is part of. Undefined for other lines and other text. */
+function readShare(plan: Plan, line: Line, text: string): Reading<Anchor> | undefined {
+  const [, number] = /^(.*?)\s*%$/.exec(text.trim()) ?? []
+  if (number === undefined || line.role !== 'component') return undefined
+  const whole = plan.lines.find(({ role }) => role === 'material')
+  if (!whole) return { ok: false, problem: 'There is no material in the table that this could be a share of.' }
+  const read = readNumber(number)
+  if (!read.ok || read.value.value <= 0 || read.value.value > 100)
+    return { ok: false, problem: 'A share is a percentage above 0, at most 100.' }
+  return { ok: true, value: { of: 'share', line: whole.id, percent: read.value.value, decimals: read.value.decimals } }
+}
+
 function editRatio(plan: Plan, line: Line, text: string): Reading<Plan> {
   const name = substanceOf(plan, line).name
-  if (/[a-zA-Zµ%]/.test(text))
-    return { ok: false, problem: 'A ratio is a plain number of moles per mole of the reference: write for example 1.20.' }
+  const [, percentText] = /^(.*?)\s*(?:mol)?\s*%$/.exec(text.trim()) ?? []
+  if (percentText !== undefined) {
+    if (isProduct(line) || line.id === plan.reference)
+      return { ok: false, problem: 'Mole per cent counts from the reference, so only another line that goes in can have it.' }
+    const read = readNumber(percentText)
+    if (!read.ok || read.value.value <= 0 || read.value.value > 1000)
+      return { ok: false, problem: 'Mole per cent is a number above 0, at most 1000: write for example 5 %.' }
+    return {
+      ok: true,
+      value: withAnchor(plan, line.id, { of: 'mol-percent', percent: read.value.value, decimals: read.value.decimals }),
+    }
+  }
+  if (/[a-zA-Zµ]/.test(text))
+    return {
+      ok: false,
+      problem: 'A ratio is a plain number of moles per mole of the reference: write for example 1.20, or 5 % for mole per cent.',
+    }
   const read = readNumber(text)
   if (!read.ok) return { ok: false, problem: `${read.problem} Write for example 1.20.` }
   const { value, decimals } = read.value
@@ -71,7 +116,7 @@ function moveReference(plan: Plan, line: Line, ratio: number, decimals: number):
   const table = reactionTable(plan)
   const lines = plan.lines.map((other): Line => {
     if (other.id === line.id) return { ...other, anchor: { of: 'ratio', ratio, decimals } }
-    if (other.anchor?.of !== 'ratio') return other
+    if (other.anchor?.of !== 'ratio' && other.anchor?.of !== 'mol-percent') return other
     const { amount } = computedLine(table, other.id)
     if (!amount) return other
     const kept = { value: amount.value, unit: 'mmol' as const, decimals: decimalsJustified(amount) }

@@ -1,5 +1,5 @@
-import { isProduct, isReactant, type Plan } from '../plan/plan'
-import { theoreticalYield, type ReactionTable } from './reactionTable'
+import { isReactant, type Plan } from '../plan/plan'
+import { chargedLines, theoreticalYield, type ReactionTable } from './reactionTable'
 
 export interface GreenFigures {
   /** M(product)·ν / Σ ν·M of the reactants, as a fraction. */
@@ -17,12 +17,13 @@ export interface GreenFigures {
 export function greenFigures(plan: Plan, table: ReactionTable): GreenFigures | null {
   const product = table.lines.find(({ line }) => line.id === plan.mainProduct)
   const reactants = table.lines.filter(({ line }) => isReactant(line))
-  if (!product || reactants.length === 0) return null
-  const consumed = reactants.reduce((sum, { line, molarMass }) => sum + line.coefficient! * molarMass, 0)
-  const charged = table.lines.filter(({ line }) => !isProduct(line))
+  if (!product?.molarMass || reactants.length === 0) return null
+  const consumed = reactants.reduce((sum, { line, molarMass }) => sum + line.coefficient! * (molarMass ?? 0), 0)
+  const charged = chargedLines(table)
   const complete = charged.every(({ mass }) => mass !== null)
   const theory = theoreticalYield(plan, table)?.value
-  const expected = theory ? (theory * (plan.expectedYield.low + plan.expectedYield.high)) / 2 : null
+  const span = plan.expectedYield
+  const expected = theory && span ? (theory * (span.low + span.high)) / 2 : null
   const massIntensity = complete && expected ? charged.reduce((sum, { mass }) => sum + mass!.value, 0) / expected : null
   return {
     atomEconomy: ((product.line.coefficient ?? 1) * product.molarMass) / consumed,

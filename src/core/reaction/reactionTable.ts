@@ -4,10 +4,12 @@ import { inBaseUnit, units } from '../quantity/unit'
 import {
   densityOf,
   dispensedAs,
+  isCharged,
   isProduct,
   isReactant,
-  lineOf,
+  mainResult,
   substanceOf,
+  type Form,
   type Line,
   type Plan,
   type Substance,
@@ -18,8 +20,8 @@ import { molarMass } from '../substance/molarMass'
 export interface ComputedLine {
   line: Line
   substance: Substance
-  /** g/mol */
-  molarMass: number
+  /** g/mol; null for what has no formula. */
+  molarMass: number | null
   mass: Figure | null
   volume: Figure | null
   amount: Figure | null
@@ -50,7 +52,8 @@ export interface Charge {
 const tie = 1e-9
 
 /**
- * Works out a plan: n = m·w/M for solids, n = V·ρ·w/M for liquids and % w/w solutions, n = V·c for solutions, n = r·n(ref) for ratios;
+ * Works out a plan: n = m·w/M for solids, n = V·ρ·w/M for liquids and % w/w solutions, n = V·c for solutions, n = m(100 mL)/100·V/M for % w/v, n = r·n(ref) for ratios and mol %;
+ * volumes per gram follow the mass of the limiting reagent, shares the mass of the line they are part of;
  * extent ξ = min n/ν over the reactants; products n = ν·ξ.
  * `charged` replaces planned figures by what was weighed or measured; ratios then count from the charged reference.
  */
@@ -61,24 +64,50 @@ export function reactionTable(plan: Plan, charged: Readonly<Record<string, Charg
     if (charge) return basis(plan, line, charge.measure, charge.figure)
     const { anchor } = line
     if (!anchor) return null
-    if (anchor.of === 'ratio') {
+    if (anchor.of === 'ratio' || anchor.of === 'mol-percent') {
       if (!reference || reference.id === line.id) return null
       const base = fromAnchor(reference)
       if (!base?.amount) return null
-      const amount = times(written(anchor.ratio, anchor.decimals), { ...base.amount, u: 0 })
-      return withDevice(line, basis(plan, line, 'amount', amount))
+      const ratio =
+        anchor.of === 'ratio'
+          ? written(anchor.ratio, anchor.decimals)
+          : over(written(anchor.percent, anchor.decimals), exact(100))
+      return withDevice(line, basis(plan, line, 'amount', times(ratio, { ...base.amount, u: 0 })))
+    }
+    if (anchor.of === 'share') {
+      const whole = plan.lines.find(({ id }) => id === anchor.line)
+      const mass = whole && whole.anchor?.of !== 'share' ? fromAnchor(whole)?.mass : null
+      if (!mass) return null
+      return basis(plan, line, 'mass', times(over(written(anchor.percent, anchor.decimals), exact(100)), mass))
+    }
+    if (anchor.of === 'per-gram') {
+      const mass = limitingMass()
+      return mass && withDevice(line, basis(plan, line, 'volume', times(written(anchor.mLPerG, anchor.decimals), mass)))
     }
     const { quantity } = anchor
     const value = written(quantity.value, quantity.decimals)
     return withDevice(line, basis(plan, line, anchor.of, { ...value, value: inBaseUnit(quantity) }))
   }
 
+  /** Mass of the limiting reagent, or of the reference where nothing limits, known as planned: measuring it moves no other line. */
+  const limitingMass = (): Figure | null => {
+    const counted = plan.lines.flatMap((line) => {
+      if (!isReactant(line) || line.anchor?.of === 'per-gram') return []
+      const found = fromAnchor(line)
+      return found?.amount && found.mass ? [{ mass: found.mass, per: found.amount.value / line.coefficient! }] : []
+    })
+    const least = counted.reduce<(typeof counted)[number] | null>((min, each) => (!min || each.per < min.per ? each : min), null)
+    const mass = least?.mass ?? (reference && reference.anchor?.of !== 'per-gram' ? fromAnchor(reference)?.mass : null)
+    return mass ? { ...mass, u: 0 } : null
+  }
+
   const computed = plan.lines.map((line): ComputedLine => {
     const found = isProduct(line) ? null : fromAnchor(line)
+    const { formula } = substanceOf(plan, line)
     return {
       line,
       substance: substanceOf(plan, line),
-      molarMass: molarMass(substanceOf(plan, line).formula),
+      molarMass: formula === undefined ? null : molarMass(formula),
       mass: found?.mass ?? null,
       volume: found?.volume ?? null,
       amount: found?.amount ?? null,
@@ -102,6 +131,7 @@ export function reactionTable(plan: Plan, charged: Readonly<Record<string, Charg
     for (const product of computed.filter(({ line }) => isProduct(line))) {
       const amount = times(exact(product.line.coefficient ?? 1), extent)
       product.amount = amount
+      if (product.molarMass === null) continue
       product.mass = over(times(amount, exact(product.molarMass)), exact(1000))
       const density = densityOf(plan, product.line)
       product.volume = density ? over(product.mass, constant(density.gPerML)) : null
@@ -129,9 +159,16 @@ export function computedLine(table: ReactionTable, id: string): ComputedLine {
   return found
 }
 
-/** Theoretical yield of the main product in g; null while no reactant has an amount. */
+/** Theoretical yield of the main product in g; null while no reactant has an amount, and where nothing is made. */
 export function theoreticalYield(plan: Plan, table: ReactionTable): Figure | null {
-  return computedLine(table, lineOf(plan, plan.mainProduct).id).mass
+  return plan.mainProduct === undefined ? null : computedLine(table, plan.mainProduct).mass
+}
+
+/** The mass in g that a result counts from: the theoretical yield, or what was put in of the line it is recovered from. */
+export function wholeOf(plan: Plan, table: ReactionTable): Figure | null {
+  const result = mainResult(plan)
+  if (!result) return null
+  return result.recovery ? computedLine(table, result.recovery.of).mass : theoreticalYield(plan, table)
 }
 
 interface Basis {
@@ -142,27 +179,44 @@ interface Basis {
 
 /** Mass, volume and amount of a line from one of them. */
 export function basis(plan: Plan, line: Line, from: 'mass' | 'volume' | 'amount', figure: Figure): Basis {
-  // Molar masses are better known than anything else here, so they do not limit the figures shown.
-  const mmolPerG = exact(1000 / molarMass(substanceOf(plan, line).formula))
   const { form } = line
-  if (form.kind === 'solution') {
-    const strength = constant(form.molPerL)
-    if (from === 'mass') return { mass: figure, volume: null, amount: null }
-    return from === 'volume'
-      ? { mass: null, volume: figure, amount: times(figure, strength) }
-      : { mass: null, volume: over(figure, strength), amount: figure }
-  }
+  const { formula } = substanceOf(plan, line)
   const record = densityOf(plan, line)
   const density = record ? constant(record.gPerML) : null
-  const share = constant(form.kind === 'mass-fraction' ? form.fraction : form.purity)
-  const pure = form.kind !== 'mass-fraction' && form.purity === 1 ? exact(1) : share
+  // Molar masses are better known than anything else here, so they do not limit the figures shown.
+  const mmolPerG = formula === undefined ? null : exact(1000 / (molarMass(formula) + waterIn(form)))
+  if (form.kind === 'solution' || form.kind === 'mass-volume') {
+    const mmolPerML =
+      form.kind === 'solution' ? constant(form.molPerL) : mmolPerG && times(over(constant(form.gPer100ML), exact(100)), mmolPerG)
+    const volume =
+      from === 'volume' ? figure : from === 'amount' ? mmolPerML && over(figure, mmolPerML) : density && over(figure, density)
+    return {
+      mass: from === 'mass' ? figure : volume && density ? times(volume, density) : null,
+      volume,
+      amount: from === 'amount' ? figure : volume && mmolPerML ? times(volume, mmolPerML) : null,
+    }
+  }
+  const pure = form.kind === 'mass-fraction' ? constant(form.fraction) : form.purity === 1 ? exact(1) : constant(form.purity)
   const mass =
-    from === 'mass' ? figure : from === 'amount' ? over(over(figure, mmolPerG), pure) : density ? times(figure, density) : null
+    from === 'mass'
+      ? figure
+      : from === 'amount'
+        ? mmolPerG && over(over(figure, mmolPerG), pure)
+        : density
+          ? times(figure, density)
+          : null
   return {
     mass,
     volume: from === 'volume' ? figure : mass && density ? over(mass, density) : null,
-    amount: from === 'amount' ? figure : mass ? times(mass, pure, mmolPerG) : null,
+    amount: from === 'amount' ? figure : mass && mmolPerG ? times(mass, pure, mmolPerG) : null,
   }
+}
+
+const waterMass = molarMass('H2O')
+
+/** Grams that water of crystallisation adds to a mole of the substance as it stands in the bottle. */
+export function waterIn(form: Form): number {
+  return form.kind === 'solid' ? (form.water ?? 0) * waterMass : 0
 }
 
 /** Adds the uncertainty of measuring the line with its device; a mass takes two readings, a volume one. */
@@ -173,6 +227,11 @@ function withDevice(line: Line, found: Basis): Basis {
   const u = uncertaintyOf(device, device.measures === 'mass' ? 2 : 1) / dispensed.value
   const add = (figure: Figure | null) => figure && { ...figure, u: Math.hypot(figure.u, u) }
   return { mass: add(found.mass), volume: add(found.volume), amount: add(found.amount) }
+}
+
+/** Every line that is weighed or measured out. */
+export function chargedLines(table: ReactionTable): ComputedLine[] {
+  return table.lines.filter(({ line }) => isCharged(line))
 }
 
 /** The figure a line is measured out by, with its dimension; null when it is not known. */

@@ -1,4 +1,4 @@
-import { isProduct, type Plan } from '../plan/plan'
+import { isCharged, type Plan } from '../plan/plan'
 import { deviceOf } from '../quantity/device'
 import { computedLine, dispensed, reactionTable } from './reactionTable'
 
@@ -20,7 +20,7 @@ export function roundToDevices(plan: Plan): { plan: Plan; rounded: Rounded[] } {
   const lines = plan.lines.map((line) => {
     const device = deviceOf(line.device)
     const measured = dispensed(computedLine(table, line.id))
-    if (!device || !measured || isProduct(line) || device.measures !== measured.dimension) return line
+    if (!device || !measured || !isCharged(line) || device.measures !== measured.dimension) return line
     const decimals = Math.max(0, Math.ceil(-Math.log10(device.readability)))
     const steps = Math.max(1, Math.round(measured.figure.value / device.readability))
     const to = Number((steps * device.readability).toFixed(decimals))

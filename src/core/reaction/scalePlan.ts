@@ -2,7 +2,7 @@ import type { Anchor, Plan } from '../plan/plan'
 
 /** A typed figure times a factor, shown to as many significant figures as before. Ratios do not change with the scale. */
 function scaleAnchor(anchor: Anchor, factor: number): Anchor {
-  if (anchor.of === 'ratio') return anchor
+  if (!('quantity' in anchor)) return anchor
   const { quantity } = anchor
   const decimals = quantity.decimals - Math.sign(Math.log10(factor)) * Math.round(Math.abs(Math.log10(factor)))
   return { of: anchor.of, quantity: { ...quantity, value: quantity.value * factor, decimals } }

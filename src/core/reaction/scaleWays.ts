@@ -1,7 +1,7 @@
 import type { Plan } from '../plan/plan'
 import type { Quantity } from '../quantity/unit'
 import { inBaseUnit } from '../quantity/unit'
-import { computedLine, theoreticalYield, type ReactionTable } from './reactionTable'
+import { computedLine, wholeOf, type ReactionTable } from './reactionTable'
 
 /** How a person says what scale they want. */
 export type ScaleWay =
@@ -17,10 +17,10 @@ export type ScaleWay =
 export function scaleFactor(plan: Plan, table: ReactionTable, way: ScaleWay): number | null {
   if (way.by === 'factor') return way.factor
   if (way.by === 'product') {
-    const theory = theoreticalYield(plan, table)
-    return theory ? inBaseUnit(way.quantity) / way.yield / theory.value : null
+    const whole = wholeOf(plan, table)
+    return whole ? inBaseUnit(way.quantity) / way.yield / whole.value : null
   }
-  const id = way.by === 'limiting' ? table.limiting[0] : way.line
+  const id = way.by === 'limiting' ? (table.limiting[0] ?? plan.reference) : way.line
   const now = id ? computedLine(table, id)[way.of] : null
   if (!now) return null
   return inBaseUnit(way.quantity) / (way.by === 'bottle' ? way.groups : 1) / now.value

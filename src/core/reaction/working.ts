@@ -3,7 +3,7 @@ import { decimalsJustified, type Figure } from '../quantity/figure'
 import { writeFigureText, writeFull, writeNumber, writeQuantity, writeRatio } from '../quantity/write'
 import { densityOf, isProduct, substanceOf, type Plan } from '../plan/plan'
 import { atomicWeightSource } from '../substance/atomicWeights'
-import { computedLine, type ComputedLine, type ReactionTable } from './reactionTable'
+import { computedLine, waterIn, type ComputedLine, type ReactionTable } from './reactionTable'
 
 /** A piece of a working as it is set: text, a letter in italics, a fraction, or the result. */
 export type WorkPiece =
@@ -29,7 +29,7 @@ const fraction = (above: string, below: string): WorkPiece => ({ kind: 'fraction
 const carried = (amount: Figure) => writeFigureText(amount, 'amount', 1)
 
 /** Molar mass as it stands in a working. */
-const molar = (line: ComputedLine) => `${writeNumber(line.molarMass, 3)} g/mol`
+const molar = (line: ComputedLine) => `${writeNumber((line.molarMass ?? 0) + waterIn(line.line.form), 3)} g/mol`
 
 /**
  * How a figure of the table was worked out, as a chemist would write it by hand: formula with numbers and units, result,
@@ -46,12 +46,31 @@ export function working(
   const figure = line[column]
   if (!figure || line.line.anchor?.of === column) return null
   if (column === 'ratio') return ratioWorking(plan, table, line)
+  const followed = followedRows(table, line, column)
+  if (followed)
+    return { title: `${titles[column]} of ${line.substance.name}`, rows: followed, notes: notesOf(plan, line, figure, column) }
   if (isProduct(line.line)) return productWorking(plan, table, line, column)
   const rows = column === 'amount' ? amountRows(plan, table, line) : measureRows(plan, table, line, column)
   return { title: `${titles[column]} of ${line.substance.name}`, rows, notes: notesOf(plan, line, figure, column) }
 }
 
 const titles = { mass: 'Mass', volume: 'Volume', amount: 'Amount' } as const
+
+/** The figure that a volume per gram or a share of another line is worked out as; null for every other column and anchor. */
+function followedRows(table: ReactionTable, line: ComputedLine, column: 'mass' | 'volume' | 'amount'): WorkPiece[][] | null {
+  const { anchor } = line.line
+  const answer = [text('= '), result(writeFigureText(line[column]!, column))]
+  if (anchor?.of === 'per-gram' && column === 'volume') {
+    const per = writeNumber(anchor.mLPerG, anchor.decimals)
+    return [[letter('V'), text(` = ${per} mL/g × ${writeNumber(line.volume!.value / anchor.mLPerG, 3)} g`)], answer]
+  }
+  if (anchor?.of === 'share' && column === 'mass') {
+    const whole = computedLine(table, anchor.line)
+    const share = writeNumber(anchor.percent, anchor.decimals)
+    return [[letter('m'), text(` = ${share} % × ${writeFigureText(whole.mass!, 'mass')} ${whole.substance.name}`)], answer]
+  }
+  return null
+}
 
 /** How n of a line comes from what was typed. */
 function amountRows(plan: Plan, table: ReactionTable, line: ComputedLine): WorkPiece[][] {
@@ -68,13 +87,21 @@ function amountRows(plan: Plan, table: ReactionTable, line: ComputedLine): WorkP
       answer,
     ]
   }
+  if (anchor?.of === 'mol-percent') {
+    const base = computedLine(table, plan.reference)
+    const percent = writeNumber(anchor.percent, anchor.decimals)
+    return [[letter('n'), text(`${name}${percent} % × ${carried(base.amount!)} ${base.substance.name}`)], answer]
+  }
   if (anchor?.of === 'amount') return [[letter('n'), text(name), result(writeQuantity(anchor.quantity))]]
-  const typed = anchor ? writeQuantity(anchor.quantity) : ''
+  const measured = anchor?.of === 'mass' || anchor?.of === 'share' ? 'mass' : 'volume'
+  const typed = anchor && 'quantity' in anchor ? writeQuantity(anchor.quantity) : writeFigureText(line[measured]!, measured, 1)
   if (form.kind === 'solution') return [[letter('n'), text(`${name}${typed} × ${form.molPerL} mol/L`)], answer]
+  if (form.kind === 'mass-volume')
+    return [[letter('n'), text(name), fraction(`${typed} × ${form.gPer100ML} g`, `100 mL × ${molar(line)}`)], answer]
   const share = form.kind === 'mass-fraction' ? form.fraction : form.purity
   const purity = share === 1 ? '' : ` × ${share}`
   const density = densityOf(plan, line.line)
-  const above = anchor?.of === 'volume' && density ? `${typed} × ${density.gPerML} g/mL${purity}` : `${typed}${purity}`
+  const above = measured === 'volume' && density ? `${typed} × ${density.gPerML} g/mL${purity}` : `${typed}${purity}`
   return [[letter('n'), text(name), fraction(above, molar(line))], answer]
 }
 
@@ -90,8 +117,16 @@ function measureRows(plan: Plan, table: ReactionTable, line: ComputedLine, colum
   if (anchor?.of === 'volume' && column === 'mass') {
     return [[letter(symbol), text(` = ${writeQuantity(anchor.quantity)} × ${density!.gPerML} g/mL`)], answer]
   }
+  // Without a formula there is no amount to go by: the mass of a mixture is as it was found.
+  if (!line.amount) return [[letter(symbol), ...answer]]
   const rows = amountRows(plan, table, line)
-  const amount = carried(line.amount!)
+  const amount = carried(line.amount)
+  if (form.kind === 'mass-volume')
+    return [
+      ...rows,
+      [letter(symbol), text(' = '), fraction(`${amount} × ${molar(line)} × 100 mL`, `${form.gPer100ML} g`)],
+      answer,
+    ]
   if (form.kind === 'solution') return [...rows, [letter(symbol), text(' = '), fraction(amount, `${form.molPerL} mol/L`)], answer]
   const share = form.kind === 'mass-fraction' ? form.fraction : form.purity
   const below = [share === 1 ? '' : String(share), column === 'volume' ? `${density!.gPerML} g/mL` : '']
@@ -191,7 +226,7 @@ function notesOf(plan: Plan, line: ComputedLine, figure: Figure, column: 'mass' 
     )
   }
   const density = densityOf(plan, line.line)
-  if (density && line.line.form.kind !== 'solution') {
+  if (density) {
     notes.push(
       `Density ${density.gPerML} g/mL${'atC' in density && density.atC !== undefined ? ` at ${density.atC} °C` : ''}: ${density.source}.`,
     )

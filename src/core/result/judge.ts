@@ -11,28 +11,35 @@ export interface Judgement {
 }
 
 export interface Judged {
-  /** Fraction of the theoretical yield. */
-  yield: number | null
+  /** Fraction of the theoretical yield, or of what was put in. */
+  fraction: number | null
+  kind: 'yield' | 'recovery'
   dry: boolean
+  /** False for a liquid, which is judged without a melting range. */
+  melts: boolean
   melting: MeltingReading | null
   expected: { low: number; high: number }
   /** Grams that the mother liquor is expected to hold. */
   inLiquorG: number | null
-  theoreticalG: number | null
+  /** Grams that the fraction counts from. */
+  wholeG: number | null
 }
 
 /**
  * Reads the pair of yield and melting range: high and sharp at literature is good; high with a low, broad range is wet or impure; low and
  * sharp is loss in the work-up; low and broad is an incomplete reaction or the wrong layer; sharp but shifted is the instrument.
  */
-export function judge({ yield: fraction, dry, melting, expected, inLiquorG, theoreticalG }: Judged): Judgement {
+export function judge({ fraction, kind, dry, melts, melting, expected, inLiquorG, wholeG }: Judged): Judgement {
   if (fraction === null)
-    return { level: 'open', words: 'No product weighed yet', evidence: 'A yield needs the mass of the product.' }
+    return { level: 'open', words: 'No product weighed yet', evidence: `A ${kind} needs the mass of the product.` }
   const percent = `${writeNumber(100 * fraction, 0)} %`
   const range = melting
     ? `${writeNumber(melting.onsetC, 1)}–${writeNumber(melting.clearC, 1)} °C against ${melting.literature.lowC}–${melting.literature.highC} °C`
     : 'no melting range'
-  const evidence = `Yield ${percent}${dry ? '' : ', not dried to constant mass'}; melts ${range}.`
+  const name = kind === 'yield' ? 'Yield' : 'Recovery'
+  const evidence = melts
+    ? `${name} ${percent}${dry ? '' : ', not dried to constant mass'}; melts ${range}.`
+    : `${name} ${percent}; ${writeNumber(100 * expected.low, 0)}–${writeNumber(100 * expected.high, 0)} % are expected.`
   if (fraction > 1) {
     return {
       level: 'danger',
@@ -40,15 +47,24 @@ export function judge({ yield: fraction, dry, melting, expected, inLiquorG, theo
         melting && melting.verdict !== 'consistent with pure'
           ? 'Above 100 %: consistent with wet'
           : 'Above 100 %: ask before accepting',
-      evidence: `${evidence} More than theory allows: wet, salts, a tare forgotten or the wrong limiting reagent. Dry it further and weigh again.`,
+      evidence: `${evidence} ${kind === 'yield' ? 'More than theory allows' : 'More than was put in'}: wet, salts, a tare forgotten or the wrong limiting reagent. Dry it further and weigh again.`,
     }
+  }
+  const low = fraction < expected.low * 0.85
+  if (!melts) {
+    return low
+      ? {
+          level: 'doubt',
+          words: 'Little: losses on the way?',
+          evidence: `${evidence} Consistent with losses: hold-up of the apparatus, a layer that was not kept, or a window taken too narrow.`,
+        }
+      : { level: 'good', words: `${name} as expected`, evidence }
   }
   if (!dry) return { level: 'doubt', words: 'Not dry: weigh again', evidence: `${evidence} The last two weighings do not agree.` }
   if (!melting) return { level: 'open', words: 'Melting range still to come', evidence }
-  const low = fraction < expected.low * 0.85
   if (melting.verdict === 'consistent with pure') {
     if (!low) return { level: 'good', words: 'Consistent with pure', evidence }
-    const share = inLiquorG !== null && theoreticalG ? inLiquorG / theoreticalG : 0
+    const share = inLiquorG !== null && wholeG ? inLiquorG / wholeG : 0
     return {
       level: 'doubt',
       words:

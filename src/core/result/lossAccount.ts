@@ -10,12 +10,14 @@ const solventBand = { least: 0.7, most: 1.3 }
 export function lossAccount(state: RunState, results: RunResults): string {
   const words: string[] = []
   const limiting = computedLine(results.table, results.limiting[0] ?? state.plan.reference)
-  if (limiting.amount && results.theoretical) {
+  const put = results.result?.kind === 'recovery' ? results.whole : null
+  if (put) words.push(`Put in ${writeFigureText(put, 'mass')}.`)
+  else if (limiting.amount && results.theoretical) {
     words.push(
       `Charged ${writeFigureText(limiting.amount, 'amount')} ${limiting.substance.name}, theory ${writeFigureText(results.theoretical, 'mass')}.`,
     )
   }
-  const crude = results.crudeYield && state.samples[results.crudeYield.sample]
+  const crude = results.crude && state.samples[results.crude.sample]
   if (crude) words.push(`Crude ${writeFigureText(crude.mass, 'mass')}, still damp.`)
   const crystallise = state.steps.find(({ step }) => step.kind === 'crystallise')
   if (crystallise?.step.kind === 'crystallise' && crystallise.net) {

@@ -32,16 +32,16 @@ describe('results of a run, worked by hand', () => {
   })
 
   test('yield 4.41 ÷ 5.8826 = 74.97 %, recovery 4.41 ÷ 4.98 = 88.55 %, kept apart', () => {
-    expect(results.yield).toMatchObject({ kind: 'yield', sample: 'purified', dry: true })
-    expect(results.yield!.figure.value).toBeCloseTo(0.74968, 4)
+    expect(results.result).toMatchObject({ kind: 'yield', sample: 'purified', dry: true })
+    expect(results.result!.figure.value).toBeCloseTo(0.74968, 4)
     expect(results.recovery).toMatchObject({ kind: 'recovery', sample: 'purified' })
     expect(results.recovery!.figure.value).toBeCloseTo(0.88554, 4)
-    expect(results.crudeYield).toMatchObject({ sample: 'crude', dry: false })
+    expect(results.crude).toMatchObject({ sample: 'crude', dry: false })
   })
 
   test('the uncertainty of the yield is that of both weighings together', () => {
     // product: √2·√(0.01²/12+0.01²) = 0.014720 g of 4.41; aniline: 0.0014720 g of 4.094
-    expect(results.yield!.figure.u).toBeCloseTo(Math.hypot(0.01472 / 4.41, 0.001472 / 4.094), 5)
+    expect(results.result!.figure.u).toBeCloseTo(Math.hypot(0.01472 / 4.41, 0.001472 / 4.094), 5)
   })
 
   test('98 mL of water hold 0.451 g cold', () => expect(results.expectedInLiquorG).toBeCloseTo(0.4508, 4))
@@ -62,7 +62,7 @@ describe('results of a run, worked by hand', () => {
 
   test('an empty run has no results and says so', () => {
     const nothing = runResults(foldRun(acetanilide, 1, []))
-    expect([nothing.yield, nothing.recovery, nothing.melting, nothing.expectedInLiquorG]).toEqual([null, null, null, null])
+    expect([nothing.result, nothing.recovery, nothing.melting, nothing.expectedInLiquorG]).toEqual([null, null, null, null])
     expect(nothing.judgement.level).toBe('open')
   })
 })
@@ -121,26 +121,28 @@ describe('reading the pair', () => {
   const sharpHigh = meltingReading({ onsetC: 121, clearC: 122.5 }, { lowC: 113, highC: 115 })
   const of = (part: Partial<Judged>) =>
     judge({
-      yield: 0.75,
+      fraction: 0.75,
+      kind: 'yield',
+      melts: true,
       dry: true,
       melting: pure,
       expected: { low: 0.7, high: 0.83 },
       inLiquorG: 0.45,
-      theoreticalG: 5.87,
+      wholeG: 5.87,
       ...part,
     })
 
   test.each([
     [{}, 'good', /^Consistent with pure/],
-    [{ yield: 1.07, dry: false, melting: low }, 'danger', /Above 100 %: consistent with wet/],
-    [{ yield: 0.34, inLiquorG: 1.93 }, 'doubt', /1.9 g in the mother liquor/],
-    [{ yield: 0.34, inLiquorG: 0.2 }, 'doubt', /losses in the work-up/],
+    [{ fraction: 1.07, dry: false, melting: low }, 'danger', /Above 100 %: consistent with wet/],
+    [{ fraction: 0.34, inLiquorG: 1.93 }, 'doubt', /1.9 g in the mother liquor/],
+    [{ fraction: 0.34, inLiquorG: 0.2 }, 'doubt', /losses in the work-up/],
     [{ dry: false }, 'doubt', /Not dry/],
     [{ melting: low }, 'doubt', /wet or impure/],
-    [{ melting: low, yield: 0.3 }, 'danger', /incomplete reaction/],
+    [{ melting: low, fraction: 0.3 }, 'danger', /incomplete reaction/],
     [{ melting: sharpHigh }, 'doubt', /check the instrument/],
     [{ melting: null }, 'open', /still to come/],
-    [{ yield: null }, 'open', /No product/],
+    [{ fraction: null }, 'open', /No product/],
   ] as const)('%j', (part, level, words) => {
     const judgement = of(part)
     expect(judgement.level).toBe(level)

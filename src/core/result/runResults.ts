@@ -1,6 +1,15 @@
 import { over, type Figure } from '../quantity/figure'
-import { isReactant, lineOf, substanceOf, type Plan } from '../plan/plan'
-import { reactionTable, theoreticalYield, type ReactionTable } from '../reaction/reactionTable'
+import {
+  isReactant,
+  lineOf,
+  mainResult,
+  mainSubstance,
+  substanceOf,
+  substanceOfSample,
+  type Plan,
+  type Recovery,
+} from '../plan/plan'
+import { computedLine, reactionTable, theoreticalYield, wholeOf, type ReactionTable } from '../reaction/reactionTable'
 import { leftInMotherLiquor, solubilityAt } from '../operation/solubility'
 import type { RunState } from '../run/foldRun'
 import { meltingReading, type MeltingReading } from './meltingReading'
@@ -14,21 +23,36 @@ export interface Percentage {
   dry: boolean
 }
 
+/** What came back of one of the substances that were put in. */
+export interface Recovered {
+  recovery: Recovery
+  substance: string
+  percentage: Percentage | null
+  melting: MeltingReading | null
+  judgement: Judgement
+}
+
 export interface RunResults {
   /** The table from what this group charged; planned figures stand in for lines that were not measured. */
   table: ReactionTable
-  /** g */
+  /** g; null where nothing is made. */
   theoretical: Figure | null
+  /** Grams that the result counts from: the theoretical yield, or what was put in. */
+  whole: Figure | null
   limiting: string[]
   /** True when another reactant sets the limit than in the plan. */
   limitingChanged: boolean
-  /** Reactants whose planned amount had to stand in. */
+  /** Reactants and materials whose planned amount had to stand in. */
   notMeasured: string[]
-  crudeYield: Percentage | null
-  yield: Percentage | null
+  /** The crude sample over the same whole as the result. */
+  crude: Percentage | null
+  /** The yield of the reaction, or the recovery of what was put in. */
+  result: Percentage | null
   /** Purified over crude: what the crystallisation gave back. Never a yield. */
   recovery: Percentage | null
   melting: MeltingReading | null
+  /** Every substance that is got back, where a plan separates. */
+  recovered: Recovered[]
   /** Grams that the cold solvent used is expected to hold. */
   expectedInLiquorG: number | null
   judgement: Judgement
@@ -36,44 +60,75 @@ export interface RunResults {
 
 /**
  * Results of one run. The theoretical yield always comes from what was really charged; percent yield is product over theoretical,
- * percent recovery is purified over crude, and they are kept apart.
+ * percent recovery is purified over crude or got back over put in, and they are kept apart.
  */
 export function runResults(run: RunState): RunResults {
-  const table = reactionTable(run.plan, run.charged)
-  const theoretical = theoreticalYield(run.plan, table)
+  const { plan } = run
+  const table = reactionTable(plan, run.charged)
+  const whole = wholeOf(plan, table)
+  const result = mainResult(plan)
   const crystallise = run.steps.find(({ step }) => step.kind === 'crystallise')
   const names = crystallise?.step.kind === 'crystallise' ? crystallise.step : { from: 'crude', to: 'purified' }
+  const final = result?.recovery?.sample ?? names.to
+  const kind = result?.recovery ? 'recovery' : 'yield'
   const [crude, product] = [run.samples[names.from], run.samples[names.to]]
-  const ofTheory = (sample: string): Percentage | null => {
+  const percentage = (sample: string, of: Figure | null, as: Percentage['kind']): Percentage | null => {
     const found = run.samples[sample]
-    return found && theoretical ? { kind: 'yield', sample, figure: over(found.mass, theoretical), dry: found.dry } : null
+    return found && of ? { kind: as, sample, figure: over(found.mass, of), dry: found.dry } : null
   }
-  const literature = substanceOf(run.plan, lineOf(run.plan, run.plan.mainProduct)).melting
-  const melting =
-    run.melting && literature
-      ? meltingReading({ onsetC: run.melting.body.onsetC, clearC: run.melting.body.clearC }, literature)
-      : null
-  const finalYield = ofTheory(names.to)
-  const expectedInLiquorG = liquor(run.plan, run, crude?.mass.value ?? null)
+  const melts = (sample: string) => plan.steps.some((step) => step.kind === 'melt' && step.sample === sample)
+  const meltingOf = (sample: string) => {
+    const [entry, literature] = [run.melting[sample], substanceOfSample(plan, sample)?.melting]
+    return entry && literature ? meltingReading({ onsetC: entry.body.onsetC, clearC: entry.body.clearC }, literature) : null
+  }
+  const reached = percentage(final, whole, kind)
+  const melting = meltingOf(final)
+  const expectedInLiquorG = liquor(plan, run, crude?.mass.value ?? null)
   return {
     table,
-    theoretical,
+    theoretical: theoreticalYield(plan, table),
+    whole,
     limiting: table.limiting,
     limitingChanged: table.limiting.join() !== run.planned.limiting.join(),
-    notMeasured: run.plan.lines.filter((line) => isReactant(line) && !run.charged[line.id]).map(({ id }) => id),
-    crudeYield: ofTheory(names.from),
-    yield: finalYield,
+    notMeasured: plan.lines
+      .filter((line) => (isReactant(line) || line.role === 'material') && !run.charged[line.id])
+      .map(({ id }) => id),
+    crude: percentage(names.from, whole, kind),
+    result: reached,
     recovery:
       crude && product ? { kind: 'recovery', sample: names.to, figure: over(product.mass, crude.mass), dry: product.dry } : null,
     melting,
+    recovered: (plan.recoveries ?? []).map((recovery) => {
+      const put = computedLine(table, recovery.of).mass
+      const got = percentage(recovery.sample, put, 'recovery')
+      const range = meltingOf(recovery.sample)
+      return {
+        recovery,
+        substance: substanceOf(plan, lineOf(plan, recovery.product)).name,
+        percentage: got,
+        melting: range,
+        judgement: judge({
+          fraction: got?.figure.value ?? null,
+          kind: 'recovery',
+          dry: got?.dry ?? false,
+          melts: melts(recovery.sample),
+          melting: range,
+          expected: recovery.expected,
+          inLiquorG: null,
+          wholeG: put?.value ?? null,
+        }),
+      }
+    }),
     expectedInLiquorG,
     judgement: judge({
-      yield: finalYield?.figure.value ?? null,
-      dry: finalYield?.dry ?? false,
+      fraction: reached?.figure.value ?? null,
+      kind,
+      dry: reached?.dry ?? false,
+      melts: melts(final),
       melting,
-      expected: run.plan.expectedYield,
+      expected: result?.expected ?? { low: 0, high: 1 },
       inLiquorG: expectedInLiquorG,
-      theoreticalG: theoretical?.value ?? null,
+      wholeG: whole?.value ?? null,
     }),
   }
 }
@@ -82,7 +137,7 @@ function liquor(plan: Plan, run: RunState, crudeG: number | null): number | null
   const state = run.steps.find(({ step }) => step.kind === 'crystallise')
   if (state?.step.kind !== 'crystallise' || !state.net || crudeG === null) return null
   const solvent = lineOf(plan, state.step.solvent).substance
-  const curve = substanceOf(plan, lineOf(plan, plan.mainProduct)).solubility?.find((record) => record.solvent === solvent)
+  const curve = mainSubstance(plan)?.solubility?.find((record) => record.solvent === solvent)
   if (!curve) return null
   const coldest = Math.min(...curve.points.map(({ atC }) => atC))
   return leftInMotherLiquor(state.net.figure.value, solubilityAt(curve.points, coldest), crudeG)

@@ -1,5 +1,6 @@
 import { writeFigureText, writeNumber } from '../quantity/write'
-import { substanceOf, lineOf } from '../plan/plan'
+import { exact, times } from '../quantity/figure'
+import { substanceOfSample } from '../plan/plan'
 import { computedLine, theoreticalYield } from '../reaction/reactionTable'
 import type { Entry } from './entry'
 import type { RunState } from './foldRun'
@@ -19,7 +20,7 @@ export function askAbout(run: RunState, entry: Entry): string | null {
   const { step } = state
   const standing = [...state.standing.filter(({ id }) => id !== entry.supersedes), entry]
   if (entry.kind === 'melting' && step.kind === 'melt') {
-    const { melting } = substanceOf(run.plan, lineOf(run.plan, run.plan.mainProduct))
+    const melting = substanceOfSample(run.plan, step.sample)?.melting
     if (!melting) return null
     const off = Math.max(melting.lowC - 20 - entry.body.clearC, entry.body.onsetC - melting.highC - 20)
     return off > 0
@@ -32,20 +33,22 @@ export function askAbout(run: RunState, entry: Entry): string | null {
   if (net.figure.value <= 0) return 'The container weighs no more with its contents than without. Are the two readings swapped?'
   if (net.doubt && step.kind === 'charge') return `${net.doubt} Weigh it in the same state both times.`
   if (step.kind === 'charge') {
-    const planned = computedLine(run.planned, step.line)[step.measure]
-    if (!planned) return null
+    const line = computedLine(run.planned, step.line)[step.measure]
+    if (!line) return null
+    const planned = step.portion === undefined ? line : times(line, exact(step.portion))
     const factor = net.figure.value / planned.value
     if (factor < slip && factor > 1 / slip) return null
     const [shown, plan] = [net.figure, planned].map((figure) => writeFigureText(figure, step.measure))
     return `${shown} is ${howMuch(factor)} the plan’s ${plan}. Is the point in the right place?`
   }
   if (step.kind === 'weigh' || step.kind === 'dry') {
-    const theory = theoreticalYield(run.plan, run.planned)
+    const recovery = run.plan.recoveries?.find(({ sample }) => sample === step.sample)
+    const theory = recovery ? computedLine(run.planned, recovery.of).mass : theoreticalYield(run.plan, run.planned)
     if (!theory) return null
     const factor = net.figure.value / theory.value
     const limit = step.kind === 'dry' || step.dry ? 1 : slip
     if (factor <= limit) return null
-    return `${writeFigureText(net.figure, 'mass')} is ${writeNumber(factor * 100, 0)} % of the theoretical ${writeFigureText(theory, 'mass')}. ${factor > slip ? 'Is the point in the right place?' : 'Is it dry, and was the container tared?'}`
+    return `${writeFigureText(net.figure, 'mass')} is ${writeNumber(factor * 100, 0)} % of the ${recovery ? '' : 'theoretical '}${writeFigureText(theory, 'mass')}${recovery ? ' put in' : ''}. ${factor > slip ? 'Is the point in the right place?' : 'Is it dry, and was the container tared?'}`
   }
   return null
 }

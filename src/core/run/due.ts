@@ -44,6 +44,7 @@ export function dueIn(state: StepState, method?: WeighingMethod): Due | null {
         checks: step.checks,
       }
     case 'act':
+    case 'pause':
       return { kind: 'done', label: 'Done', hint: step.until ? `It is over ${step.until}.` : '' }
     case 'hold':
       return markedAt(state, 'start')

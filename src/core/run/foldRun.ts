@@ -51,7 +51,8 @@ export interface RunState {
   clocks: Clock[]
   charged: Record<string, Charge>
   samples: Record<string, Sample>
-  melting: Entry<'melting'> | null
+  /** The last melting range that stands, by sample. */
+  melting: Record<string, Entry<'melting'>>
   /** Standing entries that the program asked about and the group kept. */
   odd: Entry<'reading' | 'melting'>[]
 }
@@ -96,8 +97,13 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
 
   const charged: Record<string, Charge> = {}
   const samples: Record<string, Sample> = {}
-  for (const { step, net } of steps) {
-    if (!net) continue
+  const melting: RunState['melting'] = {}
+  // A divided charge counts once all its parts are in: till then the plan's figure stands.
+  const missing = new Set(steps.flatMap(({ step, net }) => (step.kind === 'charge' && !net ? [step.line] : [])))
+  for (const { step, net, standing } of steps) {
+    const range = standing.findLast((entry) => entry.kind === 'melting') as Entry<'melting'> | undefined
+    if (step.kind === 'melt' && range) melting[step.sample] = range
+    if (!net || (step.kind === 'charge' && missing.has(step.line))) continue
     if (step.kind === 'charge') {
       const before = charged[step.line]
       charged[step.line] = { measure: step.measure, figure: before ? added(before.figure, net.figure) : net.figure }
@@ -113,7 +119,7 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
     clocks: clocksOf(steps),
     charged,
     samples,
-    melting: (standing.filter((entry) => entry.kind === 'melting') as Entry<'melting'>[]).at(-1) ?? null,
+    melting,
     odd: standing.filter((entry) => 'asked' in entry.body && entry.body.asked !== undefined) as Entry<'reading' | 'melting'>[],
   }
 }

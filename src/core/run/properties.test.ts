@@ -107,18 +107,18 @@ describe('yields', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 500 }), fc.integer({ min: 1, max: 100 }), (cg, more) => {
         const [one, other] = [product(4.09, cg / 100), product(4.09, (cg + more) / 100)]
-        expect(other.yield!.figure.value).toBeGreaterThan(one.yield!.figure.value)
+        expect(other.result!.figure.value).toBeGreaterThan(one.result!.figure.value)
       }),
     )
   })
 
   test('the scale of the plan does not touch a yield from what was charged, while aniline sets the limit', () => {
     const [whole, double] = [product(3.2, 2.5, 1), product(3.2, 2.5, 2)]
-    expect(double.yield!.figure.value).toBeCloseTo(whole.yield!.figure.value, 12)
+    expect(double.result!.figure.value).toBeCloseTo(whole.result!.figure.value, 12)
     expect([whole.limiting, double.limiting]).toEqual([['aniline'], ['aniline']])
   })
 
   test('charging more of the limiting reagent lowers the yield of the same product', () => {
-    expect(product(4.2, 4).yield!.figure.value).toBeLessThan(product(4.0, 4).yield!.figure.value)
+    expect(product(4.2, 4).result!.figure.value).toBeLessThan(product(4.0, 4).result!.figure.value)
   })
 })

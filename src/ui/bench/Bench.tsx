@@ -3,8 +3,9 @@
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
 import type { Plan } from '@/core/plan/plan'
-import { lineOf, substanceOf } from '@/core/plan/plan'
+import { mainSubstance, substanceOf } from '@/core/plan/plan'
 import { stepText } from '@/core/plan/stepText'
+import { exact, times } from '@/core/quantity/figure'
 import { writeFigureText, writeNumber } from '@/core/quantity/write'
 import { computedLine, dispensed } from '@/core/reaction/reactionTable'
 import { runResults } from '@/core/result/runResults'
@@ -192,7 +193,11 @@ interface FaceProps {
 function StepFace({ run, state, zone, onTablet, onStrike, onSign, later }: FaceProps) {
   const { step, signature } = state
   const line = step.kind === 'charge' ? computedLine(run.planned, step.line) : null
-  const amount = line && dispensed(line)
+  const whole = line && dispensed(line)
+  const amount =
+    whole && step.kind === 'charge' && step.portion !== undefined
+      ? { ...whole, figure: times(whole.figure, exact(step.portion)) }
+      : whole
   const caution = step.caution ?? (line && substanceOf(run.plan, line.line).caution)
   return (
     <>
@@ -239,6 +244,11 @@ function StepFace({ run, state, zone, onTablet, onStrike, onSign, later }: FaceP
             .join(' ')}
         </p>
       )}
+      {step.kind === 'pause' && step.meanwhile !== '' && (
+        <p className="text">
+          <b>Until it goes on:</b> {step.meanwhile}
+        </p>
+      )}
       {step.kind === 'safety' && <SafetySheet plan={run.plan} />}
       <Wrote run={run} state={state} onTablet={onTablet} zone={zone} onStrike={onStrike} />
       {(signature.state === 'due' || signature.state === 'void') && (
@@ -252,7 +262,7 @@ function StepFace({ run, state, zone, onTablet, onStrike, onSign, later }: FaceP
 
 function AllDone({ run }: { run: RunState }) {
   const results = runResults(run)
-  const product = substanceOf(run.plan, lineOf(run.plan, run.plan.mainProduct)).name
+  const product = mainSubstance(run.plan)?.name
   const percent = (value: number) => `${writeNumber(100 * value, 0)} %`
   return (
     <>
@@ -264,11 +274,25 @@ function AllDone({ run }: { run: RunState }) {
             <b className="fig">{writeFigureText(results.theoretical, 'mass')}</b>
           </div>
         )}
-        {results.yield && (
+        {results.result && (
           <div className="written">
-            <span>Yield of the reaction, {results.yield.dry ? 'dry' : 'wet'}</span>
-            <b className="fig">{percent(results.yield.figure.value)}</b>
+            <span>
+              {results.result.kind === 'yield' ? 'Yield of the reaction' : `Recovery of ${product} from what we put in`},{' '}
+              {results.result.dry ? 'dry' : 'wet'}
+            </span>
+            <b className="fig">{percent(results.result.figure.value)}</b>
           </div>
+        )}
+        {results.recovered.slice(1).map(
+          ({ substance, percentage }) =>
+            percentage && (
+              <div className="written" key={substance}>
+                <span>
+                  Recovery of {substance}, {percentage.dry ? 'dry' : 'wet'}
+                </span>
+                <b className="fig">{percent(percentage.figure.value)}</b>
+              </div>
+            ),
         )}
         {results.recovery && (
           <div className="written">

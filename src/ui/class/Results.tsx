@@ -2,10 +2,11 @@
 
 import { useMemo, useState, type ReactNode } from 'react'
 import { Button } from 'react-bootstrap'
-import { lineOf, substanceOf, type Plan } from '@/core/plan/plan'
+import { mainResult, mainSubstance, type Plan } from '@/core/plan/plan'
 import { writeFigureText, writeNumber } from '@/core/quantity/write'
 import { computedLine } from '@/core/reaction/reactionTable'
 import { limitingNames } from '@/core/reaction/working'
+import type { MeltingReading } from '@/core/result/meltingReading'
 import { lossAccount } from '@/core/result/lossAccount'
 import { FigureText } from '../figures/FigureText'
 import { State } from '../figures/State'
@@ -16,16 +17,19 @@ import { resultRows, type ResultRow } from './resultRows'
 /** The results of a class: one picture per question, with the table behind it, and below what wants a word. */
 export function Results({ session, plan, runs }: { session: string; plan: Plan; runs: BoardRun[] }) {
   const [withU, setWithU] = useState(false)
-  const product = substanceOf(plan, lineOf(plan, plan.mainProduct))
+  const product = mainSubstance(plan)
+  const recovers = mainResult(plan)?.recovery !== undefined
+  const crystallises = plan.steps.some(({ kind }) => kind === 'crystallise')
+  const melts = plan.steps.some(({ kind }) => kind === 'melt')
   const { rows, medianYield, medianRecovery, shiftC } = useMemo(
-    () => resultRows(plan, runs, product.melting?.highC),
-    [plan, runs, product.melting?.highC],
+    () => resultRows(plan, runs, product?.melting?.highC),
+    [plan, runs, product?.melting?.highC],
   )
   const doubted = rows.filter(
     ({ results, outlier }) => results.judgement.level === 'doubt' || results.judgement.level === 'danger' || outlier,
   )
   const percent = (value: number | null) => (value === null ? '–' : `${writeNumber(100 * value, 0)} %`)
-  if (rows.every(({ results }) => results.yield === null && results.melting === null)) {
+  if (rows.every(({ results }) => results.result === null && results.melting === null)) {
     return (
       <p>No bench has a result yet. Yields appear here as soon as a product is weighed, melting ranges when they are read.</p>
     )
@@ -35,12 +39,18 @@ export function Results({ session, plan, runs }: { session: string; plan: Plan; 
       <div className="sums">
         <div>
           <b className="fig">{percent(medianYield)}</b>
-          <span>median yield, from what each bench charged</span>
+          <span>
+            {recovers
+              ? `median recovery of ${product?.name}, from what was put in`
+              : 'median yield, from what each bench charged'}
+          </span>
         </div>
-        <div>
-          <b className="fig">{percent(medianRecovery)}</b>
-          <span>median recovery, crystallised</span>
-        </div>
+        {crystallises && (
+          <div>
+            <b className="fig">{percent(medianRecovery)}</b>
+            <span>median recovery, crystallised</span>
+          </div>
+        )}
         <div>
           <b className="fig">
             {doubted.length} of {rows.length}
@@ -68,23 +78,31 @@ export function Results({ session, plan, runs }: { session: string; plan: Plan; 
                 product
               </th>
               <th scope="col" className="chart">
-                yield of the reaction
+                {recovers ? 'recovered of what was put in' : 'yield of the reaction'}
               </th>
               <th scope="col" className="n">
-                yield
+                {recovers ? 'recovery' : 'yield'}
               </th>
-              <th scope="col" className="chart narrow">
-                recovery, crystallised
-              </th>
-              <th scope="col" className="n">
-                recovery
-              </th>
-              <th scope="col" className="chart">
-                melting range, °C
-              </th>
-              <th scope="col" className="n">
-                °C
-              </th>
+              {crystallises && (
+                <>
+                  <th scope="col" className="chart narrow">
+                    recovery, crystallised
+                  </th>
+                  <th scope="col" className="n">
+                    recovery
+                  </th>
+                </>
+              )}
+              {melts && (
+                <>
+                  <th scope="col" className="chart">
+                    melting range, °C
+                  </th>
+                  <th scope="col" className="n">
+                    °C
+                  </th>
+                </>
+              )}
               <th scope="col">reading</th>
             </tr>
           </thead>
@@ -94,6 +112,8 @@ export function Results({ session, plan, runs }: { session: string; plan: Plan; 
                 key={row.bench}
                 row={row}
                 withU={withU}
+                crystallises={crystallises}
+                melts={melts}
                 pictures={
                   index > 0
                     ? undefined
@@ -102,7 +122,7 @@ export function Results({ session, plan, runs }: { session: string; plan: Plan; 
                         yield: (
                           <PercentStrip
                             rows={rows}
-                            pick={({ results }) => results.yield?.figure.value ?? null}
+                            pick={({ results }) => results.result?.figure.value ?? null}
                             median={medianYield}
                           />
                         ),
@@ -113,7 +133,7 @@ export function Results({ session, plan, runs }: { session: string; plan: Plan; 
                             median={medianRecovery}
                           />
                         ),
-                        melting: product.melting && <MeltingBars rows={rows} literature={product.melting} />,
+                        melting: product?.melting && <MeltingBars rows={rows} literature={product.melting} />,
                       }
                 }
               />
@@ -121,9 +141,11 @@ export function Results({ session, plan, runs }: { session: string; plan: Plan; 
           </tbody>
         </table>
       </div>
+      {(plan.recoveries?.length ?? 0) > 1 && <GotBack rows={rows} withU={withU} />}
       <p className="quiet key">
-        Dashed: the median. Shaded: the literature{product.melting && `, ${product.melting.lowC}–${product.melting.highC} °C`}. An
-        open diamond is doubted.
+        Dashed: the median.{' '}
+        {melts && product?.melting && `Shaded: the literature, ${product.melting.lowC}–${product.melting.highC} °C. `}An open
+        diamond is doubted.
       </p>
       <div className="table-tools no-print">
         <Button variant="quiet" aria-pressed={withU} onClick={() => setWithU(!withU)}>
@@ -150,6 +172,51 @@ export function Results({ session, plan, runs }: { session: string; plan: Plan; 
   )
 }
 
+const rangeText = (melting: MeltingReading | null) =>
+  melting ? `${writeNumber(melting.onsetC, 1)}–${writeNumber(melting.clearC, 1)}` : '–'
+
+/** Where a mixture is taken apart: every substance got back, bench by bench. */
+function GotBack({ rows, withU }: { rows: ResultRow[]; withU: boolean }) {
+  return (
+    <table className="ruled got-back" aria-label="Got back, substance by substance">
+      <thead>
+        <tr>
+          <th scope="col">bench</th>
+          <th scope="col">substance</th>
+          <th scope="col" className="n">
+            recovery
+          </th>
+          <th scope="col" className="n">
+            melts, °C
+          </th>
+          <th scope="col">reading</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.flatMap(({ bench, results }) =>
+          results.recovered.map(({ recovery, substance, percentage, melting, judgement }, index) => (
+            <tr key={`${bench} ${recovery.sample}`}>
+              {index === 0 && (
+                <th scope="row" rowSpan={results.recovered.length} className="number">
+                  {bench}
+                </th>
+              )}
+              <td>{substance}</td>
+              <td className="n">
+                {percentage ? <FigureText figure={percentage.figure} factor={100} decimals={0} unit="%" withU={withU} /> : '–'}
+              </td>
+              <td className="n fig">{rangeText(melting)}</td>
+              <td className="verdict">
+                <State level={judgement.level}>{judgement.words}</State>
+              </td>
+            </tr>
+          )),
+        )}
+      </tbody>
+    </table>
+  )
+}
+
 interface Pictures {
   span: number
   yield: ReactNode
@@ -160,15 +227,19 @@ interface Pictures {
 function Row({
   row: { bench, members, scale, state, results, outlier },
   withU,
+  crystallises,
+  melts,
   pictures,
 }: {
   row: ResultRow
   withU: boolean
+  crystallises: boolean
+  melts: boolean
   pictures: Pictures | undefined
 }) {
   const limiting = computedLine(results.table, results.limiting[0] ?? state.plan.reference)
-  const crude = results.crudeYield && state.samples[results.crudeYield.sample]
-  const product = results.yield && state.samples[results.yield.sample]
+  const crude = results.crude && state.samples[results.crude.sample]
+  const product = results.result && state.samples[results.result.sample]
   // The numbers stand in the cells beside each picture, so a reader of the table loses nothing.
   const picture = (which: 'yield' | 'recovery' | 'melting') =>
     pictures && (
@@ -188,8 +259,12 @@ function Row({
         </div>
       </td>
       <td className="lines">
-        <span className="fig">{limiting.amount && writeFigureText(limiting.amount, 'amount')}</span>
-        <span>{limitingNames(state.plan, results.table)}</span>
+        <span className="fig">
+          {results.result?.kind === 'recovery' && results.whole
+            ? writeFigureText(results.whole, 'mass')
+            : limiting.amount && writeFigureText(limiting.amount, 'amount')}
+        </span>
+        <span>{limitingNames(state.plan, results.table) || limiting.substance.name}</span>
         {results.limitingChanged && <small className="doubt">not the plan’s</small>}
         {results.notMeasured.includes(limiting.line.id) && <small className="quiet">as planned</small>}
       </td>
@@ -201,22 +276,28 @@ function Row({
       {picture('yield')}
       <td className="n">
         <b>
-          {results.yield ? <FigureText figure={results.yield.figure} factor={100} decimals={0} unit="%" withU={withU} /> : '–'}
+          {results.result ? <FigureText figure={results.result.figure} factor={100} decimals={0} unit="%" withU={withU} /> : '–'}
         </b>
         {outlier && <small className="doubt far">far out</small>}
       </td>
-      {picture('recovery')}
-      <td className="n">
-        {results.recovery ? (
-          <FigureText figure={results.recovery.figure} factor={100} decimals={0} unit="%" withU={withU} />
-        ) : (
-          '–'
-        )}
-      </td>
-      {picture('melting')}
-      <td className="n fig">
-        {results.melting ? `${writeNumber(results.melting.onsetC, 1)}–${writeNumber(results.melting.clearC, 1)}` : '–'}
-      </td>
+      {crystallises && (
+        <>
+          {picture('recovery')}
+          <td className="n">
+            {results.recovery ? (
+              <FigureText figure={results.recovery.figure} factor={100} decimals={0} unit="%" withU={withU} />
+            ) : (
+              '–'
+            )}
+          </td>
+        </>
+      )}
+      {melts && (
+        <>
+          {picture('melting')}
+          <td className="n fig">{rangeText(results.melting)}</td>
+        </>
+      )}
       <td className="verdict">
         <State level={results.judgement.level}>{results.judgement.words}</State>
       </td>

@@ -20,11 +20,11 @@ export function resultRows(plan: Plan, runs: readonly BoardRun[], literatureHigh
     const state = foldRun(plan, run.scale, run.entries)
     return { bench: run.bench, members: run.members, scale: run.scale, state, results: runResults(state) }
   })
-  const yields = folded.flatMap(({ results }) => (results.yield ? [results.yield.figure.value] : []))
+  const yields = folded.flatMap(({ results }) => (results.result ? [results.result.figure.value] : []))
   const recoveries = folded.flatMap(({ results }) => (results.recovery ? [results.recovery.figure.value] : []))
   const outliers = robustOutliers(yields)
   let at = 0
-  const rows: ResultRow[] = folded.map((row) => ({ ...row, outlier: row.results.yield !== null && outliers[at++] === true }))
+  const rows: ResultRow[] = folded.map((row) => ({ ...row, outlier: row.results.result !== null && outliers[at++] === true }))
   return {
     rows,
     medianYield: yields.length > 0 ? median(yields) : null,

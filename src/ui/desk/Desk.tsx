@@ -4,7 +4,7 @@ import Link from 'next/link'
 import { useEffect, useMemo, useState } from 'react'
 import { Button, Modal } from 'react-bootstrap'
 import { addLine } from '@/core/plan/editPlan'
-import type { Plan, Role } from '@/core/plan/plan'
+import { roles, type Plan, type Role } from '@/core/plan/plan'
 import { queriesOf } from '@/core/query/queries'
 import { editCoefficient, editLine, type Column } from '@/core/reaction/editLine'
 import { reactionTable } from '@/core/reaction/reactionTable'
@@ -284,7 +284,7 @@ export function Desk({ course, preparation, opened, history, drawings, mayWrite,
                 value={role}
                 onChange={(event) => setRole(event.currentTarget.value as Role)}
               >
-                {(['reactant', 'reagent', 'catalyst', 'solvent', 'work-up', 'product', 'by-product'] as const).map((each) => (
+                {roles.map((each) => (
                   <option key={each}>{each}</option>
                 ))}
               </select>

@@ -1,17 +1,17 @@
 'use client'
 
 import { useId, useState } from 'react'
-import { changeLine, moveLine, removeLine, type LinePart } from '@/core/plan/editPlan'
-import { isProduct, isReactant, type Form, type Line, type Plan, type Role } from '@/core/plan/plan'
+import { changeLine, changeRecovery, moveLine, removeLine, type LinePart } from '@/core/plan/editPlan'
+import { isCharged, isReactant, roles, type Form, type Line, type Plan, type Role } from '@/core/plan/plan'
 import { devices } from '@/core/quantity/device'
 import { readNumber, type Reading } from '@/core/quantity/readQuantity'
 
-const roles: Role[] = ['reactant', 'reagent', 'catalyst', 'solvent', 'work-up', 'product', 'by-product']
 const forms: { kind: Form['kind']; name: string }[] = [
   { kind: 'solid', name: 'solid' },
   { kind: 'neat', name: 'neat liquid' },
   { kind: 'solution', name: 'solution, mol/L' },
   { kind: 'mass-fraction', name: 'solution, % w/w' },
+  { kind: 'mass-volume', name: 'solution, % w/v' },
 ]
 
 interface Props {
@@ -31,6 +31,7 @@ export function LineEditor({ plan, line, name, onChange }: Props) {
   const change = (part: LinePart, what: string) => take(changeLine(plan, line.id, part), `${what} of ${name}`)
   const place = plan.lines.findIndex(({ id }) => id === line.id)
   const { form } = line
+  const recovery = plan.recoveries?.find(({ product }) => product === line.id)
   return (
     <div className="line-editor" role="group" aria-label={`Line of ${name}`}>
       <label>
@@ -46,7 +47,7 @@ export function LineEditor({ plan, line, name, onChange }: Props) {
           ))}
         </select>
       </label>
-      {!isProduct(line) && (
+      {isCharged(line) && (
         <>
           <label>
             in the bottle
@@ -68,7 +69,34 @@ export function LineEditor({ plan, line, name, onChange }: Props) {
               label="purity, %"
               value={form.purity * 100}
               most={100}
-              onNumber={(percent) => change({ form: { kind: form.kind, purity: percent / 100 } }, 'purity')}
+              onNumber={(percent) => change({ form: { ...form, purity: percent / 100 } }, 'purity')}
+            />
+          )}
+          {form.kind === 'solid' && (
+            <NumberField
+              label="water of crystallisation"
+              value={form.water ?? 0}
+              least={-1}
+              most={30}
+              onNumber={(water) =>
+                change({ form: { kind: 'solid', purity: form.purity, ...(water > 0 ? { water } : {}) } }, 'water')
+              }
+            />
+          )}
+          {form.kind === 'mass-volume' && (
+            <NumberField
+              label="g in 100 mL"
+              value={form.gPer100ML}
+              most={500}
+              onNumber={(gPer100ML) => change({ form: { ...form, gPer100ML } }, 'strength')}
+            />
+          )}
+          {(form.kind === 'mass-volume' || form.kind === 'solution') && (
+            <NumberField
+              label="density, g/mL, if known"
+              value={form.gPerML ?? 0}
+              most={5}
+              onNumber={(gPerML) => change({ form: { ...form, gPerML } }, 'density')}
             />
           )}
           {form.kind === 'solution' && (
@@ -76,7 +104,7 @@ export function LineEditor({ plan, line, name, onChange }: Props) {
               label="mol/L"
               value={form.molPerL}
               most={30}
-              onNumber={(molPerL) => change({ form: { kind: 'solution', molPerL } }, 'strength')}
+              onNumber={(molPerL) => change({ form: { ...form, molPerL } }, 'strength')}
             />
           )}
           {form.kind === 'mass-fraction' && (
@@ -123,6 +151,31 @@ export function LineEditor({ plan, line, name, onChange }: Props) {
           </label>
         </>
       )}
+      {(line.role === 'material' || line.role === 'component') && (
+        <>
+          <TextField
+            label="got back as the sample"
+            value={recovery?.sample ?? ''}
+            onText={(sample) => take(changeRecovery(plan, line, sample, recovery?.expected), `recovery of ${name}`)}
+          />
+          {recovery &&
+            (['low', 'high'] as const).map((end) => (
+              <NumberField
+                key={end}
+                label={end === 'low' ? 'expected from, %' : 'to, %'}
+                value={recovery.expected[end] * 100}
+                least={end === 'high' ? recovery.expected.low * 100 - 1e-9 : 0}
+                most={end === 'low' ? recovery.expected.high * 100 : 100}
+                onNumber={(percent) =>
+                  take(
+                    changeRecovery(plan, line, recovery.sample, { ...recovery.expected, [end]: percent / 100 }),
+                    `recovery expected of ${name}`,
+                  )
+                }
+              />
+            ))}
+        </>
+      )}
       <label className="wide">
         note
         <input
@@ -154,7 +207,7 @@ export function LineEditor({ plan, line, name, onChange }: Props) {
             Count ratios from it
           </button>
         )}
-        {isProduct(line) && plan.mainProduct !== line.id && (
+        {line.role === 'product' && plan.mainProduct !== undefined && plan.mainProduct !== line.id && (
           <button type="button" onClick={() => onChange({ ...plan, mainProduct: line.id }, `yield counted for ${name}`)}>
             Count the yield for it
           </button>
@@ -174,8 +227,25 @@ export function LineEditor({ plan, line, name, onChange }: Props) {
 
 function emptyForm(kind: Form['kind']): Form {
   if (kind === 'solution') return { kind, molPerL: 1 }
+  if (kind === 'mass-volume') return { kind, gPer100ML: 10 }
   if (kind === 'mass-fraction') return { kind, fraction: 0.1, gPerML: 1, source: 'label of the bottle' }
   return { kind, purity: 1 }
+}
+
+/** A word or two, taken on leaving the field or on Enter. */
+function TextField({ label, value, onText }: { label: string; value: string; onText: (text: string) => void }) {
+  return (
+    <label>
+      {label}
+      <input
+        className="form-control form-control-sm"
+        defaultValue={value}
+        key={value}
+        onBlur={(event) => event.currentTarget.value.trim() !== value && onText(event.currentTarget.value.trim())}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+    </label>
+  )
 }
 
 /** A positive number up to a bound; what cannot be meant is refused beside it and stays. */

@@ -15,6 +15,7 @@ export function NewPreparation({ course }: { course: string }) {
   const router = useRouter()
   const [title, setTitle] = useState('')
   const [chosen, setChosen] = useState<Partial<Record<Part, FoundSubstance>>>({})
+  const [isolation, setIsolation] = useState(false)
   const [own, setOwn] = useState<{ part: Part; name: string }>()
   const [problem, setProblem] = useState<string>()
   const [busy, setBusy] = useState(false)
@@ -52,7 +53,8 @@ export function NewPreparation({ course }: { course: string }) {
       {chosen[which] && (
         <p className="chosen">
           {chosen[which].drawing && <span className="drawing" dangerouslySetInnerHTML={{ __html: chosen[which].drawing }} />}
-          <b>{chosen[which].substance.name}</b>, {writeNumber(chosen[which].molarMass, 2)} g/mol
+          <b>{chosen[which].substance.name}</b>
+          {chosen[which].molarMass === null ? ', no formula' : `, ${writeNumber(chosen[which].molarMass, 2)} g/mol`}
         </p>
       )}
     </div>
@@ -65,15 +67,28 @@ export function NewPreparation({ course }: { course: string }) {
         onSubmit={(event) => {
           event.preventDefault()
           if (missing) setProblem(missing)
-          else void send({ title, start: chosen.start!.substance, product: chosen.product!.substance })
+          else void send({ title, start: chosen.start!.substance, product: chosen.product!.substance, isolation })
         }}
       >
         <label>
           Title
           <input className="form-control" value={title} autoFocus onChange={(event) => setTitle(event.currentTarget.value)} />
         </label>
+        <fieldset className="kind">
+          <legend>What it does</legend>
+          {(
+            [
+              [false, 'makes a substance, and counts its yield'],
+              [true, 'isolates or separates, and counts what is got back'],
+            ] as const
+          ).map(([value, words]) => (
+            <label key={words}>
+              <input type="radio" name="kind" checked={isolation === value} onChange={() => setIsolation(value)} /> {words}
+            </label>
+          ))}
+        </fieldset>
         {part('start', 'It starts from: name or formula')}
-        {part('product', 'It makes: name or formula')}
+        {part('product', isolation ? 'It gets back: name or formula' : 'It makes: name or formula')}
         {problem && (
           <div className="problem" role="alert">
             {problem}

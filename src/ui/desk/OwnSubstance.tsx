@@ -19,6 +19,7 @@ export function OwnSubstance({ course, name: first, onClose, onTake }: Props) {
   const [name, setName] = useState(first)
   const [formula, setFormula] = useState('')
   const [structure, setStructure] = useState('')
+  const [mixture, setMixture] = useState(false)
   const [read, setRead] = useState<(FoundSubstance & { same: string | null }) | null>(null)
   const [problem, setProblem] = useState<{ field?: unknown; words: string } | null>(null)
   const changed = () => {
@@ -27,7 +28,7 @@ export function OwnSubstance({ course, name: first, onClose, onTake }: Props) {
   }
   const look = async () => {
     try {
-      setRead(await call(`/api/courses/${course}/substances`, 'POST', { name, formula, structure }))
+      setRead(await call(`/api/courses/${course}/substances`, 'POST', mixture ? { name, mixture } : { name, formula, structure }))
     } catch (error) {
       setProblem({ field: (error as CallError).details.field, words: (error as Error).message })
     }
@@ -61,7 +62,18 @@ export function OwnSubstance({ course, name: first, onClose, onTake }: Props) {
             />
             {said('name')}
           </label>
-          <label>
+          <label className="check">
+            <input
+              type="checkbox"
+              checked={mixture}
+              onChange={(event) => {
+                setMixture(event.currentTarget.checked)
+                changed()
+              }}
+            />{' '}
+            a mixture or a natural material: it has no formula
+          </label>
+          <label hidden={mixture}>
             Formula
             <input
               className="form-control"
@@ -74,7 +86,7 @@ export function OwnSubstance({ course, name: first, onClose, onTake }: Props) {
             />
             {said('formula')}
           </label>
-          <label>
+          <label hidden={mixture}>
             Structure: SMILES, or a molfile pasted or dropped
             <textarea
               className="form-control"
@@ -101,7 +113,9 @@ export function OwnSubstance({ course, name: first, onClose, onTake }: Props) {
             <div role="status">
               {read.drawing && <span className="drawing" dangerouslySetInnerHTML={{ __html: read.drawing }} />}
               <span className="fig">
-                {read.substance.formula}, {read.molarMass.toFixed(3)} g/mol
+                {read.molarMass === null
+                  ? `${read.substance.name}, measured by mass or volume`
+                  : `${read.substance.formula}, ${read.molarMass.toFixed(3)} g/mol`}
               </span>
               {read.same && <State level="doubt">The same structure as {read.same}: its values are taken over.</State>}
             </div>

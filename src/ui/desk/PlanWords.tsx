@@ -1,6 +1,6 @@
 'use client'
 
-import type { Plan } from '@/core/plan/plan'
+import { mainResult, type Plan, type Span } from '@/core/plan/plan'
 import { NumberField } from './LineEditor'
 
 interface Props {
@@ -26,7 +26,16 @@ export function PlanWords({ plan, onChange }: Props) {
       />
     </label>
   )
-  const { low, high } = plan.expectedYield
+  const result = mainResult(plan)
+  const { low, high } = result?.expected ?? { low: 0, high: 1 }
+  const what = result?.recovery ? 'expected recovery' : 'expected yield'
+  const expect = (expected: Span) =>
+    onChange(
+      result?.recovery
+        ? { ...plan, recoveries: [{ ...result.recovery, expected }, ...plan.recoveries!.slice(1)] }
+        : { ...plan, expectedYield: expected },
+      what,
+    )
   return (
     <div className="line-editor" role="group" aria-label="Words of the plan">
       {field('title', plan.title, (title) => ({ ...plan, title }))}
@@ -42,17 +51,17 @@ export function PlanWords({ plan, onChange }: Props) {
       )}
       {field('own words on the safety sheet', plan.safety.ownWords, (ownWords) => withSafety(plan, { ownWords }), true)}
       <NumberField
-        label="expected yield from, %"
+        label={`${what} from, %`}
         value={low * 100}
         most={high * 100}
-        onNumber={(percent) => onChange({ ...plan, expectedYield: { low: percent / 100, high } }, 'expected yield')}
+        onNumber={(percent) => expect({ low: percent / 100, high })}
       />
       <NumberField
         label="to, %"
         value={high * 100}
         least={low * 100 - 1e-9}
         most={100}
-        onNumber={(percent) => onChange({ ...plan, expectedYield: { low, high: percent / 100 } }, 'expected yield')}
+        onNumber={(percent) => expect({ low, high: percent / 100 })}
       />
     </div>
   )

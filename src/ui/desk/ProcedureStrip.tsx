@@ -1,7 +1,7 @@
 'use client'
 
-import { useState } from 'react'
-import { timeline, writeMinutes } from '@/core/plan/duration'
+import { Fragment, useState } from 'react'
+import { days, writeMinutes } from '@/core/plan/duration'
 import { addStep, moveStep } from '@/core/plan/editPlan'
 import { operationOf, operations, type OperationKey } from '@/core/plan/operations'
 import type { Plan } from '@/core/plan/plan'
@@ -26,69 +26,81 @@ export function ProcedureStrip({ plan, table, onChange }: Props) {
     if (!onChange || to < 0 || to >= plan.steps.length || to === place(id)) return
     onChange(moveStep(plan, id, to), `“${plan.steps[place(id)]!.title}” moved`)
   }
-  const { startMin, handsOnMin, waitMin } = timeline(plan)
+  const parted = days(plan)
+  const total = (of: 'handsOnMin' | 'waitMin') => parted.reduce((sum, day) => sum + day[of], 0)
+  const dayOf = (id: string) => parted.findIndex(({ steps }) => steps.some((step) => step.id === id))
   return (
     <section aria-label="Procedure">
       <h2 className="section-title">
         Procedure
         <small>
-          {writeMinutes(handsOnMin + waitMin)} at the bench, {writeMinutes(waitMin)} of it waiting
+          {writeMinutes(total('handsOnMin') + total('waitMin'))} at the bench, {writeMinutes(total('waitMin'))} of it waiting
+          {parted.length > 1 && `, on ${parted.length} days`}
         </small>
       </h2>
       <ol className="strip">
         {plan.steps.map((step) => {
+          const day = dayOf(step.id)
+          const { startMin, handsOnMin, waitMin, steps } = parted[day]!
           const start = startMin[step.id]!
           return (
-            <li
-              key={step.id}
-              data-about={step.id}
-              className={dragged === step.id ? 'dragged' : undefined}
-              draggable={onChange !== undefined && open !== step.id}
-              onDragStart={() => setDragged(step.id)}
-              onDragEnd={() => setDragged(undefined)}
-              onDragOver={(event) => dragged && event.preventDefault()}
-              onDrop={() => dragged && move(dragged, place(step.id))}
-            >
-              <span className="t fig">
-                {Math.floor(start / 60)}:{String(Math.round(start % 60)).padStart(2, '0')}
-              </span>
-              <span className={`gutter${step.waitMin > step.handsOnMin ? ' wait' : ''}`} aria-hidden="true" />
-              {onChange ? (
-                <b>
-                  <button
-                    type="button"
-                    className="opens"
-                    aria-expanded={open === step.id}
-                    title="Open this step. Alt and an arrow move it."
-                    onClick={() => setOpen(open === step.id ? undefined : step.id)}
-                    onKeyDown={(event) => {
-                      if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
-                      event.preventDefault()
-                      move(step.id, place(step.id) + (event.key === 'ArrowUp' ? -1 : 1))
-                    }}
-                  >
-                    {step.title}
-                  </button>
-                </b>
-              ) : (
-                <b>{step.title}</b>
+            <Fragment key={step.id}>
+              {parted.length > 1 && steps[0] === step && (
+                <li className="day">
+                  Day {day + 1}, {writeMinutes(handsOnMin + waitMin)}
+                </li>
               )}
-              <span>
-                {stepText(step.text, table).map((piece, index) =>
-                  piece.kind === 'text' ? (
-                    <span key={index}>{piece.text}</span>
-                  ) : (
-                    <span key={index}>
-                      <span className={`fig ${piece.typed ? 'typed' : 'derived'}`}>{piece.amount}</span> {piece.name}
-                    </span>
-                  ),
+              <li
+                data-about={step.id}
+                className={dragged === step.id ? 'dragged' : undefined}
+                draggable={onChange !== undefined && open !== step.id}
+                onDragStart={() => setDragged(step.id)}
+                onDragEnd={() => setDragged(undefined)}
+                onDragOver={(event) => dragged && event.preventDefault()}
+                onDrop={() => dragged && move(dragged, place(step.id))}
+              >
+                <span className="t fig">
+                  {Math.floor(start / 60)}:{String(Math.round(start % 60)).padStart(2, '0')}
+                </span>
+                <span className={`gutter${step.waitMin > step.handsOnMin ? ' wait' : ''}`} aria-hidden="true" />
+                {onChange ? (
+                  <b>
+                    <button
+                      type="button"
+                      className="opens"
+                      aria-expanded={open === step.id}
+                      title="Open this step. Alt and an arrow move it."
+                      onClick={() => setOpen(open === step.id ? undefined : step.id)}
+                      onKeyDown={(event) => {
+                        if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
+                        event.preventDefault()
+                        move(step.id, place(step.id) + (event.key === 'ArrowUp' ? -1 : 1))
+                      }}
+                    >
+                      {step.title}
+                    </button>
+                  </b>
+                ) : (
+                  <b>{step.title}</b>
                 )}
-              </span>
-              <span className="until">
-                {[step.until, step.witness ? 'a demonstrator signs' : undefined].filter(Boolean).join('; ')}
-              </span>
-              {onChange && open === step.id && <StepEditor plan={plan} step={step} onChange={onChange} />}
-            </li>
+                <span>
+                  {stepText(step.text, table).map((piece, index) =>
+                    piece.kind === 'text' ? (
+                      <span key={index}>{piece.text}</span>
+                    ) : (
+                      <span key={index}>
+                        <span className={`fig ${piece.typed ? 'typed' : 'derived'}`}>{piece.amount}</span> {piece.name}
+                      </span>
+                    ),
+                  )}
+                </span>
+                <span className="until">
+                  {step.kind === 'pause' && step.meanwhile}
+                  {[step.until, step.witness ? 'a demonstrator signs' : undefined].filter(Boolean).join('; ')}
+                </span>
+                {onChange && open === step.id && <StepEditor plan={plan} table={table} step={step} onChange={onChange} />}
+              </li>
+            </Fragment>
           )
         })}
       </ol>

@@ -1,7 +1,7 @@
 'use client'
 
 import { Fragment, type ReactNode } from 'react'
-import { isProduct, isReactant, type Plan } from '@/core/plan/plan'
+import { isProduct, isReactant, mainResult, type Plan } from '@/core/plan/plan'
 import { writeFigure, writeNumber, writeRatio } from '@/core/quantity/write'
 import type { Column } from '@/core/reaction/editLine'
 import type { ComputedLine, ReactionTable } from '@/core/reaction/reactionTable'
@@ -38,10 +38,11 @@ export function displayOf(line: ComputedLine, column: Column): CellDisplay | nul
   const figure = line[column]
   if (!figure) return null
   if (column === 'ratio') {
+    if (anchor?.of === 'mol-percent') return { number: writeNumber(anchor.percent, anchor.decimals), unit: '%', typed: true }
     const typed = anchor?.of === 'ratio'
     return { number: typed ? writeNumber(anchor.ratio, anchor.decimals) : writeRatio(figure), unit: '', typed }
   }
-  if (anchor && anchor.of === column) {
+  if (anchor && 'quantity' in anchor && anchor.of === column) {
     const { value, unit, decimals } = anchor.quantity
     return { number: writeNumber(value, Math.max(0, decimals)), unit, typed: true }
   }
@@ -51,6 +52,7 @@ export function displayOf(line: ComputedLine, column: Column): CellDisplay | nul
 /** The reaction table: the instrument of the Desk. */
 export function ReactionTableView(props: Props) {
   const { plan, table, readOnly, texts, onFocus, onText, onCommit, onRestore, onWorking, openLine, onOpen, editor } = props
+  const result = mainResult(plan)
   const displays = table.lines.map((line) => columns.map((column) => displayOf(line, column)))
   const decimals = columns.map((_, at) =>
     Math.min(4, Math.max(0, ...displays.map((row) => row[at]?.number.split('.')[1]?.length ?? 0))),
@@ -93,7 +95,7 @@ export function ReactionTableView(props: Props) {
             >
               <td className="nu">{line.line.coefficient ?? ''}</td>
               <td className="substance">
-                <span className={isProduct(line.line) && line.line.id === plan.mainProduct ? 'main' : undefined}>
+                <span className={line.line.id === result?.product ? 'main' : undefined}>
                   {readOnly ? (
                     line.substance.name
                   ) : (
@@ -158,16 +160,25 @@ export function ReactionTableView(props: Props) {
 /** What is in the bottle, and what the line is for. */
 function describe({ line, substance }: ComputedLine): string {
   if (isProduct(line)) return line.role === 'product' ? 'theoretical' : 'forms beside it'
+  if (line.role === 'component')
+    return line.anchor?.of === 'share'
+      ? `${writeNumber(line.anchor.percent, line.anchor.decimals)} % of the material`
+      : 'in the material'
   const { form } = line
-  const purity = 'purity' in form && form.purity < 1 ? `, ${writeNumber(form.purity * 100, 0)} %` : ''
+  const water = form.kind === 'solid' && form.water ? `, with ${form.water} H₂O` : ''
+  const purity = ('purity' in form && form.purity < 1 ? `, ${writeNumber(form.purity * 100, 0)} %` : '') + water
   const bottle = {
     solid: () => `solid${purity}`,
     neat: () =>
       `${line.role === 'solvent' ? 'solvent' : 'neat'}${purity}${substance.density && line.role !== 'solvent' && line.role !== 'work-up' ? `, ${substance.density.gPerML} g/mL` : ''}`,
     solution: () => `${(form as { molPerL: number }).molPerL} mol/L solution`,
+    'mass-volume': () => `${writeNumber((form as { gPer100ML: number }).gPer100ML, 1)} % w/v solution`,
     'mass-fraction': () => `${writeNumber((form as { fraction: number }).fraction * 100, 0)} % w/w solution`,
   }[form.kind]()
-  return line.note ? `${line.role === 'work-up' ? 'work-up' : bottle}, ${line.note}` : bottle
+  const per = line.anchor?.of === 'per-gram' ? `${writeNumber(line.anchor.mLPerG, line.anchor.decimals)} mL/g` : ''
+  const made = line.madeIn ? `from ${line.madeIn}` : ''
+  const words = [line.role === 'work-up' && line.note ? 'work-up' : bottle, per, made, line.note].filter(Boolean).join(', ')
+  return words
 }
 
 function BarCell({
@@ -204,14 +215,18 @@ function BarCell({
       </button>
     )
   }
-  if (line.line.id === plan.mainProduct && line.mass) {
-    const [low, high] = [plan.expectedYield.low, plan.expectedYield.high]
+  const recovery = plan.recoveries?.find(({ product }) => product === line.line.id)
+  const whole = recovery ? table.lines.find((other) => other.line.id === recovery.of)?.mass : line.mass
+  const expected = recovery?.expected ?? (line.line.id === plan.mainProduct ? plan.expectedYield : undefined)
+  if (expected && whole) {
+    const { low, high } = expected
+    const decimals = whole.value * high < 2 ? 2 : 1
     return (
       <span className="words fig">
-        expect {writeNumber(line.mass.value * low, 1)} to {writeNumber(line.mass.value * high, 1)} g ({writeNumber(low * 100, 0)}–
-        {writeNumber(high * 100, 0)} %)
+        expect {writeNumber(whole.value * low, decimals)} to {writeNumber(whole.value * high, decimals)} g (
+        {writeNumber(low * 100, 0)}–{writeNumber(high * 100, 0)} %)
       </span>
     )
   }
-  return <span className="words">{isProduct(line.line) ? '' : 'not in the equation'}</span>
+  return <span className="words">{isProduct(line.line) || plan.mainProduct === undefined ? '' : 'not in the equation'}</span>
 }

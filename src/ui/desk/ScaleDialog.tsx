@@ -2,10 +2,10 @@
 
 import { useState } from 'react'
 import { Button, Modal } from 'react-bootstrap'
-import { isProduct, type Plan } from '@/core/plan/plan'
+import { mainResult, type Plan } from '@/core/plan/plan'
 import { readNumber, readQuantity, type Reading } from '@/core/quantity/readQuantity'
 import { writeFigureText, writeNumber } from '@/core/quantity/write'
-import { computedLine, dispensed, reactionTable, type ReactionTable } from '@/core/reaction/reactionTable'
+import { chargedLines, computedLine, dispensed, reactionTable, type ReactionTable } from '@/core/reaction/reactionTable'
 import { scaleFactor, type ScaleWay } from '@/core/reaction/scaleWays'
 import { roundToDevices, type Rounded } from '@/core/reaction/roundToDevices'
 import { scalePlan } from '@/core/reaction/scalePlan'
@@ -21,10 +21,11 @@ interface Props {
 
 /** The whole plan at another scale, said in one of four ways, looked at line by line before it is applied. */
 export function ScaleDialog({ plan, table, onClose, onScale }: Props) {
-  const inputs = table.lines.filter((line) => !isProduct(line.line) && dispensed(line))
+  const inputs = chargedLines(table).filter((line) => dispensed(line))
+  const expected = mainResult(plan)?.expected ?? { low: 1, high: 1 }
   const [by, setBy] = useState<By>('factor')
   const [text, setText] = useState('2')
-  const [percent, setPercent] = useState(writeNumber(50 * (plan.expectedYield.low + plan.expectedYield.high), 0))
+  const [percent, setPercent] = useState(writeNumber(50 * (expected.low + expected.high), 0))
   const [groups, setGroups] = useState('8')
   const [line, setLine] = useState(inputs[0]?.line.id ?? '')
   const [rounding, setRounding] = useState(false)

@@ -16,8 +16,9 @@ interface Props {
 
 /** The equation with drawn structures, and coefficients large enough that a 2 cannot be missed. */
 export function Scheme({ plan, drawings, readOnly, onCoefficient }: Props) {
-  const left = plan.lines.filter(isReactant)
-  const right = plan.lines.filter(isProduct)
+  // A separation has no equation: what is put in stands on the left, what is got back on the right.
+  const left = plan.lines.filter((line) => isReactant(line) || line.role === 'material')
+  const right = plan.mainProduct !== undefined ? plan.lines.filter(isProduct) : recoveredLines(plan)
   const side = (lines: Line[]) =>
     lines.map((line, index) => (
       <span className="term" key={line.id}>
@@ -26,13 +27,15 @@ export function Scheme({ plan, drawings, readOnly, onCoefficient }: Props) {
             +
           </span>
         )}
-        <Coefficient
-          key={line.coefficient}
-          line={line}
-          name={nameOf(plan, line)}
-          readOnly={readOnly}
-          onCoefficient={onCoefficient}
-        />
+        {line.coefficient !== null && (
+          <Coefficient
+            key={line.coefficient}
+            line={line}
+            name={nameOf(plan, line)}
+            readOnly={readOnly}
+            onCoefficient={onCoefficient}
+          />
+        )}
         <Molecule plan={plan} line={line} drawing={drawings[line.substance]} />
       </span>
     ))
@@ -49,6 +52,10 @@ export function Scheme({ plan, drawings, readOnly, onCoefficient }: Props) {
   )
 }
 
+function recoveredLines(plan: Plan): Line[] {
+  return plan.lines.filter(({ id }) => plan.recoveries?.some(({ product }) => product === id))
+}
+
 function nameOf(plan: Plan, line: Line): string {
   return plan.substances.find(({ id }) => id === line.substance)?.name ?? line.id
 }
@@ -60,12 +67,18 @@ function Molecule({ plan, line, drawing }: { plan: Plan; line: Line; drawing: st
       {drawing ? (
         <span className="drawing" dangerouslySetInnerHTML={{ __html: drawing }} />
       ) : (
-        <span className="drawing">{<FormulaText formula={substance.formula} />}</span>
+        substance.formula && (
+          <span className="drawing">
+            <FormulaText formula={substance.formula} />
+          </span>
+        )
       )}
       <b>{substance.name}</b>
-      <span className="fig quiet">
-        {writeNumber(molarMass(substance.formula), 2)} <span className="unit">g/mol</span>
-      </span>
+      {substance.formula && (
+        <span className="fig quiet">
+          {writeNumber(molarMass(substance.formula), 2)} <span className="unit">g/mol</span>
+        </span>
+      )}
     </span>
   )
 }

@@ -3,22 +3,25 @@
 import { useState } from 'react'
 import { fillRule, vesselSizes } from '@/core/operation/vessel'
 import { changeStep, moveStep, removeStep } from '@/core/plan/editPlan'
-import { isProduct, substanceOf, type Plan, type Step, type Vessel } from '@/core/plan/plan'
+import { isCharged, substanceOf, type Plan, type Step, type Vessel } from '@/core/plan/plan'
 import { devices } from '@/core/quantity/device'
+import type { ReactionTable } from '@/core/reaction/reactionTable'
 import { NumberField } from './LineEditor'
+import { StepFacts } from './StepFacts'
 
 interface Props {
   plan: Plan
+  table: ReactionTable
   step: Step
   onChange: (plan: Plan, label: string) => void
 }
 
 /** One step of the procedure open for writing: its words, and the few fields of its kind. */
-export function StepEditor({ plan, step, onChange }: Props) {
+export function StepEditor({ plan, table, step, onChange }: Props) {
   const change = (part: Record<string, unknown>, what: string) =>
     onChange(changeStep(plan, step.id, part), `${what} of “${step.title}”`)
   const place = plan.steps.findIndex(({ id }) => id === step.id)
-  const inputs = plan.lines.filter((line) => !isProduct(line))
+  const inputs = plan.lines.filter(isCharged)
   const lineSelect = (key: 'line' | 'solvent', value: string) => (
     <Select
       label={key}
@@ -82,21 +85,38 @@ export function StepEditor({ plan, step, onChange }: Props) {
             }
           />
           {device(step.measure, step.device)}
+          <NumberField
+            label="part of it, %"
+            value={(step.portion ?? 1) * 100}
+            most={100}
+            onNumber={(percent) => change({ portion: percent === 100 ? undefined : percent / 100 }, 'part')}
+          />
+        </>
+      )}
+      <VesselFields vessel={step.vessel} onVessel={(vessel) => change({ vessel }, 'vessel')} />
+      {step.kind === 'pause' && (
+        <>
+          <Text label="meanwhile" value={step.meanwhile} long onText={(meanwhile) => change({ meanwhile }, 'meanwhile')} />
+          <label className="check">
+            <input
+              type="checkbox"
+              checked={step.endsDay}
+              onChange={(event) => change({ endsDay: event.currentTarget.checked }, 'end of the day')}
+            />
+            the work goes on another day
+          </label>
         </>
       )}
       {step.kind === 'assemble' && (
-        <>
-          <VesselFields vessel={step.vessel} onVessel={(vessel) => change({ vessel }, 'vessel')} />
-          <Text
-            label="checks, one to a line"
-            value={step.checks.join('\n')}
-            long
-            required
-            onText={(text) =>
-              change({ checks: text.split('\n').flatMap((line) => (line.trim() === '' ? [] : [line.trim()])) }, 'checks')
-            }
-          />
-        </>
+        <Text
+          label="checks, one to a line"
+          value={step.checks.join('\n')}
+          long
+          required
+          onText={(text) =>
+            change({ checks: text.split('\n').flatMap((line) => (line.trim() === '' ? [] : [line.trim()])) }, 'checks')
+          }
+        />
       )}
       {(step.kind === 'reflux' || step.kind === 'hold') && minutes('holdMin', 'clock, min', step.holdMin)}
       {(step.kind === 'weigh' || step.kind === 'dry') && (
@@ -126,6 +146,7 @@ export function StepEditor({ plan, step, onChange }: Props) {
         />
         a demonstrator signs
       </label>
+      <StepFacts plan={plan} table={table} step={step} />
       <span className="line-buttons">
         <button
           type="button"

@@ -8,7 +8,7 @@ import { call } from '../call'
 export interface FoundSubstance {
   substance: Substance
   synonyms: string[]
-  molarMass: number
+  molarMass: number | null
   drawing: string | null
 }
 
@@ -109,9 +109,10 @@ export function SubstancePicker({ course, label, onPick, onOwn, keep }: Props) {
             onMouseDown={(event) => event.preventDefault()}
             onClick={() => take(index)}
           >
-            <b>{substance.name}</b> <FormulaText formula={substance.formula} />
+            <b>{substance.name}</b> <FormulaText formula={substance.formula ?? ''} />
             <small>
-              {molarMass.toFixed(2)} g/mol{synonyms.length > 0 && `; ${synonyms.join(', ')}`}
+              {molarMass !== null && `${molarMass.toFixed(2)} g/mol`}
+              {synonyms.length > 0 && `; ${synonyms.join(', ')}`}
             </small>
           </li>
         ))}

@@ -1,6 +1,6 @@
-import { mixed, object, string } from 'yup'
+import { boolean, mixed, object, string } from 'yup'
 import type { Substance } from '@/core/plan/plan'
-import { newPlan } from '@/core/plan/editPlan'
+import { newIsolation, newPlan } from '@/core/plan/editPlan'
 import { readPlanFile } from '@/core/format/planFile'
 import { startPreparation } from '@/server/preparations'
 import { personOf, route } from '@/server/route'
@@ -15,10 +15,13 @@ export const POST = route(
       title: string().trim().max(200),
       start: mixed<Substance>(),
       product: mixed<Substance>(),
+      /** True where nothing is made: the product is got out of what it starts from. */
+      isolation: boolean(),
     }),
   },
   ({ params, body, actor }) => {
-    const plan = body.file === undefined ? newPlan(body.title || 'Untitled', body.start!, body.product!) : readPlanFile(body.file)
+    const begin = body.isolation ? newIsolation : newPlan
+    const plan = body.file === undefined ? begin(body.title || 'Untitled', body.start!, body.product!) : readPlanFile(body.file)
     return startPreparation(params.id, plan, personOf(actor).id)
   },
 )

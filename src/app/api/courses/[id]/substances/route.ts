@@ -1,4 +1,4 @@
-import { object, string } from 'yup'
+import { boolean, object, string } from 'yup'
 import { route } from '@/server/route'
 import { findSubstances, readSubstance } from '@/server/substances'
 
@@ -12,7 +12,7 @@ export const POST = route(
   {
     need: 'plan.write',
     subject: ofCourse,
-    body: object({ name: string().defined(), formula: string(), structure: string().max(200_000) }),
+    body: object({ name: string().defined(), formula: string(), structure: string().max(200_000), mixture: boolean() }),
   },
   async ({ body }) => readSubstance(body),
 )

@@ -1,0 +1,47 @@
+import { stepContents } from '@/core/operation/contents'
+import type { Plan, Step } from '@/core/plan/plan'
+import { readingsOf } from '@/core/plan/readings'
+import { writeNumber } from '@/core/quantity/write'
+import type { ReactionTable } from '@/core/reaction/reactionTable'
+import { Pictogram } from '../figures/Pictogram'
+
+/** What follows from the steps before: what the vessel holds now and how full it is, its hazards, and the readings that are due. */
+export function StepFacts({ plan, table, step }: { plan: Plan; table: ReactionTable; step: Step }) {
+  const now = stepContents(plan, table).find((each) => each.step === step.id)!
+  const pictograms = [...new Set(now.contents.flatMap(({ substance }) => substance.hazards?.pictograms ?? []))].sort()
+  const readings = readingsOf(plan, step)
+  const amount = (value: number) => writeNumber(value, value < 2 ? 2 : value < 20 ? 1 : 0)
+  const vessel = now.vessel
+    ? ` in a ${now.vessel.sizeML} mL ${now.vessel.kind}, ${writeNumber((100 * now.volumeML) / now.vessel.sizeML, 0)} % full`
+    : ''
+  return (
+    <div className="wide facts">
+      {now.contents.length > 0 && (
+        <p>
+          <b>
+            About {amount(now.volumeML)} mL{vessel}:
+          </b>{' '}
+          {now.contents
+            .map(({ substance, volumeML, massG }) =>
+              volumeML === null
+                ? `${massG === null ? '' : `${amount(massG)} g `}${substance.name}`
+                : `${amount(volumeML)} mL ${substance.name}`,
+            )
+            .join(', ')}
+        </p>
+      )}
+      {pictograms.length > 0 && (
+        <span className="pictograms">
+          {pictograms.map((code) => (
+            <Pictogram key={code} code={code} />
+          ))}
+        </span>
+      )}
+      {readings !== '' && (
+        <p>
+          <b>To be written down:</b> {readings}
+        </p>
+      )}
+    </div>
+  )
+}
