@@ -1,5 +1,17 @@
 import { connectTo } from '@/data/connect'
-import { Course, EntryRow, LabSession, Membership, Preparation, Revision, Run, Section, StudentGroup, User } from '@/data/models'
+import {
+  BottleRow,
+  Course,
+  EntryRow,
+  LabSession,
+  Membership,
+  Preparation,
+  Revision,
+  Run,
+  Section,
+  StudentGroup,
+  User,
+} from '@/data/models'
 import { writePlanFile } from '@/core/format/planFile'
 import { college, type College } from '@/demo/college'
 import { hashPassword } from '@/server/password'
@@ -50,6 +62,18 @@ export async function seed(ownerUrl: string, at = new Date()): Promise<College> 
           savedBy: owner,
           publishedAt,
           publishedBy: owner,
+        })),
+        options,
+      )
+      await BottleRow.bulkCreate(
+        made.bottles.map(({ form, left, ...bottle }) => ({
+          ...bottle,
+          course: course.id,
+          form: JSON.stringify(form),
+          leftValue: left.value,
+          leftUnit: left.unit,
+          changedAt: made.preparations[0]!.publishedAt,
+          changedBy: people.find(({ role }) => role === 'stores')!.id,
         })),
         options,
       )

@@ -1,6 +1,7 @@
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css'
 import '@fontsource-variable/atkinson-hyperlegible-next/wght-italic.css'
 import '@/ui/theme/theme.scss'
+import { WordsOfThePage } from '@/ui/words/WordsOfThePage'
 import type { Metadata, Viewport } from 'next'
 import { connection } from 'next/server'
 import type { ReactNode } from 'react'
@@ -16,7 +17,10 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   await connection()
   return (
     <html lang="en">
-      <body>{children}</body>
+      <body>
+        {children}
+        <WordsOfThePage />
+      </body>
     </html>
   )
 }

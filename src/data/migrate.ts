@@ -2,8 +2,13 @@ import { QueryTypes, type Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
 import { peopleAndPlans } from './migrations/0001-people-and-plans'
 import { sessionsAndLog } from './migrations/0002-sessions-and-log'
+import { shelfAndArchive } from './migrations/0003-shelf-and-archive'
 
-const migrations = { '0001-people-and-plans': peopleAndPlans, '0002-sessions-and-log': sessionsAndLog }
+const migrations = {
+  '0001-people-and-plans': peopleAndPlans,
+  '0002-sessions-and-log': sessionsAndLog,
+  '0003-shelf-and-archive': shelfAndArchive,
+}
 
 export type MigrationName = keyof typeof migrations
 

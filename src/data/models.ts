@@ -58,6 +58,23 @@ export class Preparation extends Row<Preparation> {
   declare id: string
   declare course: string
   declare title: string
+  /** When it was put away; null while it is in use. */
+  declare archivedAt: CreationOptional<Date | null>
+}
+
+/** A bottle on the shelf of a course. */
+export class BottleRow extends Row<BottleRow> {
+  declare id: string
+  declare course: string
+  declare substance: string
+  declare formula: string | null
+  /** The form as in a plan, as JSON. */
+  declare form: string
+  declare leftValue: number
+  declare leftUnit: 'g' | 'mL'
+  declare place: string
+  declare changedAt: Date
+  declare changedBy: string
 }
 
 /** One revision of a preparation's plan; its plan is frozen once it is published. */
@@ -74,6 +91,8 @@ export class Revision extends Row<Revision> {
   declare savedBy: string
   declare publishedAt: CreationOptional<Date | null>
   declare publishedBy: CreationOptional<string | null>
+  /** When its author confirmed the safety sheet, which happens before it is published. */
+  declare safetyReadAt: CreationOptional<Date | null>
 }
 
 export class LabSession extends Row<LabSession> {
@@ -130,7 +149,22 @@ export function defineModels(sequelize: Sequelize): void {
   Membership.init({ user: key(), course: key(), role: text(20) }, table('membership'))
   Section.init({ id: key(), course: ulid(), name: text() }, table('section'))
   StudentGroup.init({ id: key(), section: ulid(), bench: whole(), members: text(200) }, table('student_group'))
-  Preparation.init({ id: key(), course: ulid(), title: text(200) }, table('preparation'))
+  Preparation.init({ id: key(), course: ulid(), title: text(200), archivedAt: { type: DataTypes.DATE(3) } }, table('preparation'))
+  BottleRow.init(
+    {
+      id: key(),
+      course: ulid(),
+      substance: text(200),
+      formula: { type: DataTypes.STRING(120) },
+      form: text(500),
+      leftValue: { type: DataTypes.DOUBLE, allowNull: false },
+      leftUnit: text(4),
+      place: text(),
+      changedAt: moment(),
+      changedBy: ulid(),
+    },
+    table('bottle'),
+  )
   Revision.init(
     {
       id: key(),
@@ -143,6 +177,7 @@ export function defineModels(sequelize: Sequelize): void {
       savedBy: ulid(),
       publishedAt: { type: DataTypes.DATE(3) },
       publishedBy: { type: DataTypes.CHAR(26) },
+      safetyReadAt: { type: DataTypes.DATE(3) },
     },
     table('revision'),
   )

@@ -1,6 +1,7 @@
 import { ulid } from 'ulid'
 import type { Entry } from '@/core/run/entry'
 import type { Plan } from '@/core/plan/plan'
+import type { Bottle } from '@/core/stores/bottle'
 import { acetanilideRun, type Story } from './acetanilideRun'
 import { InventedLog } from './log'
 import { plans } from './plans'
@@ -12,6 +13,7 @@ export interface College {
   people: { id: string; signIn: string; name: string; role: 'owner' | 'demonstrator' | 'stores' | 'reader'; password: string }[]
   sections: { id: string; name: string; groups: { id: string; bench: number; members: string }[] }[]
   preparations: { id: string; revision: string; plan: Plan; publishedAt: Date }[]
+  bottles: Pick<Bottle, 'id' | 'substance' | 'formula' | 'form' | 'left' | 'place'>[]
   sessions: {
     id: string
     section: string
@@ -226,8 +228,45 @@ export function college(at: Date, zone: string): College {
         runs: runsOf(sections[0]!, scales.A, () => []),
       },
     ],
+    bottles: shelf.map((bottle) => ({ id: id(), ...bottle })),
   }
 }
+
+const left = (value: number, unit: 'g' | 'mL') => ({ value, unit, decimals: 1 })
+
+/** Some of what stands in the prep room, one of them nearly empty. */
+const shelf: Omit<College['bottles'][number], 'id'>[] = [
+  {
+    substance: 'aniline',
+    formula: 'C6H7N',
+    form: { kind: 'neat', purity: 0.99 },
+    left: left(180, 'mL'),
+    place: 'hood cupboard 1',
+  },
+  {
+    substance: 'acetic anhydride',
+    formula: 'C4H6O3',
+    form: { kind: 'neat', purity: 0.98 },
+    left: left(34, 'mL'),
+    place: 'hood cupboard 1',
+  },
+  {
+    substance: 'acetic acid',
+    formula: 'C2H4O2',
+    form: { kind: 'neat', purity: 1 },
+    left: left(900, 'mL'),
+    place: 'acid cupboard',
+  },
+  { substance: 'benzaldehyde', formula: 'C7H6O', form: { kind: 'neat', purity: 0.99 }, left: left(250, 'mL'), place: 'shelf 3' },
+  { substance: 'ground nutmeg', formula: null, form: { kind: 'solid', purity: 1 }, left: left(60, 'g'), place: 'shelf 5' },
+  {
+    substance: 'hydrochloric acid',
+    formula: 'HCl',
+    form: { kind: 'mass-fraction', fraction: 0.37, gPerML: 1.18, source: 'Label of the bottle' },
+    left: left(1200, 'mL'),
+    place: 'acid cupboard',
+  },
+]
 
 const ordinary = (scale: number, lateMin: number): Story => ({
   anilineG: Number((4.09 * scale).toFixed(3)),

@@ -11,11 +11,12 @@ export const substanceRecords: readonly SubstanceRecord[] = (raw as unknown as S
 
 /** A record as a plan takes it: its own copy, so that a frozen plan stays as it was when a record changes. */
 export function forPlan(record: SubstanceRecord): Substance {
-  const { id, name, synonyms, formula, smiles, density, melting, boiling, solubility, pKa, incompatible, hazards, waste } = record
+  const { id, name, systematicName, formula, smiles, density, melting, boiling, solubility, pKa, incompatible, hazards, waste } =
+    record
   return {
     id,
     name,
-    ...(synonyms?.[0] ? { systematicName: synonyms[0] } : {}),
+    ...(systematicName ? { systematicName } : {}),
     formula,
     ...(smiles ? { smiles } : {}),
     ...(density ? { density } : {}),

@@ -15,6 +15,7 @@ export interface RevisionView {
   savedAt: string
   savedBy: string
   publishedAt: string | null
+  publishedBy: string | null
   plan: Plan
 }
 
@@ -39,7 +40,9 @@ export async function subjectOfRevision(id: string): Promise<Subject> {
 }
 
 async function view(revision: Revision): Promise<RevisionView> {
-  const saver = await User.findByPk(revision.savedBy)
+  const [saver, publisher] = await Promise.all(
+    [revision.savedBy, revision.publishedBy].map((id) => (id ? User.findByPk(id) : null)),
+  )
   return {
     id: revision.id,
     number: revision.number,
@@ -48,6 +51,7 @@ async function view(revision: Revision): Promise<RevisionView> {
     savedAt: revision.savedAt.toISOString(),
     savedBy: saver?.name ?? '',
     publishedAt: revision.publishedAt?.toISOString() ?? null,
+    publishedBy: publisher?.name ?? null,
     plan: readPlanFile(revision.plan),
   }
 }
@@ -66,6 +70,7 @@ export async function listPreparations(course: string) {
     const plan = readPlanFile(newest.plan)
     return {
       id: preparation.id,
+      archived: preparation.archivedAt !== null,
       title: plan.title,
       aim: plan.aim,
       plan,
@@ -84,12 +89,15 @@ export async function openPreparation(id: string, options: { number?: number; dr
   const visible = revisions.filter(({ state }) => options.draftsToo || state !== 'draft')
   const chosen = options.number === undefined ? visible[0] : visible.find(({ number }) => number === options.number)
   if (!chosen) throw new Refusal(404, 'There is no such revision to read.')
+  const people = await User.findAll({ where: { id: visible.map(({ publishedBy, savedBy }) => publishedBy ?? savedBy) } })
   return {
+    archived: (await preparationOf(id)).archivedAt !== null,
     revision: await view(chosen),
-    history: visible.map(({ number, state, savedAt, publishedAt }) => ({
+    history: visible.map(({ number, state, savedAt, savedBy, publishedAt, publishedBy }) => ({
       number,
       state,
       at: (publishedAt ?? savedAt).toISOString(),
+      by: people.find((person) => person.id === (publishedBy ?? savedBy))?.name ?? '',
     })),
   }
 }
@@ -144,7 +152,10 @@ export async function startDraft(
   })
 }
 
-/** Publishes a draft at the version its author sees: frozen from now on, and the one before it superseded. @throws Refusal 409 */
+/**
+ * Publishes a draft at the version its author sees, who has confirmed its safety sheet: frozen from now on, and the one before it superseded.
+ * @throws Refusal 409
+ */
 export async function publish(id: string, version: number, user: string, now = new Date()): Promise<Saved> {
   return database().transaction(async (transaction) => {
     const revision = await Revision.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE, rejectOnEmpty: true })
@@ -157,7 +168,7 @@ export async function publish(id: string, version: number, user: string, now = n
       { state: 'superseded' },
       { where: { preparation: revision.preparation, state: 'published' }, transaction },
     )
-    await revision.update({ state: 'published', publishedAt: now, publishedBy: user }, { transaction })
+    await revision.update({ state: 'published', publishedAt: now, publishedBy: user, safetyReadAt: now }, { transaction })
     return { id, number: revision.number, version, savedAt: revision.savedAt.toISOString() }
   })
 }
@@ -189,6 +200,19 @@ export async function startPreparation(
     await openDraft(preparation.id, 1, plan, user, now, transaction)
     return { id: preparation.id }
   })
+}
+
+/** A new preparation of the same course, whose first draft is the newest revision of another. @returns its id */
+export async function copyPreparation(id: string, user: string, now = new Date()): Promise<{ id: string }> {
+  const { course } = await preparationOf(id)
+  const newest = await Revision.findOne({ where: { preparation: id }, order: [['number', 'DESC']], rejectOnEmpty: true })
+  const plan = readPlanFile(newest.plan)
+  return startPreparation(course, { ...plan, title: `${plan.title}, copy` }, user, now)
+}
+
+/** Puts a preparation away, out of the lists, or takes it back. Nothing of it is lost, and sessions that use it go on. */
+export async function archivePreparation(id: string, archived: boolean, now = new Date()): Promise<void> {
+  await (await preparationOf(id)).update({ archivedAt: archived ? now : null })
 }
 
 /** The plan file of a revision, an older version of the file brought forward; a draft only for those who write it. @throws Refusal 404 */

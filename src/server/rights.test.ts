@@ -8,9 +8,19 @@ const bench: Actor = { kind: 'bench', run: 'ours', bench: 1, members: 'Test, Gro
 
 /** The whole matrix, written out once more by hand: anything else is denied. */
 const expected: Record<CourseRole, Right[]> = {
-  owner: ['plan.read', 'plan.write', 'session.read', 'session.write', 'code.read', 'run.read', 'run.sign', 'results.read'],
+  owner: [
+    'plan.read',
+    'plan.write',
+    'shelf.write',
+    'session.read',
+    'session.write',
+    'code.read',
+    'run.read',
+    'run.sign',
+    'results.read',
+  ],
   demonstrator: ['plan.read', 'session.read', 'code.read', 'run.read', 'run.sign', 'results.read'],
-  stores: ['plan.read', 'session.read'],
+  stores: ['plan.read', 'shelf.write', 'session.read'],
   reader: ['plan.read', 'results.read'],
 }
 

@@ -4,6 +4,7 @@ import type { CourseRole } from '@/data/models'
 export const rights = [
   'plan.read',
   'plan.write',
+  'shelf.write',
   'session.read',
   'session.write',
   'code.read',
@@ -17,9 +18,19 @@ export type Right = (typeof rights)[number]
 
 /** What each role in a course may do. What is not named here is denied. */
 const granted: Record<CourseRole, readonly Right[]> = {
-  owner: ['plan.read', 'plan.write', 'session.read', 'session.write', 'code.read', 'run.read', 'run.sign', 'results.read'],
+  owner: [
+    'plan.read',
+    'plan.write',
+    'shelf.write',
+    'session.read',
+    'session.write',
+    'code.read',
+    'run.read',
+    'run.sign',
+    'results.read',
+  ],
   demonstrator: ['plan.read', 'session.read', 'code.read', 'run.read', 'run.sign', 'results.read'],
-  stores: ['plan.read', 'session.read'],
+  stores: ['plan.read', 'shelf.write', 'session.read'],
   reader: ['plan.read', 'results.read'],
 }
 

@@ -1,11 +1,14 @@
 import { readPlanFile } from '@/core/format/planFile'
 import { randomInt } from 'node:crypto'
 import { ulid } from 'ulid'
-import type { Plan } from '@/core/plan/plan'
+import { substanceOf, type Plan } from '@/core/plan/plan'
+import { madeLine } from '@/core/plan/sequence'
+import { computedLine, reactionTable } from '@/core/reaction/reactionTable'
 import { database } from '@/data/connect'
 import { readEntries, type NumberedEntry } from '@/data/entries'
 import { Course, LabSession, Preparation, Revision, Run, Section, StudentGroup } from '@/data/models'
 import { Refusal } from './refusal'
+import { earlierProducts, type Earlier } from './sequences'
 import type { Subject } from './rights'
 
 export interface RunView {
@@ -15,6 +18,8 @@ export interface RunView {
   scale: number
   /** Only for those who may hand it out. */
   code: string | null
+  /** What the group weighed of the preparations before, the nearest first, where this one goes on from another. */
+  before: Earlier[]
   entries: NumberedEntry[]
 }
 
@@ -91,11 +96,15 @@ export async function viewSession(id: string, withCodes: boolean): Promise<Sessi
   const revision = await Revision.findByPk(session.revision, { rejectOnEmpty: true })
   const runs = await Run.findAll({ where: { session: id }, order: [['bench', 'ASC']] })
   const entries = await readEntries(runs.map((run) => run.id))
+  const plan = readPlanFile(revision.plan)
+  const known = await head(session)
+  const before = await Promise.all(runs.map((run) => earlierProducts(known.course, plan, run.studentGroup, session.startsAt)))
   return {
-    ...(await head(session)),
-    plan: readPlanFile(revision.plan),
-    runs: runs.map((run) => ({
+    ...known,
+    plan,
+    runs: runs.map((run, index) => ({
       id: run.id,
+      before: before[index]!,
       bench: run.bench,
       members: run.members,
       scale: run.scale,
@@ -109,18 +118,40 @@ export async function viewSession(id: string, withCodes: boolean): Promise<Sessi
 export async function sessionChoices(course: string) {
   const sections = await Section.findAll({ where: { course }, order: [['name', 'ASC']] })
   const groups = await StudentGroup.findAll({ where: { section: sections.map(({ id }) => id) }, order: [['bench', 'ASC']] })
-  const preparations = await Preparation.findAll({ where: { course } })
+  const preparations = await Preparation.findAll({ where: { course, archivedAt: null } })
   const revisions = await Revision.findAll({ where: { preparation: preparations.map(({ id }) => id), state: 'published' } })
+  const plans = revisions.map(({ id, number, plan }) => ({ id, number, plan: readPlanFile(plan) }))
+  const now = new Date()
   return {
     sections: sections.map((section) => ({
       id: section.id,
       name: section.name,
       groups: groups.filter((group) => group.section === section.id).map(({ id, bench, members }) => ({ id, bench, members })),
     })),
-    revisions: revisions
-      .map((revision) => ({ id: revision.id, number: revision.number, title: readPlanFile(revision.plan).title }))
-      .sort((a, b) => a.title.localeCompare(b.title)),
+    revisions: await Promise.all(
+      plans
+        .sort((a, b) => a.plan.title.localeCompare(b.plan.title))
+        .map(async ({ id, number, plan }) => ({
+          id,
+          number,
+          title: plan.title,
+          from: await startingMasses(course, plan, groups, now),
+        })),
+    ),
   }
+}
+
+/** Where a plan goes on from another: what it needs of that product, and what each group has weighed of it. */
+async function startingMasses(course: string, plan: Plan, groups: StudentGroup[], now: Date) {
+  const line = madeLine(plan)
+  const needsG = line && computedLine(reactionTable(plan), line.id).mass?.value
+  if (!line || needsG === undefined) return null
+  const weighed: Record<string, number> = {}
+  for (const { id } of groups) {
+    const [earlier] = await earlierProducts(course, plan, id, now)
+    if (earlier) weighed[id] = earlier.massG
+  }
+  return { product: substanceOf(plan, line).name, title: line.madeIn!, needsG, weighed }
 }
 
 export interface NewSession {

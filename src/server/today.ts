@@ -100,7 +100,7 @@ async function notReady(head: SessionHead): Promise<Waiting[]> {
 }
 
 async function draftsOpen(course: string): Promise<Waiting[]> {
-  const preparations = await Preparation.findAll({ where: { course } })
+  const preparations = await Preparation.findAll({ where: { course, archivedAt: null } })
   const drafts = await Revision.findAll({ where: { preparation: preparations.map(({ id }) => id), state: 'draft' } })
   return drafts.map((draft) => ({
     words: `${readPlanFile(draft.plan).title}, draft ${draft.number}, is not published`,

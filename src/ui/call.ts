@@ -11,7 +11,11 @@ export class CallError extends Error {
 }
 
 /** Calls a route of this application with JSON and returns its JSON. @throws CallError with words to show */
-export async function call<T>(path: string, method: 'POST' | 'PUT' | 'DELETE' | 'GET' = 'GET', body?: unknown): Promise<T> {
+export async function call<T>(
+  path: string,
+  method: 'POST' | 'PUT' | 'PATCH' | 'DELETE' | 'GET' = 'GET',
+  body?: unknown,
+): Promise<T> {
   let response: Response
   try {
     response = await fetch(path, {

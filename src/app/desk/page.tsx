@@ -10,7 +10,9 @@ export const metadata: Metadata = { title: 'Desk' }
 export default async function DeskList() {
   const { actor, course, may } = await visitor('/desk')
   await pageNeeds(actor, 'plan.read', { course: course.id })
-  const preparations = (await listPreparations(course.id)).filter(({ published }) => may('plan.write') || published)
+  const all = (await listPreparations(course.id)).filter(({ published }) => may('plan.write') || published)
+  const preparations = all.filter(({ archived }) => !archived)
+  const away = all.filter(({ archived }) => archived)
   return (
     <Frame place="desk" who={actor.name} aside={course.title}>
       <main className="page-only">
@@ -45,6 +47,18 @@ export default async function DeskList() {
               </li>
             ))}
           </ul>
+        )}
+        {away.length > 0 && may('plan.write') && (
+          <>
+            <h2 className="section-title">Put away</h2>
+            <ul className="sheet-list">
+              {away.map(({ id, title }) => (
+                <li key={id}>
+                  <Link href={`/desk/${id}`}>{title}</Link>
+                </li>
+              ))}
+            </ul>
+          </>
         )}
       </main>
     </Frame>

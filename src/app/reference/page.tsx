@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import Link from 'next/link'
 import { Frame } from '@/ui/frame/Frame'
 import { Reference } from '@/ui/reference/Reference'
 import { pageNeeds, visitor } from '@/server/page'
@@ -14,7 +15,12 @@ export default async function ReferencePage({ searchParams }: { searchParams: Pr
   return (
     <Frame place="reference" who={actor.name} aside={course.title}>
       <main className="page-only">
-        <h1>Reference</h1>
+        <div className="head">
+          <h1>Reference</h1>
+          <Link className="sub" href="/reference/shelf">
+            Bottles on the shelf
+          </Link>
+        </div>
         <Reference list={substanceList} card={card} asked={substance} />
       </main>
     </Frame>

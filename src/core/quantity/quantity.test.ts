@@ -123,3 +123,7 @@ describe('devices', () => {
     expect(deviceOf('none')).toBeUndefined()
   })
 })
+
+test('a quantity that is known to tens only is written without a point', () => {
+  expect(writeQuantity({ value: 1230, unit: 'g', decimals: -1 })).toBe('1230 g')
+})

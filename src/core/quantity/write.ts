@@ -9,7 +9,7 @@ export function writeNumber(value: number, decimals: number): string {
 
 /** A typed quantity as it was meant: 4.00 mL keeps both decimals. */
 export function writeQuantity(quantity: Quantity): string {
-  return `${writeNumber(quantity.value, quantity.decimals)} ${quantity.unit}`
+  return `${writeNumber(quantity.value, Math.max(0, quantity.decimals))} ${quantity.unit}`
 }
 
 /** The value in full for the working: ten significant figures with no trailing zeros. */

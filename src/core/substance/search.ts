@@ -3,6 +3,7 @@ import { readFormula } from './readFormula'
 /** What a search looks at. */
 export interface Named {
   name: string
+  systematicName?: string
   synonyms?: readonly string[]
   formula: string
 }
@@ -25,7 +26,7 @@ export function substanceIndex<T extends Named>(records: readonly T[]): Substanc
   return {
     entries: records.map((record) => ({
       record,
-      names: [record.name, ...(record.synonyms ?? [])].map(plainName),
+      names: [record.name, ...(record.systematicName ? [record.systematicName] : []), ...(record.synonyms ?? [])].map(plainName),
       formulas: [...new Set([plainName(record.formula), plainName(inHillOrder(record.formula))])],
     })),
   }

@@ -20,6 +20,7 @@ export interface BoardRun {
   members: string
   scale: number
   code: string | null
+  before?: { title: string; massG: number; fraction: number; dry: boolean }[]
   entries: Numbered[]
 }
 

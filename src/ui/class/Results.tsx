@@ -225,7 +225,7 @@ interface Pictures {
 }
 
 function Row({
-  row: { bench, members, scale, state, results, outlier },
+  row: { bench, members, scale, before, state, results, outlier },
   withU,
   crystallises,
   melts,
@@ -278,6 +278,12 @@ function Row({
         <b>
           {results.result ? <FigureText figure={results.result.figure} factor={100} decimals={0} unit="%" withU={withU} /> : '–'}
         </b>
+        {before.length > 0 && results.result && (
+          <small className="quiet overall" title={before.map(({ title }) => title).join(', ')}>
+            {' '}
+            overall {writeNumber(100 * before.reduce((all, { fraction }) => all * fraction, results.result.figure.value), 0)} %
+          </small>
+        )}
         {outlier && <small className="doubt far">far out</small>}
       </td>
       {crystallises && (

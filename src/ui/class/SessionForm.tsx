@@ -4,15 +4,22 @@ import { yupResolver } from '@hookform/resolvers/yup'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Button, Form } from 'react-bootstrap'
-import { useForm } from 'react-hook-form'
+import { useForm, useWatch } from 'react-hook-form'
 import { array, boolean, object, string } from 'yup'
 import { readNumber } from '@/core/quantity/readQuantity'
+import { writeNumber } from '@/core/quantity/write'
 import { call } from '../call'
 import { momentIn } from '../time'
 
 export interface SessionChoices {
   sections: { id: string; name: string; groups: { id: string; bench: number; members: string }[] }[]
-  revisions: { id: string; number: number; title: string }[]
+  revisions: {
+    id: string
+    number: number
+    title: string
+    /** Where it goes on from another preparation: grams needed of that product, and grams weighed of it by group. */
+    from: { product: string; title: string; needsG: number; weighed: Record<string, number> } | null
+  }[]
 }
 
 const time = string().matches(/^\d{2}:\d{2}$/, 'Give a time such as 13:30.')
@@ -74,6 +81,12 @@ export function SessionForm({
     },
   })
   const { errors, isSubmitting } = form.formState
+  const chosen = useWatch({ control: form.control, name: 'revision' })
+  const from = choices.revisions.find(({ id }) => id === chosen)?.from
+  const scaleFor = (group: string) => {
+    const weighed = from?.weighed[group]
+    return from && weighed ? writeNumber(Math.min(20, Math.max(0.05, weighed / from.needsG)), 2) : undefined
+  }
   const submit = form.handleSubmit(async (values) => {
     setProblem(undefined)
     const moment = (clock: string) => momentIn(zone, values.date, clock).toISOString()
@@ -151,6 +164,7 @@ export function SessionForm({
             <th scope="col">bench</th>
             <th scope="col">group</th>
             <th scope="col">scale</th>
+            {from && <th scope="col">has weighed</th>}
           </tr>
         </thead>
         <tbody>
@@ -171,10 +185,35 @@ export function SessionForm({
                 />
                 {errors.groups?.[index]?.scale && <div className="problem">{errors.groups[index].scale.message}</div>}
               </td>
+              {from && (
+                <td className="fig">
+                  {from.weighed[group.id] === undefined
+                    ? 'nothing yet'
+                    : `${writeNumber(from.weighed[group.id]!, 2)} g, scale ${scaleFor(group.id)}`}
+                </td>
+              )}
             </tr>
           ))}
         </tbody>
       </table>
+      {from && (
+        <p>
+          This preparation goes on from {from.title}: it needs {writeNumber(from.needsG, 2)} g of {from.product}.{' '}
+          <Button
+            variant="quiet"
+            size="sm"
+            disabled={Object.keys(from.weighed).length === 0}
+            onClick={() =>
+              section?.groups.forEach(({ id }, index) => {
+                const scale = scaleFor(id)
+                if (scale) form.setValue(`groups.${index}.scale`, scale, { shouldValidate: true })
+              })
+            }
+          >
+            Scale each group to what it weighed
+          </Button>
+        </p>
+      )}
       {groupsProblem && <div className="problem">{groupsProblem}</div>}
       {problem && (
         <div className="problem" role="alert">

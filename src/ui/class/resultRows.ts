@@ -8,6 +8,8 @@ export interface ResultRow {
   bench: number
   members: string
   scale: number
+  /** What the group got of the preparations before. */
+  before: NonNullable<BoardRun['before']>
   state: RunState
   results: RunResults
   /** True where the yield lies far outside the class. */
@@ -18,7 +20,14 @@ export interface ResultRow {
 export function resultRows(plan: Plan, runs: readonly BoardRun[], literatureHighC: number | undefined) {
   const folded = runs.map((run) => {
     const state = foldRun(plan, run.scale, run.entries)
-    return { bench: run.bench, members: run.members, scale: run.scale, state, results: runResults(state) }
+    return {
+      bench: run.bench,
+      members: run.members,
+      scale: run.scale,
+      before: run.before ?? [],
+      state,
+      results: runResults(state),
+    }
   })
   const yields = folded.flatMap(({ results }) => (results.result ? [results.result.figure.value] : []))
   const recoveries = folded.flatMap(({ results }) => (results.recovery ? [results.recovery.figure.value] : []))

@@ -9,6 +9,7 @@ import { queriesOf } from '@/core/query/queries'
 import { editCoefficient, editLine, type Column } from '@/core/reaction/editLine'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { working } from '@/core/reaction/working'
+import { holds, type Bottle } from '@/core/stores/bottle'
 import { State } from '../figures/State'
 import { Margin, type MarginNote } from '../page/Margin'
 import { WorkingNote } from '../page/WorkingNote'
@@ -20,8 +21,10 @@ import { PlanWords } from './PlanWords'
 import { ProcedureStrip } from './ProcedureStrip'
 import { QueryNote } from './QueryNote'
 import { columns, ReactionTableView, type CellPlace } from './ReactionTableView'
+import { KeepOrCopy } from './KeepOrCopy'
 import { ScaleDialog } from './ScaleDialog'
 import { Scheme } from './Scheme'
+import { SequenceLine } from './SequenceLine'
 import { SubstancePicker, type FoundSubstance } from './SubstancePicker'
 import type { Base, Saving } from './draftKeeper'
 import { useDraft } from './useDraft'
@@ -30,7 +33,12 @@ export interface DeskProps {
   course: string
   preparation: string
   opened: { base: Base; plan: Plan }
-  history: { number: number; state: Base['state']; at: string }[]
+  history: { number: number; state: Base['state']; at: string; by: string }[]
+  /** True for a preparation that is put away. */
+  archived: boolean
+  shelf: Bottle[]
+  /** The other preparations of the course, for sequences. */
+  others: Plan[]
   drawings: Record<string, string>
   mayWrite: boolean
   /** True when an older revision is looked at: it is read, not changed. */
@@ -43,7 +51,8 @@ type Texts = Record<string, { text: string; problem?: string }>
 const keyOf = ({ line, column }: CellPlace) => `${line} ${column}`
 
 /** One preparation on the Desk: scheme, reaction table and procedure on the page; workings, queries and cautions in the margin. */
-export function Desk({ course, preparation, opened, history, drawings, mayWrite, older, zone }: DeskProps) {
+export function Desk(props: DeskProps) {
+  const { course, preparation, opened, history, archived, shelf, others, drawings, mayWrite, older, zone } = props
   const draft = useDraft(preparation, opened)
   const { plan, base, past, future, saving } = draft
   const readOnly = !mayWrite || older
@@ -55,7 +64,7 @@ export function Desk({ course, preparation, opened, history, drawings, mayWrite,
   const [scaling, setScaling] = useState(false)
   const [words, setWords] = useState(false)
   const [drawn, setDrawn] = useState(drawings)
-  const [publishing, setPublishing] = useState<{ problem?: string } | null>(null)
+  const [publishing, setPublishing] = useState<{ problem?: string; safetyRead?: boolean } | null>(null)
 
   // While a figure is being typed the table already follows it, but it is written down only on Enter or on leaving the cell.
   const typing = focus && texts[keyOf(focus)]
@@ -259,6 +268,7 @@ export function Desk({ course, preparation, opened, history, drawings, mayWrite,
             return undefined
           }}
         />
+        <SequenceLine plan={shown} others={others} onChange={readOnly ? undefined : draft.change} />
         <ReactionTableView
           plan={shown}
           table={table}
@@ -271,7 +281,15 @@ export function Desk({ course, preparation, opened, history, drawings, mayWrite,
           onWorking={() => document.querySelector<HTMLElement>('.working')?.focus()}
           openLine={readOnly ? undefined : openLine}
           onOpen={(line) => setOpenLine(openLine === line ? undefined : line)}
-          editor={({ line, substance }) => <LineEditor plan={plan} line={line} name={substance.name} onChange={draft.change} />}
+          editor={(computed) => (
+            <LineEditor
+              plan={plan}
+              computed={computed}
+              shelf={shelf.filter((bottle) => holds(bottle, computed))}
+              others={others}
+              onChange={draft.change}
+            />
+          )}
         />
         {!readOnly && (
           <div className="add-line no-print">
@@ -297,6 +315,7 @@ export function Desk({ course, preparation, opened, history, drawings, mayWrite,
         <GreenLine plan={shown} table={table} revision={base.id} />
         <ProcedureStrip plan={shown} table={table} onChange={readOnly ? undefined : draft.change} />
         <History history={history} preparation={preparation} zone={zone} current={base.number} />
+        {mayWrite && <KeepOrCopy preparation={preparation} archived={archived} />}
       </main>
       <Margin notes={notes} label="Margin: workings, queries and cautions" />
       {own !== undefined && <OwnSubstance course={course} name={own} onClose={() => setOwn(undefined)} onTake={addSubstance} />}
@@ -304,6 +323,7 @@ export function Desk({ course, preparation, opened, history, drawings, mayWrite,
         <ScaleDialog
           plan={plan}
           table={reactionTable(plan)}
+          shelf={shelf}
           onClose={() => setScaling(false)}
           onScale={(scaled, label) => {
             draft.change(scaled, label)
@@ -325,6 +345,18 @@ export function Desk({ course, preparation, opened, history, drawings, mayWrite,
               {open.map(({ title }) => title.toLowerCase()).join('; ')}.
             </State>
           )}
+          <label className="confirm-safety">
+            <input
+              type="checkbox"
+              checked={publishing?.safetyRead ?? false}
+              onChange={(event) => setPublishing({ safetyRead: event.currentTarget.checked })}
+            />{' '}
+            I have read the{' '}
+            <a href={`/desk/${preparation}/safety?revision=${base.number}`} target="_blank" rel="noreferrer">
+              safety sheet of this draft
+            </a>{' '}
+            and confirm it. It defers to the safety data sheets, to local rules and to the qualified person in charge.
+          </label>
           {publishing?.problem && <div className="problem">{publishing.problem}</div>}
         </Modal.Body>
         <Modal.Footer>
@@ -332,6 +364,7 @@ export function Desk({ course, preparation, opened, history, drawings, mayWrite,
             Not yet
           </Button>
           <Button
+            disabled={!publishing?.safetyRead}
             onClick={() =>
               draft
                 .publish()
@@ -385,15 +418,15 @@ function History({
   zone,
   current,
 }: Pick<DeskProps, 'history' | 'preparation' | 'zone'> & { current: number }) {
-  if (history.length < 2) return null
+  if (history.length === 0) return null
   return (
     <section className="history">
       <h2 className="section-title">Revisions</h2>
       <ul>
-        {history.map(({ number, state, at }, index) => (
+        {history.map(({ number, state, at, by }, index) => (
           <li key={number}>
             {number === current ? <b>{number}</b> : <Link href={`/desk/${preparation}?revision=${number}`}>{number}</Link>}{' '}
-            {state}, {longDay(at, zone)}
+            {state}, {longDay(at, zone)}, {by}
             {history[index + 1] && (
               <>
                 {' '}

@@ -2,7 +2,11 @@
 
 import { useId, useState } from 'react'
 import { changeLine, changeRecovery, moveLine, removeLine, type LinePart } from '@/core/plan/editPlan'
-import { isCharged, isReactant, roles, type Form, type Line, type Plan, type Role } from '@/core/plan/plan'
+import { isCharged, isReactant, roles, type Form, type Plan, type Role } from '@/core/plan/plan'
+import type { ComputedLine } from '@/core/reaction/reactionTable'
+import { reactionTable } from '@/core/reaction/reactionTable'
+import { groupsServed, type Bottle } from '@/core/stores/bottle'
+import { writeQuantity } from '@/core/quantity/write'
 import { devices } from '@/core/quantity/device'
 import { readNumber, type Reading } from '@/core/quantity/readQuantity'
 
@@ -16,13 +20,18 @@ const forms: { kind: Form['kind']; name: string }[] = [
 
 interface Props {
   plan: Plan
-  line: Line
-  name: string
+  computed: ComputedLine
+  /** Bottles that hold what this line dispenses. */
+  shelf: Bottle[]
+  /** The other preparations of the course. */
+  others: Plan[]
   onChange: (plan: Plan, label: string) => void
 }
 
 /** What a line is beside its figures: its part in the reaction, its bottle, its device, its place in the table. */
-export function LineEditor({ plan, line, name, onChange }: Props) {
+export function LineEditor({ plan, computed, shelf, others, onChange }: Props) {
+  const { line } = computed
+  const { name } = computed.substance
   const [problem, setProblem] = useState<string>()
   const take = (read: Reading<Plan>, label: string) => {
     setProblem(read.ok ? undefined : read.problem)
@@ -141,6 +150,20 @@ export function LineEditor({ plan, line, name, onChange }: Props) {
                 ))}
             </select>
           </label>
+          <label>
+            made in
+            <select
+              className="form-select form-select-sm"
+              aria-label="made in"
+              value={line.madeIn ?? ''}
+              onChange={(event) => change({ madeIn: event.currentTarget.value }, 'origin')}
+            >
+              <option value="">from the bottle</option>
+              {[...new Set([...others.map(({ title }) => title), ...(line.madeIn ? [line.madeIn] : [])])].map((title) => (
+                <option key={title}>{title}</option>
+              ))}
+            </select>
+          </label>
           <label className="check">
             <input
               type="checkbox"
@@ -187,6 +210,17 @@ export function LineEditor({ plan, line, name, onChange }: Props) {
           }
         />
       </label>
+      {shelf.length > 0 && (
+        <p className="wide on-shelf">
+          On the shelf:{' '}
+          {shelf
+            .map((bottle) => {
+              const served = groupsServed(bottle, plan, reactionTable(plan))
+              return `${writeQuantity(bottle.left)} left, ${bottle.place}${served === null ? '' : `, serves ${served} ${served === 1 ? 'group' : 'groups'}`}`
+            })
+            .join('; ')}
+        </p>
+      )}
       <span className="line-buttons">
         <button
           type="button"

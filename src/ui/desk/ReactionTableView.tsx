@@ -5,6 +5,7 @@ import { isProduct, isReactant, mainResult, type Plan } from '@/core/plan/plan'
 import { writeFigure, writeNumber, writeRatio } from '@/core/quantity/write'
 import type { Column } from '@/core/reaction/editLine'
 import type { ComputedLine, ReactionTable } from '@/core/reaction/reactionTable'
+import { formText } from '../figures/formText'
 import { MoleBar } from '../figures/MoleBar'
 import { QuantityCell, type CellDisplay } from './QuantityCell'
 
@@ -164,17 +165,9 @@ function describe({ line, substance }: ComputedLine): string {
     return line.anchor?.of === 'share'
       ? `${writeNumber(line.anchor.percent, line.anchor.decimals)} % of the material`
       : 'in the material'
-  const { form } = line
-  const water = form.kind === 'solid' && form.water ? `, with ${form.water} H₂O` : ''
-  const purity = ('purity' in form && form.purity < 1 ? `, ${writeNumber(form.purity * 100, 0)} %` : '') + water
-  const bottle = {
-    solid: () => `solid${purity}`,
-    neat: () =>
-      `${line.role === 'solvent' ? 'solvent' : 'neat'}${purity}${substance.density && line.role !== 'solvent' && line.role !== 'work-up' ? `, ${substance.density.gPerML} g/mL` : ''}`,
-    solution: () => `${(form as { molPerL: number }).molPerL} mol/L solution`,
-    'mass-volume': () => `${writeNumber((form as { gPer100ML: number }).gPer100ML, 1)} % w/v solution`,
-    'mass-fraction': () => `${writeNumber((form as { fraction: number }).fraction * 100, 0)} % w/w solution`,
-  }[form.kind]()
+  const density = line.form.kind === 'neat' && !['solvent', 'work-up'].includes(line.role) ? substance.density : undefined
+  const solvent = line.form.kind === 'neat' && line.role === 'solvent'
+  const bottle = `${solvent ? formText(line.form).replace('neat', 'solvent') : formText(line.form)}${density ? `, ${density.gPerML} g/mL` : ''}`
   const per = line.anchor?.of === 'per-gram' ? `${writeNumber(line.anchor.mLPerG, line.anchor.decimals)} mL/g` : ''
   const made = line.madeIn ? `from ${line.madeIn}` : ''
   const words = [line.role === 'work-up' && line.note ? 'work-up' : bottle, per, made, line.note].filter(Boolean).join(', ')

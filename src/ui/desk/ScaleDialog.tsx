@@ -4,10 +4,12 @@ import { useState } from 'react'
 import { Button, Modal } from 'react-bootstrap'
 import { mainResult, type Plan } from '@/core/plan/plan'
 import { readNumber, readQuantity, type Reading } from '@/core/quantity/readQuantity'
-import { writeFigureText, writeNumber } from '@/core/quantity/write'
+import { holds, type Bottle } from '@/core/stores/bottle'
+import { writeFigureText, writeNumber, writeQuantity } from '@/core/quantity/write'
 import { chargedLines, computedLine, dispensed, reactionTable, type ReactionTable } from '@/core/reaction/reactionTable'
 import { scaleFactor, type ScaleWay } from '@/core/reaction/scaleWays'
 import { roundToDevices, type Rounded } from '@/core/reaction/roundToDevices'
+import { notLinear } from '@/core/reaction/notLinear'
 import { scalePlan } from '@/core/reaction/scalePlan'
 
 type By = ScaleWay['by']
@@ -15,12 +17,13 @@ type By = ScaleWay['by']
 interface Props {
   plan: Plan
   table: ReactionTable
+  shelf: Bottle[]
   onClose: () => void
   onScale: (plan: Plan, label: string) => void
 }
 
 /** The whole plan at another scale, said in one of four ways, looked at line by line before it is applied. */
-export function ScaleDialog({ plan, table, onClose, onScale }: Props) {
+export function ScaleDialog({ plan, table, shelf, onClose, onScale }: Props) {
   const inputs = chargedLines(table).filter((line) => dispensed(line))
   const expected = mainResult(plan)?.expected ?? { low: 1, high: 1 }
   const [by, setBy] = useState<By>('factor')
@@ -30,6 +33,10 @@ export function ScaleDialog({ plan, table, onClose, onScale }: Props) {
   const [line, setLine] = useState(inputs[0]?.line.id ?? '')
   const [rounding, setRounding] = useState(false)
 
+  const shelved = shelf.flatMap((bottle) => {
+    const held = inputs.find((each) => holds(bottle, each))
+    return held && bottle.left.value > 0 ? [{ bottle, line: held.line.id }] : []
+  })
   const read = wayOf(by, text, percent, groups, line)
   const factor = read.ok ? scaleFactor(plan, table, read.value) : null
   const usable = factor !== null && factor >= 0.001 && factor <= 1000
@@ -74,6 +81,29 @@ export function ScaleDialog({ plan, table, onClose, onScale }: Props) {
                 <option value="bottle">a bottle on the shelf</option>
               </select>
             </label>
+            {by === 'bottle' && shelved.length > 0 && (
+              <label>
+                from the shelf
+                <select
+                  className="form-select form-select-sm"
+                  aria-label="from the shelf"
+                  value=""
+                  onChange={(event) => {
+                    const picked = shelved.find(({ bottle }) => bottle.id === event.currentTarget.value)
+                    if (!picked) return
+                    setLine(picked.line)
+                    setText(writeQuantity(picked.bottle.left))
+                  }}
+                >
+                  <option value="">choose a bottle</option>
+                  {shelved.map(({ bottle }) => (
+                    <option key={bottle.id} value={bottle.id}>
+                      {bottle.substance}, {writeQuantity(bottle.left)}, {bottle.place}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            )}
             {by === 'bottle' && (
               <label>
                 bottle of
@@ -163,10 +193,7 @@ export function ScaleDialog({ plan, table, onClose, onScale }: Props) {
               </tbody>
             </table>
           )}
-          <p className="quiet">
-            Not everything scales: additions and cooling take longer in a larger flask, about as the cube root of the scale, and
-            heat leaves it more slowly. The queries in the margin look at the vessels again.
-          </p>
+          {usable && Math.abs(Math.log(factor)) > 1e-9 && <NotLinear plan={plan} factor={factor} />}
         </Modal.Body>
         <Modal.Footer>
           <Button variant="quiet" onClick={onClose}>
@@ -178,6 +205,23 @@ export function ScaleDialog({ plan, table, onClose, onScale }: Props) {
         </Modal.Footer>
       </form>
     </Modal>
+  )
+}
+
+/** What does not grow with the scale, with its own figure where there is one. */
+function NotLinear({ plan, factor }: { plan: Plan; factor: number }) {
+  const notes = notLinear(plan, factor)
+  return (
+    <>
+      <h3 className="section-title">What does not follow the scale</h3>
+      <ul className="not-linear">
+        {notes.map(({ about, words }) => (
+          <li key={about}>
+            <b>{about}:</b> {words}
+          </li>
+        ))}
+      </ul>
+    </>
   )
 }
 

@@ -126,7 +126,10 @@ export class DraftKeeper extends Store<Draft> {
     await this.save()
     const { base, unsaved } = this.get()
     if (unsaved) throw new CallError(0, 'The draft is not saved yet, so it cannot be published. Try again when it is.')
-    const published = await this.send<Base>(`/api/revisions/${base.id}/publish`, 'POST', { version: base.version })
+    const published = await this.send<Base>(`/api/revisions/${base.id}/publish`, 'POST', {
+      version: base.version,
+      safetyRead: true,
+    })
     this.put({ base: { ...base, ...published, state: 'published' } })
   }
 

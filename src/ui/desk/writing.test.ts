@@ -13,13 +13,12 @@ import { scalePlan } from '@/core/reaction/scalePlan'
 import { comparePlans } from '@/core/plan/comparePlans'
 import { addLine, addStep, changeLine, changeStep, moveLine, moveStep, removeLine, removeStep } from '@/core/plan/editPlan'
 import { operations, type OperationKey } from '@/core/plan/operations'
-import type { Plan, Role } from '@/core/plan/plan'
+import { roles, type Plan } from '@/core/plan/plan'
 import { safetySheet } from '@/core/plan/safetySheet'
 import { stepTextPlain } from '@/core/plan/stepText'
 
 type Deed = (plan: Plan) => Plan
 
-const roles: Role[] = ['reactant', 'reagent', 'catalyst', 'solvent', 'work-up', 'product', 'by-product']
 const at = <T>(items: readonly T[], index: number): T => items[index % items.length]!
 const index = fc.nat(1000)
 

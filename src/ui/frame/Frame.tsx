@@ -2,6 +2,7 @@ import Link from 'next/link'
 import type { ReactNode } from 'react'
 import { Mark } from './Mark'
 import { SignOut } from './SignOut'
+import { WordsChoice } from '../words/WordsChoice'
 
 export type Place = 'today' | 'desk' | 'bench' | 'class' | 'reference'
 
@@ -34,6 +35,7 @@ export function Frame({ place, who, aside, children }: { place: Place; who: stri
         <div className="who">
           {aside && <span>{aside}</span>}
           <span>{who}</span>
+          <WordsChoice />
           <SignOut />
         </div>
       </header>

@@ -97,7 +97,21 @@ export function Reference({ list, card, asked }: { list: Listed[]; card: Card | 
 }
 
 function CardSheet({ card: { record, molarMass, drawing, hazards, precautions } }: { card: Card }) {
-  const { name, synonyms, formula, density, melting, boiling, pKa, logP, antoine, solubility, incompatible, waste } = record
+  const {
+    name,
+    systematicName,
+    synonyms,
+    formula,
+    density,
+    melting,
+    boiling,
+    pKa,
+    logP,
+    antoine,
+    solubility,
+    incompatible,
+    waste,
+  } = record
   const range = ({ lowC, highC }: { lowC: number; highC: number }) =>
     `${degrees(lowC)}${lowC === highC ? '' : `–${degrees(highC)}`} °C`
   const rows: [string, ReactNode, string?][] = [
@@ -129,7 +143,9 @@ function CardSheet({ card: { record, molarMass, drawing, hazards, precautions } 
       <header>
         <div>
           <h2>{name}</h2>
-          {synonyms && <p className="quiet">{synonyms.join(', ')}</p>}
+          {(systematicName || synonyms) && (
+            <p className="quiet">{[...new Set([...(systematicName ? [systematicName] : []), ...(synonyms ?? [])])].join(', ')}</p>
+          )}
         </div>
         {drawing && <span className="drawing" dangerouslySetInnerHTML={{ __html: drawing }} />}
       </header>

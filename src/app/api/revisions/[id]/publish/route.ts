@@ -1,4 +1,4 @@
-import { number, object } from 'yup'
+import { boolean, number, object } from 'yup'
 import { publish, subjectOfRevision } from '@/server/preparations'
 import { personOf, route } from '@/server/route'
 
@@ -6,7 +6,12 @@ export const POST = route(
   {
     need: 'plan.write',
     subject: ({ id }: { id: string }) => subjectOfRevision(id),
-    body: object({ version: number().integer().required() }),
+    body: object({
+      version: number().integer().required(),
+      safetyRead: boolean()
+        .oneOf([true], 'Confirm the safety sheet of this draft first: it is published with your name.')
+        .required('Confirm the safety sheet of this draft first: it is published with your name.'),
+    }),
   },
   ({ params, body, actor }) => publish(params.id, body.version, personOf(actor).id),
 )

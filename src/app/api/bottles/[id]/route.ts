@@ -1,0 +1,25 @@
+import { number, object, string } from 'yup'
+import { changeBottle, removeBottle, subjectOfBottle } from '@/server/bottles'
+import { personOf, route } from '@/server/route'
+
+const subject = ({ id }: { id: string }) => subjectOfBottle(id)
+
+export const PATCH = route(
+  {
+    need: 'shelf.write',
+    subject,
+    body: object({
+      left: object({
+        value: number().min(0, 'What is left is not less than nothing.').required(),
+        unit: string()
+          .oneOf(['g', 'mL'] as const)
+          .required(),
+        decimals: number().integer().required(),
+      }),
+      place: string().trim().max(120).defined(),
+    }),
+  },
+  ({ params, body, actor }) => changeBottle(params.id, body, personOf(actor).id),
+)
+
+export const DELETE = route({ need: 'shelf.write', subject }, ({ params }) => removeBottle(params.id))

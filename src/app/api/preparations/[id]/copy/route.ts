@@ -1,0 +1,7 @@
+import { copyPreparation, subjectOfPreparation } from '@/server/preparations'
+import { personOf, route } from '@/server/route'
+
+export const POST = route(
+  { need: 'plan.write', subject: ({ id }: { id: string }) => subjectOfPreparation(id) },
+  ({ params, actor }) => copyPreparation(params.id, personOf(actor).id),
+)

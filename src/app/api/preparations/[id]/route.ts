@@ -1,0 +1,12 @@
+import { boolean, object } from 'yup'
+import { archivePreparation, subjectOfPreparation } from '@/server/preparations'
+import { route } from '@/server/route'
+
+export const PATCH = route(
+  {
+    need: 'plan.write',
+    subject: ({ id }: { id: string }) => subjectOfPreparation(id),
+    body: object({ archived: boolean().required() }),
+  },
+  ({ params, body }) => archivePreparation(params.id, body.archived),
+)

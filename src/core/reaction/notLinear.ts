@@ -1,0 +1,44 @@
+import { operationOf } from '../plan/operations'
+import type { Plan } from '../plan/plan'
+import { writeNumber } from '../quantity/write'
+
+/** Something of a plan that does not grow in proportion when it is scaled. */
+export interface NotLinear {
+  about: string
+  words: string
+}
+
+/**
+ * How much longer an addition or a cooling takes at equal cooling: the surface of a vessel grows as scale^(2/3) and its contents as the scale, so the
+ * time to lead the same heat per gram away grows as scale^(1/3). @throws RangeError unless the factor is positive
+ */
+export function timeFactor(factor: number): number {
+  if (!(factor > 0)) throw new RangeError('A scale is a positive number.')
+  return Math.cbrt(factor)
+}
+
+/** What to look at again when a plan is scaled: times of addition and cooling with a figure, heat, gas, fixed amounts, vessels. */
+export function notLinear(plan: Plan, factor: number): NotLinear[] {
+  const times = writeNumber(timeFactor(factor), 2)
+  const slow = plan.steps.filter((step) => ['add', 'cool', 'quench'].includes(operationOf(step) ?? ''))
+  const gas = plan.steps.filter((step) => /\bgas\b|fumes|foam/i.test(`${step.text} ${step.until ?? ''} ${step.caution ?? ''}`))
+  const fixed = plan.lines.filter((line) => line.fixed)
+  return [
+    ...slow.map((step) => ({
+      about: step.title,
+      words: `about ${times} times the time; ${writeNumber(step.handsOnMin + step.waitMin, 0)} min become ${writeNumber((step.handsOnMin + step.waitMin) * timeFactor(factor), 0)} min`,
+    })),
+    {
+      about: 'Heat',
+      words: `grows ${writeNumber(factor, 2)} times, the wall that it leaves through only ${writeNumber(factor ** (2 / 3), 2)} times: ${factor > 1 ? 'it grows hotter inside, so add more slowly and cool more' : 'it cools faster, so a reaction that keeps itself warm may need a bath'}`,
+    },
+    ...gas.map((step) => ({
+      about: step.title,
+      words: `gas grows ${writeNumber(factor, 2)} times: look at the vent, the hood and the size of the vessel`,
+    })),
+    ...(fixed.length > 0
+      ? [{ about: 'Fixed amounts', words: `${fixed.length === 1 ? 'one line stays' : `${fixed.length} lines stay`} as planned` }]
+      : []),
+    { about: 'Vessels', words: 'the queries in the margin look at the fill of each again' },
+  ]
+}

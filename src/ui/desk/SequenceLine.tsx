@@ -1,0 +1,49 @@
+import type { Plan } from '@/core/plan/plan'
+import { scaledToProduct, sequenceOf } from '@/core/plan/sequence'
+import { writeNumber } from '@/core/quantity/write'
+
+interface Props {
+  plan: Plan
+  others: Plan[]
+  /** Absent where the plan is only read. */
+  onChange?: ((plan: Plan, label: string) => void) | undefined
+}
+
+/** Where a plan goes on from another: the chain from the bottle to here, what each link makes and needs, and the overall yield. */
+export function SequenceLine({ plan, others, onChange }: Props) {
+  const sequence = sequenceOf(plan, others)
+  if (!sequence) return null
+  const percent = ({ low, high }: { low: number; high: number }) => `${writeNumber(100 * low, 0)}–${writeNumber(100 * high, 0)} %`
+  const before = sequence.links.at(-2)!
+  const scaled = before.makesG === null ? null : scaledToProduct(plan, before.makesG)
+  const differs =
+    before.makesG !== null && Math.abs(before.makesG - (before.taken?.needsG ?? before.makesG)) > 0.02 * before.makesG
+  return (
+    <section className="sequence" aria-label="Sequence">
+      <ol>
+        {sequence.links.map(({ title, product, expected, makesG, taken }) => (
+          <li key={title}>
+            <b>{title}</b>
+            <span className="fig">
+              {percent(expected)}
+              {makesG !== null && `, about ${writeNumber(makesG, 2)} g ${product}`}
+            </span>
+            {taken?.needsG != null && (
+              <span className={makesG !== null && makesG < taken.needsG ? 'doubt' : 'quiet'}>
+                the next needs {writeNumber(taken.needsG, 2)} g
+              </span>
+            )}
+          </li>
+        ))}
+      </ol>
+      <p>
+        Overall yield expected: <b className="fig">{percent(sequence.overall)}</b>
+        {onChange && scaled && differs && (
+          <button type="button" className="opens" onClick={() => onChange(scaled, `scaled to what ${before.title} makes`)}>
+            Scale this plan to the {writeNumber(before.makesG!, 2)} g that {before.title} makes
+          </button>
+        )}
+      </p>
+    </section>
+  )
+}

@@ -1,0 +1,18 @@
+import type { Form } from '@/core/plan/plan'
+import { writeNumber } from '@/core/quantity/write'
+
+/** What is in a bottle, in words: `solid, 97 %`, `3 mol/L solution`, `37 % w/w solution`. */
+export function formText(form: Form): string {
+  switch (form.kind) {
+    case 'solution':
+      return `${form.molPerL} mol/L solution`
+    case 'mass-volume':
+      return `${form.gPer100ML} % w/v solution`
+    case 'mass-fraction':
+      return `${writeNumber(form.fraction * 100, 0)} % w/w solution`
+    default: {
+      const water = form.kind === 'solid' && form.water ? `, with ${form.water} H₂O` : ''
+      return `${form.kind}${form.purity < 1 ? `, ${writeNumber(form.purity * 100, 0)} %` : ''}${water}`
+    }
+  }
+}

@@ -1,0 +1,26 @@
+'use client'
+
+import { useEffect, useSyncExternalStore } from 'react'
+import { plainWords } from '@/core/words/say'
+import { recallWords, sayThroughout, systematicNames, words } from './Vocabulary'
+
+/** Keeps the whole page in the words that this device has chosen. */
+export function WordsOfThePage() {
+  const chosen = useSyncExternalStore(words.subscribe, words.get, () => plainWords)
+  useEffect(recallWords, [])
+  useEffect(() => {
+    if (JSON.stringify(chosen) === JSON.stringify(plainWords)) return undefined
+    let back: (() => void) | undefined
+    let gone = false
+    const begin = (names: [string, string][]) => {
+      if (!gone) back = sayThroughout(document.body, names, chosen)
+    }
+    if (chosen.names === 'systematic') systematicNames().then(begin, () => begin([]))
+    else begin([])
+    return () => {
+      gone = true
+      back?.()
+    }
+  }, [chosen])
+  return null
+}
