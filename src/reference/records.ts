@@ -11,8 +11,22 @@ export const substanceRecords: readonly SubstanceRecord[] = (raw as unknown as S
 
 /** A record as a plan takes it: its own copy, so that a frozen plan stays as it was when a record changes. */
 export function forPlan(record: SubstanceRecord): Substance {
-  const { id, name, systematicName, formula, smiles, density, melting, boiling, solubility, pKa, incompatible, hazards, waste } =
-    record
+  const {
+    id,
+    name,
+    systematicName,
+    formula,
+    smiles,
+    density,
+    melting,
+    boiling,
+    solubility,
+    pKa,
+    groups,
+    incompatible,
+    hazards,
+    waste,
+  } = record
   return {
     id,
     name,
@@ -24,6 +38,7 @@ export function forPlan(record: SubstanceRecord): Substance {
     ...(boiling ? { boiling } : {}),
     ...(solubility ? { solubility } : {}),
     ...(pKa ? { pKa } : {}),
+    ...(groups ? { groups } : {}),
     ...(incompatible ? { incompatible } : {}),
     ...(hazards ? { hazards: { ...hazards, statements: hazards.statements.map(statementText) } } : {}),
     ...(waste ? { waste } : {}),

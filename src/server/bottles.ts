@@ -33,7 +33,7 @@ export async function listBottles(course: string): Promise<Bottle[]> {
     substance,
     formula,
     form: JSON.parse(form) as Form,
-    left: { value: leftValue, unit: leftUnit, decimals: 1 },
+    left: { value: leftValue, unit: leftUnit, decimals: Number.isInteger(leftValue) ? 0 : 1 },
     place,
     changedAt: changedAt.toISOString(),
     changedBy: people.find((person) => person.id === changedBy)?.name ?? '',

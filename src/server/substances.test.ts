@@ -1,7 +1,7 @@
 import { Molecule } from 'openchemlib'
-import { acetanilide } from '@/test-support/plans'
+import { acetanilide, benzoin } from '@/test-support/plans'
 import { Refusal } from './refusal'
-import { sdfOf } from './structures'
+import { structureFormats } from './structures'
 import { findSubstances, readSubstance, substanceCard, substanceList } from './substances'
 
 const refusal = (written: Parameters<typeof readSubstance>[0]): Refusal => {
@@ -81,11 +81,37 @@ describe('a substance of one’s own', () => {
 })
 
 test('the structures of a plan go out as an SDF that reads back to the same molecules', () => {
-  const entries = sdfOf(acetanilide).split('$$$$\n').filter(Boolean)
+  const entries = structureFormats.sdf.write(acetanilide).split('$$$$\n').filter(Boolean)
   const drawn = acetanilide.substances.filter(({ smiles }) => smiles)
   expect(entries).toHaveLength(drawn.length)
   entries.forEach((entry, at) => {
     expect(entry).toContain(`>  <NAME>\n${drawn[at]!.name}\n`)
     expect(Molecule.fromMolfile(entry).getIDCode()).toBe(Molecule.fromSmiles(drawn[at]!.smiles!).getIDCode())
+  })
+})
+
+describe('structures of a plan that leave it', () => {
+  test('RXN: counts, a molfile for each molecule of each coefficient, and every molfile can be read back', () => {
+    const text = structureFormats.rxn.write(benzoin)
+    const [head, ...molfiles] = text.split('$MOL\n')
+    // Two benzaldehydes to one benzoin.
+    expect(head!.split('\n')).toEqual(['$RXN', 'Benzoin', '      Mozle', '', '  2  1', ''])
+    expect(molfiles.map((molfile) => Molecule.fromMolfile(molfile).getMolecularFormula().formula)).toEqual([
+      'C7H6O',
+      'C7H6O',
+      'C14H12O2',
+    ])
+  })
+
+  test('RXN: a missing structure, or nothing made, is said', () => {
+    const bare = { ...benzoin, substances: benzoin.substances.map(({ smiles: _smiles, ...rest }) => rest) }
+    expect(() => structureFormats.rxn.write(bare)).toThrow('benzaldehyde has no structure')
+    expect(() => structureFormats.rxn.write({ ...benzoin, lines: [] })).toThrow('Nothing is made')
+  })
+
+  test('SMILES: one to a line with its name, each readable', () => {
+    const lines = structureFormats.smi.write(acetanilide).trimEnd().split('\n')
+    expect(lines).toContain('CC(=O)Nc1ccccc1\tacetanilide')
+    for (const line of lines) expect(Molecule.fromSmiles(line.split('\t')[0]!).getAllAtoms()).toBeGreaterThan(0)
   })
 })

@@ -7,6 +7,7 @@ import { sameAtoms } from '@/core/substance/sameAtoms'
 import { searchSubstances, substanceIndex } from '@/core/substance/search'
 import { precautionsFor, statementText } from '@/reference/hazardStatements'
 import { forPlan, substanceRecords } from '@/reference/records'
+import { groupsOf } from './functionalGroups'
 import { Refusal } from './refusal'
 import { drawStructure } from './structures'
 
@@ -87,11 +88,12 @@ export function readSubstance({
   if (molecule && typed !== '' && !sameAtoms(typed, drawn!))
     throw new Refusal(400, `The structure is ${drawn}, the formula says ${typed}. Correct one of them.`, { field: 'formula' })
   const same = molecule ? substanceRecords.find(({ smiles }) => smiles && codeOf(smiles) === molecule.getIDCode()) : undefined
+  const groups = molecule ? groupsOf(molecule) : []
   const own: SubstanceRecord = {
     id: name.trim(),
     name: name.trim(),
     formula: typed || drawn!,
-    ...(molecule ? { smiles: molecule.toIsomericSmiles() } : {}),
+    ...(molecule ? { smiles: molecule.toIsomericSmiles(), ...(groups.length > 0 ? { groups } : {}) } : {}),
   }
   return { ...found(same ? { ...same, name: own.name } : own), same: same?.name ?? null }
 }

@@ -30,6 +30,9 @@ export interface Plan {
   answers: { query: string; reason: string }[]
 }
 
+export const functionalGroups = ['alcohol', 'phenol', 'carboxylic acid', 'amine', 'ester', 'aldehyde', 'ketone', 'ether'] as const
+export type FunctionalGroup = (typeof functionalGroups)[number]
+
 /** A range of fractions, 0 to 1. */
 export interface Span {
   low: number
@@ -59,6 +62,8 @@ export interface Substance {
   boiling?: { lowC: number; highC: number; source: string }
   /** Of the substance as an acid, or of its conjugate acid, in water at 25 °C. */
   pKa?: { values: number[]; ofConjugateAcid?: boolean; source: string }
+  /** Groups that decide how it is worked up and dried, one entry for each in the molecule. */
+  groups?: FunctionalGroup[]
   /** What it must not meet. */
   incompatible?: { with: string[]; source: string }
   /** Grams of solute that 100 mL of the solvent hold at each temperature. */

@@ -9,6 +9,17 @@ import type { Query, QueryRule } from './query'
 import { smallAmount } from './smallAmount'
 import { unbalanced } from './unbalanced'
 import { vesselFill } from './vesselFill'
+import { acidAndBase } from './acidAndBase'
+import { apparatusChecks } from './apparatusChecks'
+import { bottleStrength } from './bottleStrength'
+import { distillation } from './distillation'
+import { dryingAgent } from './dryingAgent'
+import { incompatible } from './incompatible'
+import { records } from './records'
+import { solidsAndMelting } from './solidsAndMelting'
+import { unusualAmount } from './unusualAmount'
+import { washAndLayers } from './washAndLayers'
+import { wasteStreams } from './wasteStreams'
 
 const rules: readonly QueryRule[] = [
   unbalanced,
@@ -19,6 +30,17 @@ const rules: readonly QueryRule[] = [
   orderOfWork,
   vesselFill,
   crystallisationVolume,
+  unusualAmount,
+  bottleStrength,
+  apparatusChecks,
+  incompatible,
+  acidAndBase,
+  washAndLayers,
+  dryingAgent,
+  distillation,
+  solidsAndMelting,
+  records,
+  wasteStreams,
 ]
 
 /** Every query that a plan raises, each with the author's answer where there is one. */

@@ -1,11 +1,20 @@
 import { deviceOf, uncertaintyOf } from '../quantity/device'
-import { writeNumber } from '../quantity/write'
+import { exact, times, type Figure } from '../quantity/figure'
+import { writeFigureText, writeNumber } from '../quantity/write'
 import { isCharged } from '../plan/plan'
+import { scalePlan } from '../reaction/scalePlan'
 import { dispensed } from '../reaction/reactionTable'
 import type { QueryRule } from './query'
 
 /** Relative standard uncertainty above which an amount is too small for its device. */
 const limit = 0.02
+
+const larger = (u: number) => Math.ceil((10 * u) / limit) / 10
+
+/** A stock solution from which so little can be measured: twenty portions made up to 100 mL, of which one group takes 5.0 mL. */
+function stock({ dimension, figure }: { dimension: 'mass' | 'volume'; figure: Figure }): string {
+  return `As a stock solution: ${writeFigureText(times(figure, exact(20)), dimension)} made up to 100 mL in the reaction’s solvent, 5.0 mL of it for each group.`
+}
 
 /** A reactant too small to measure well with the device named for it. */
 export const smallAmount: QueryRule = (_plan, table) =>
@@ -22,7 +31,12 @@ export const smallAmount: QueryRule = (_plan, table) =>
         id: `small-amount-${line.id}`,
         about: line.id,
         title: `Too little ${substance.name} to measure well`,
-        evidence: `The ${device.name} gives it to ± ${writeNumber(100 * u, 0)} %; more than 2 % shows in the yield. Take a finer device, a stock solution, or a larger scale.`,
+        evidence: `The ${device.name} gives it to ± ${writeNumber(100 * u, 0)} %; more than 2 % shows in the yield. ${stock(measured)} Or take a finer device.`,
+        remedy: {
+          // Two figures, rounded up, so that the larger amount is inside the limit.
+          label: `Scale × ${writeNumber(larger(u), 1)}`,
+          apply: (plan) => scalePlan(plan, larger(u)),
+        },
       },
     ]
   })

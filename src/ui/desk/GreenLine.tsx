@@ -31,9 +31,13 @@ export function GreenLine({ plan, table, revision }: { plan: Plan; table: Reacti
         <a href={`/api/revisions/${revision}/table.csv`} download>
           Table as CSV
         </a>{' '}
-        <a href={`/api/revisions/${revision}/structures`} download>
-          Structures
-        </a>{' '}
+        {[['sdf', 'Structures as molfiles'], ['smi', 'SMILES'], ...(plan.mainProduct === undefined ? [] : [['rxn', 'RXN']])].map(
+          ([format, name]) => (
+            <a key={format} href={`/api/revisions/${revision}/structures?as=${format}`} download>
+              {name}
+            </a>
+          ),
+        )}{' '}
         <a href={`/api/revisions/${revision}/plan`} download>
           Plan file
         </a>

@@ -170,7 +170,10 @@ function describe({ line, substance }: ComputedLine): string {
   const bottle = `${solvent ? formText(line.form).replace('neat', 'solvent') : formText(line.form)}${density ? `, ${density.gPerML} g/mL` : ''}`
   const per = line.anchor?.of === 'per-gram' ? `${writeNumber(line.anchor.mLPerG, line.anchor.decimals)} mL/g` : ''
   const made = line.madeIn ? `from ${line.madeIn}` : ''
-  const words = [line.role === 'work-up' && line.note ? 'work-up' : bottle, per, made, line.note].filter(Boolean).join(', ')
+  const plain = line.form.kind === 'solid' || line.form.kind === 'neat'
+  const words = [line.role === 'work-up' && line.note && plain ? 'work-up' : bottle, per, made, line.note]
+    .filter(Boolean)
+    .join(', ')
   return words
 }
 

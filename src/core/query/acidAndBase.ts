@@ -1,0 +1,66 @@
+import { stepContents } from '../operation/contents'
+import { operationOf } from '../plan/operations'
+import { isCharged, isProduct, isReactant, type Plan } from '../plan/plan'
+import { partsUsed } from '../plan/stepText'
+import { writeNumber } from '../quantity/write'
+import type { ReactionTable } from '../reaction/reactionTable'
+import { baseCapacityOf, gasMolarVolume, givesCarbonDioxide, protonsOf } from '../substance/acidBase'
+import type { Query, QueryRule } from './query'
+
+/**
+ * Millimoles of acid that are left when the reaction is over: what is in excess of a reactant, all of a catalyst, reagent or solvent, and what forms beside the
+ * product, each times its protons. The product itself does not count: it is what is kept.
+ */
+export function acidLeftMmol(plan: Plan, table: ReactionTable): number {
+  const extent = table.extent?.value ?? 0
+  return table.lines.reduce((sum, { line, substance, amount }) => {
+    if (!amount || line.id === plan.mainProduct || line.role === 'work-up' || line.role === 'component') return sum
+    const left = isReactant(line) ? amount.value - line.coefficient! * extent : amount.value
+    return sum + Math.max(0, left) * protonsOf(substance)
+  }, 0)
+}
+
+/**
+ * Washing or quenching acid with base: too little base for the acid that is left, and carbon dioxide in a funnel that nobody is told to vent. Where the first wash is
+ * water, most of the acid has gone with it, so only a wash that meets all of it is asked about.
+ */
+export const acidAndBase: QueryRule = (plan, table) => {
+  const acid = acidLeftMmol(plan, table)
+  if (acid <= 0) return []
+  const found: Query[] = []
+  const contents = stepContents(plan, table)
+  const washes = plan.steps.filter((step) => ['wash', 'extract', 'quench'].includes(operationOf(step) ?? ''))
+  const workUp = (id: string) => table.lines.find(({ line }) => line.id === id && isCharged(line) && !isProduct(line))
+  let base = 0
+  let first: (typeof washes)[number] | undefined
+  for (const step of washes) {
+    const used = partsUsed(step).flatMap(({ line, part }) => {
+      const computed = workUp(line)
+      return computed?.amount ? [{ ...computed, mmol: computed.amount.value * part * baseCapacityOf(computed.substance) }] : []
+    })
+    const water = used.some(({ substance }) => substance.formula === 'H2O')
+    if (water && !first) return found
+    const now = used.reduce((sum, { mmol }) => sum + mmol, 0)
+    if (now > 0) first ??= step
+    base += now
+    const gas = used.some(({ substance }) => givesCarbonDioxide(substance))
+    if (gas && operationOf(step) !== 'quench' && !/vent|gas|open/i.test(`${step.text} ${step.caution ?? ''}`)) {
+      const litres = (Math.min(now, acid) * gasMolarVolume) / 1000
+      const vessel = contents.find((each) => each.step === step.id)?.vessel
+      found.push({
+        id: `gas-${step.id}`,
+        about: step.id,
+        title: 'Carbon dioxide in a closed funnel',
+        evidence: `Up to ${writeNumber(litres, litres < 1 ? 2 : 1)} L of gas at 20 °C${vessel ? ` in a ${vessel.sizeML} mL ${vessel.kind}` : ''}, and the step does not say to vent. Swirl it open until the gas slows, then shake and vent.`,
+      })
+    }
+  }
+  if (first && base < acid)
+    found.push({
+      id: `base-${first.id}`,
+      about: first.id,
+      title: 'Not enough base for the acid',
+      evidence: `${writeNumber(acid, 0)} mmol of acid are left after the reaction, and the base of the work-up takes ${writeNumber(base, 0)} mmol. Wash with water first, take more or stronger base, and test with paper.`,
+    })
+  return found
+}

@@ -1,0 +1,46 @@
+import { changeStep } from '../plan/editPlan'
+import { operationOf } from '../plan/operations'
+import type { QueryRule } from './query'
+
+/** What must be looked at before heat goes on, and the line that says it. */
+const needed = [
+  {
+    words: /water|condens/i,
+    check: 'Water in at the bottom, out at the top, running',
+    danger: 'a dry condenser lets the vapour out',
+  },
+  { words: /open|drying tube|gas trap/i, check: 'Open to the air at one place', danger: 'a closed system bursts' },
+  {
+    words: /chip|stir/i,
+    check: 'Boiling chips or a stirrer in the cold flask',
+    danger: 'chips thrown into hot liquid make it boil over',
+  },
+]
+
+/** An apparatus check before reflux or distillation that leaves out running water, the opening to the air, or chips in the cold flask. */
+export const apparatusChecks: QueryRule = (plan) =>
+  plan.steps.flatMap((step, index) => {
+    const operation = operationOf(step)
+    if (operation !== 'reflux' && operation !== 'distil') return []
+    const setUp = plan.steps.slice(0, index).findLast(({ kind }) => kind === 'assemble')
+    if (setUp?.kind !== 'assemble') return []
+    const said = [setUp.text, ...setUp.checks].join(' ')
+    const missing = needed.filter(({ words }) => !words.test(said))
+    // A second distillation from the same set-up repeats nothing.
+    const first = plan.steps
+      .slice(plan.steps.indexOf(setUp))
+      .find((other) => ['reflux', 'distil'].includes(operationOf(other) ?? ''))
+    if (missing.length === 0 || first !== step) return []
+    return [
+      {
+        id: `checks-${setUp.id}`,
+        about: setUp.id,
+        title: 'The check before heat is not complete',
+        evidence: `“${setUp.title}” says nothing of this: ${missing.map(({ check, danger }) => `${check.toLowerCase()} (${danger})`).join('; ')}.`,
+        remedy: {
+          label: missing.length === 1 ? 'Add the check' : 'Add the checks',
+          apply: (current) => changeStep(current, setUp.id, { checks: [...setUp.checks, ...missing.map(({ check }) => check)] }),
+        },
+      },
+    ]
+  })

@@ -1,0 +1,66 @@
+import { isCharged } from '../plan/plan'
+import { writeNumber } from '../quantity/write'
+import { chargedLines } from '../reaction/reactionTable'
+import type { Query, QueryRule } from './query'
+
+/** Gases and acids that a teaching laboratory has in water only; a line that takes them as pure has forgotten the strength. */
+const inWaterOnly = new Set(['HCl', 'HBr', 'HI', 'NH3', 'HNO3', 'H2O2', 'NaOCl', 'NaClO', 'H3PO4'])
+
+/** Salts and acids that usually come with water of crystallisation, and with how much (CRC Handbook, physical constants of inorganic compounds). */
+const oftenHydrated: Readonly<Record<string, number>> = {
+  CuSO4: 5,
+  FeCl3: 6,
+  SnCl2: 2,
+  BaCl2: 2,
+  Na2S2O3: 5,
+  C2H2O4: 2,
+  C2H3NaO2: 3,
+}
+
+/** The strength of a solution or the water of a hydrate that was forgotten, or a density that is another bottle's. */
+export const bottleStrength: QueryRule = (_plan, table) =>
+  chargedLines(table).flatMap(({ line, substance }): Query[] => {
+    const { form } = line
+    const formula = substance.formula ?? ''
+    const about = line.id
+    if (!isCharged(line)) return []
+    if ((form.kind === 'solid' || form.kind === 'neat') && inWaterOnly.has(formula))
+      return [
+        {
+          id: `strength-${about}`,
+          about,
+          title: `How strong is the ${substance.name}?`,
+          evidence: `The line takes it as pure, and it comes as a solution in water. Open the line and say mol/L, % w/w or % w/v as on the label: the amount can be wrong threefold.`,
+        },
+      ]
+    const water = oftenHydrated[formula]
+    if (form.kind === 'solid' && !form.water && water && line.role !== 'work-up')
+      return [
+        {
+          id: `hydrate-${about}`,
+          about,
+          title: `Is the ${substance.name} a hydrate?`,
+          evidence: `It usually stands on the shelf with ${water} molecules of water, and the line takes it without. Look at the label.`,
+          remedy: {
+            label: `It is the ${water}-hydrate`,
+            apply: (plan) => ({
+              ...plan,
+              lines: plan.lines.map((other) => (other.id === about ? { ...other, form: { ...form, water } } : other)),
+            }),
+          },
+        },
+      ]
+    if (form.kind === 'mass-fraction' && substance.density && form.fraction < 0.95) {
+      const off = Math.abs(form.gPerML / substance.density.gPerML - 1)
+      if (off < 0.002)
+        return [
+          {
+            id: `density-${about}`,
+            about,
+            title: `Whose density is ${writeNumber(form.gPerML, 3)} g/mL?`,
+            evidence: `It is that of pure ${substance.name}, and the bottle holds ${writeNumber(100 * form.fraction, 0)} %. Take the density of the solution from its label.`,
+          },
+        ]
+    }
+    return []
+  })

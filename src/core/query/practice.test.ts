@@ -1,0 +1,219 @@
+/** The mistakes of the teaching laboratory, each made on purpose in a sound plan. */
+import { acetanilide, benzoin, isopentylAcetate } from '@/test-support/plans'
+import { addLine, addStep, changeStep, removeStep } from '../plan/editPlan'
+import type { Line, Plan, Substance } from '../plan/plan'
+import { reactionTable } from '../reaction/reactionTable'
+import { acidLeftMmol } from './acidAndBase'
+import { queriesOf } from './queries'
+
+const found = (plan: Plan, id: string) => queriesOf(plan).find((query) => query.id.startsWith(id))
+const settled = (plan: Plan, id: string) => found(found(plan, id)!.remedy!.apply(plan), id)
+const withLine = (plan: Plan, id: string, part: Partial<Line>): Plan => ({
+  ...plan,
+  lines: plan.lines.map((line) => (line.id === id ? { ...line, ...part } : line)),
+})
+const withSubstance = (plan: Plan, id: string, part: Partial<Substance>): Plan => ({
+  ...plan,
+  substances: plan.substances.map((each) => (each.id === id ? { ...each, ...part } : each)),
+})
+const mL = (value: number): Line['anchor'] => ({ of: 'volume', quantity: { value, unit: 'mL', decimals: 1 } })
+const g = (value: number): Line['anchor'] => ({ of: 'mass', quantity: { value, unit: 'g', decimals: 1 } })
+/** The ester with one line more, charged in the words of a step. */
+function esterWith(substance: Substance, part: Partial<Line>, step: string): Plan {
+  const plan = withLine(addLine(isopentylAcetate, substance, 'work-up'), substance.id, part)
+  const old = plan.steps.find(({ id }) => id === step)!
+  return changeStep(plan, step, { text: `${old.text} Use {${substance.id}}.` })
+}
+
+describe('what is in the bottle', () => {
+  test('hydrochloric acid taken as pure has no strength', () => {
+    const plan = addLine(benzoin, { id: 'hcl', name: 'hydrochloric acid', formula: 'HCl' }, 'reagent')
+    expect(found(plan, 'strength-hcl')!.title).toContain('How strong')
+    expect(found(withLine(plan, 'hcl', { form: { kind: 'solution', molPerL: 3 } }), 'strength-hcl')).toBeUndefined()
+  })
+
+  test('a salt that stands on the shelf as its hydrate; one press says so', () => {
+    const plan = addLine(benzoin, { id: 'copper', name: 'copper(II) sulfate', formula: 'CuSO4' }, 'reagent')
+    expect(found(plan, 'hydrate-copper')!.remedy!.label).toBe('It is the 5-hydrate')
+    expect(settled(plan, 'hydrate-copper')).toBeUndefined()
+  })
+
+  test('the density of the pure acid on a bottle of 37 %', () => {
+    const acid = { id: 'acid-2', name: 'some acid', formula: 'C2H2O3', density: { gPerML: 1.3, source: 'x' } }
+    const form = { kind: 'mass-fraction' as const, fraction: 0.37, gPerML: 1.3, source: 'x' }
+    const plan = withLine(addLine(benzoin, acid, 'reagent'), 'acid-2', { form })
+    expect(found(plan, 'density-acid-2')!.evidence).toContain('37 %')
+    expect(found(withLine(plan, 'acid-2', { form: { ...form, gPerML: 1.18 } }), 'density-acid-2')).toBeUndefined()
+  })
+})
+
+describe('amounts', () => {
+  test('a decimal slip: 50 mL of anhydride instead of 5.0, by hand 519 mmol against 43.5', () => {
+    const slip = withLine(acetanilide, 'anhydride', { anchor: mL(50) })
+    expect(found(slip, 'excess-anhydride')!.title).toContain('12 times')
+    expect(found(withLine(slip, 'anhydride', { note: 'the solvent too' }), 'excess-anhydride')).toBeUndefined()
+  })
+
+  test('a shortfall is asked about until its note says that it is meant', () => {
+    const short = withLine(acetanilide, 'anhydride', { anchor: { of: 'ratio', ratio: 0.95, decimals: 2 } })
+    expect(found(short, 'short-anhydride')!.evidence).toContain('95 %')
+    expect(found(withLine(short, 'anhydride', { note: 'short on purpose' }), 'short-anhydride')).toBeUndefined()
+  })
+
+  test('too little to measure: the recipe of a stock solution, and a scale that settles it', () => {
+    const tiny = withLine(acetanilide, 'aniline', { anchor: mL(0.4) })
+    // 20 × 0.40 mL = 8 mL in 100 mL
+    expect(found(tiny, 'small-amount-aniline')!.evidence).toMatch(/8 mL made up to 100 mL/)
+    expect(settled(tiny, 'small-amount-aniline')).toBeUndefined()
+  })
+})
+
+describe('apparatus', () => {
+  test('running water, the opening and chips are asked for, and one press adds them', () => {
+    const bare = changeStep(acetanilide, 'set-up', { text: 'A flask.', checks: ['Flask clamped'] })
+    expect(found(bare, 'checks-set-up')!.evidence).toMatch(/running.*bursts.*chips/)
+    expect(settled(bare, 'checks-set-up')).toBeUndefined()
+  })
+
+  test('two that must not meet, in one vessel', () => {
+    const acid = { id: 'peroxide', name: 'hydrogen peroxide', formula: 'H2O2' }
+    const plan = withSubstance(
+      esterWith(
+        acid,
+        { form: { kind: 'mass-fraction', fraction: 0.3, gPerML: 1.11, source: 'x' }, anchor: mL(2) },
+        'charge-acid',
+      ),
+      'isopentyl-alcohol',
+      { incompatible: { with: ['hydrogen peroxide'], source: 'x' } },
+    )
+    expect(found(plan, 'incompatible-isopentyl-alcohol')!.about).toBe('charge-acid')
+  })
+})
+
+describe('work-up', () => {
+  test('acid that is left, by hand: 148.5 − 48.6 mmol acetic and 2 × 18.0 mmol sulfuric', () => {
+    // 8.5 mL × 1.049 ÷ 60.052 = 148.48; 1.0 mL × 1.84 × 0.96 ÷ 98.072 = 18.01
+    expect(acidLeftMmol(isopentylAcetate, reactionTable(isopentylAcetate))).toBeCloseTo(148.48 - 48.63 + 36.02, 0)
+  })
+
+  test('bicarbonate alone cannot take it: 15 mmol against 136', () => {
+    expect(found(isopentylAcetate, 'base-')).toBeUndefined()
+    const dry = removeStep(isopentylAcetate, 'wash-water')
+    expect(found(dry, 'base-wash-bicarbonate')!.evidence).toMatch(/136 mmol of acid.*15 mmol/)
+  })
+
+  test('carbon dioxide in a funnel that nobody vents: 15 mmol × 24.06 L/mol = 0.36 L', () => {
+    const silent = changeStep(removeStep(isopentylAcetate, 'wash-water'), 'wash-bicarbonate', {
+      text: 'Shake with {bicarbonate}.',
+      caution: undefined,
+    })
+    expect(found(silent, 'gas-wash-bicarbonate')!.evidence).toContain('0.36 L')
+  })
+
+  test('a wash of ten times the layer', () => {
+    const plan = withLine(isopentylAcetate, 'wash-water', { anchor: mL(200) })
+    expect(found(plan, 'large-wash-wash-water')!.evidence).toContain('201 mL against about 14 mL')
+  })
+
+  test('strong base on an ester', () => {
+    const base = { id: 'alkali', name: 'sodium hydroxide', formula: 'NaOH' }
+    const plan = esterWith(base, { form: { kind: 'solution', molPerL: 2 }, anchor: mL(5) }, 'wash-brine')
+    expect(found(plan, 'wash-attacks-wash-brine')!.evidence).toContain('saponifies')
+    const acid = withSubstance(isopentylAcetate, 'isopentyl-acetate', { groups: ['carboxylic acid'] })
+    expect(found(acid, 'wash-attacks-wash-bicarbonate')!.evidence).toContain('salt')
+  })
+
+  test('a layer thrown away, and one that is not', () => {
+    const thrown = changeStep(isopentylAcetate, 'wash-brine', { text: 'Shake with {brine} and discard the lower layer.' })
+    expect(found(thrown, 'discard-wash-brine')).toBeDefined()
+    const kept = changeStep(isopentylAcetate, 'wash-brine', { text: 'Shake with {brine}. Discard no layer.' })
+    expect(found(kept, 'discard-wash-brine')).toBeUndefined()
+  })
+})
+
+describe('drying agents', () => {
+  const agent = (formula: string, name: string): Plan => withSubstance(isopentylAcetate, 'sodium-sulfate', { formula, name })
+  const product = (plan: Plan, group: 'alcohol' | 'carboxylic acid' | 'amine' | 'ester') =>
+    withSubstance(plan, 'isopentyl-acetate', { groups: [group] })
+  test.each([
+    ['CaCl2', 'calcium chloride', 'alcohol', true],
+    ['CaCl2', 'calcium chloride', 'amine', true],
+    ['CaCl2', 'calcium chloride', 'ester', false],
+    ['K2CO3', 'potassium carbonate', 'carboxylic acid', true],
+    ['K2CO3', 'potassium carbonate', 'alcohol', false],
+    ['Na2SO4', 'sodium sulfate', 'amine', false],
+    ['MgSO4', 'magnesium sulfate', 'amine', false],
+  ] as const)('%s on a product that is %s %s', (formula, name, group, wrong) =>
+    expect(found(product(agent(formula, name), group), 'agent-dry-ester') !== undefined).toBe(wrong),
+  )
+  test('a hydrate dries nothing', () =>
+    expect(found(agent('MgSO4·7H2O', 'magnesium sulfate heptahydrate'), 'wet-agent')).toBeDefined())
+})
+
+describe('distillation', () => {
+  const distil = (text: string, caution?: string) => changeStep(isopentylAcetate, 'distil', { text, caution, until: undefined })
+  test.each([
+    ['Collect what comes over between 141 and 142 °C.', 'narrow-distil'],
+    ['Collect 100–110 °C.', 'window-distil'],
+    ['Collect 135 to 143 °C.', 'to-dryness-distil'],
+  ])('%s', (text, id) => expect(found(distil(text), id)).toBeDefined())
+  test('the window of the plan is wide enough, meets the product, and the end is said', () => {
+    for (const id of ['narrow', 'window', 'to-dryness']) expect(found(isopentylAcetate, id)).toBeUndefined()
+    expect(settled(distil('Collect 135 to 143 °C.'), 'to-dryness-distil')).toBeUndefined()
+  })
+})
+
+describe('solids', () => {
+  test('straight into ice', () => {
+    const fast = changeStep(acetanilide, 'crystallise', {
+      text: 'Dissolve in {hot-water} and stand it in ice.',
+      until: 'when cold',
+    })
+    expect(settled(fast, 'fast-cooling-crystallise')).toBeUndefined()
+  })
+  test('ten times too much solvent where no solubility is known', () => {
+    const plan = withLine(benzoin, 'hot-ethanol', { anchor: mL(800) })
+    expect(found(plan, 'much-solvent-crystallise')!.evidence).toContain('mL to the gram')
+    expect(found(benzoin, 'much-solvent')).toBeUndefined()
+  })
+  test('a solid called dry that nobody dried', () => {
+    const plan = changeStep(removeStep(acetanilide, 'dry'), 'weigh-crude', { dry: true, sample: 'purified' })
+    expect(found(plan, 'weighed-wet-weigh-crude')).toBeDefined()
+    expect(settled(plan, 'weighed-wet-weigh-crude')).toBeUndefined()
+  })
+  test('a melting point without its rate, and crystals straight to the capillary', () => {
+    const plan = changeStep(acetanilide, 'melt', { text: 'Melt it.' })
+    expect(settled(plan, 'melt-rate-melt')).toBeUndefined()
+    const rest = acetanilide.steps.filter(({ id }) => !['cool-crystals', 'filter-crystals', 'dry'].includes(id))
+    expect(found({ ...acetanilide, steps: rest }, 'undried-crystallise')!.about).toBe('melt')
+  })
+})
+
+describe('what is written down', () => {
+  test('the limiting reagent that no step measures', () => {
+    const told = changeStep(removeStep(acetanilide, 'charge-aniline'), 'charge-acid', {
+      text: 'Add {aniline} and {acetic-acid}.',
+    })
+    expect(found(told, 'not-measured-aniline')).toBeDefined()
+  })
+  test('a sample without its slot', () => {
+    const { plan, id } = addStep(acetanilide, 'send')
+    const silent = changeStep(plan, id, { text: 'Fill a vial.' })
+    expect(settled(silent, `slot-${id}`)).toBeUndefined()
+  })
+  test('a waste of its own that no step names', () => {
+    const plan = withSubstance(acetanilide, 'zinc', { waste: 'oxidiser' })
+    expect(found(changeStep(plan, 'dispose', { text: 'Everything into the waste.' }), 'waste-oxidiser')!.evidence).toContain(
+      'zinc',
+    )
+  })
+})
+
+test('an empty weight of the rules: a plan with nothing but amounts is asked about nothing that it does not do', () => {
+  const bare = {
+    ...acetanilide,
+    steps: acetanilide.steps.slice(0, 1),
+    lines: acetanilide.lines.map((line) => (line.id === 'zinc' ? { ...line, anchor: g(1) } : line)),
+  }
+  expect(queriesOf(bare).map(({ id }) => id)).toEqual([])
+})

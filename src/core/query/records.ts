@@ -1,0 +1,46 @@
+import { changeStep } from '../plan/editPlan'
+import { operationOf } from '../plan/operations'
+import { mainResult, type Plan } from '../plan/plan'
+import type { Query, QueryRule } from './query'
+
+/** What a report needs and nobody is told to write: the group's own charge of what the result counts from, and the slot of a sample. */
+export const records: QueryRule = (plan, table) => {
+  if (!plan.steps.some(({ kind }) => kind !== 'safety')) return []
+  return [...notCharged(plan, table.limiting), ...slots(plan)]
+}
+
+function notCharged(plan: Plan, limiting: readonly string[]): Query[] {
+  const recovery = mainResult(plan)?.recovery
+  const of = recovery && plan.lines.find(({ id }) => id === recovery.of)
+  const counted = of ? [of.anchor?.of === 'share' ? of.anchor.line : of.id] : limiting
+  return counted.flatMap((id) => {
+    const line = plan.lines.find((candidate) => candidate.id === id)!
+    const name = plan.substances.find((substance) => substance.id === line.substance)!.name
+    if (plan.steps.some((step) => step.kind === 'charge' && step.line === id)) return []
+    return [
+      {
+        id: `not-measured-${id}`,
+        about: id,
+        title: `Nobody writes down how much ${name} went in`,
+        evidence:
+          'The result counts from it, and each group charges its own amount: without a step that measures it the report would rest on the plan.',
+      },
+    ]
+  })
+}
+
+function slots(plan: Plan): Query[] {
+  return plan.steps
+    .filter((step) => operationOf(step) === 'send' && !/slot|number|position/i.test(step.text))
+    .map((step) => ({
+      id: `slot-${step.id}`,
+      about: step.id,
+      title: 'The slot of the sample is not noted',
+      evidence: 'Results come back days later by slot, and must find their group.',
+      remedy: {
+        label: 'Add: note the slot',
+        apply: (current: Plan) =>
+          changeStep(current, step.id, { text: `${step.text} Note the slot, the group and the date.`.trim() }),
+      },
+    }))
+}
