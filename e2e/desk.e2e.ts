@@ -197,6 +197,8 @@ test('publishing freezes the revision; a change afterwards makes a new draft', a
   await signIn(page, owner)
   await openDesk(page, 'Benzoin')
   await page.getByRole('button', { name: /Publish draft 2/ }).click()
+  await expect(page.getByRole('button', { name: 'Publish and freeze' })).toBeDisabled()
+  await page.getByLabel(/I have read the safety sheet of this draft/).check()
   await page.getByRole('button', { name: 'Publish and freeze' }).click()
   await expect(page.getByTestId('revision')).toContainText('revision 2, published')
   await cell(page, 'volume of benzaldehyde').fill('12.0 mL')

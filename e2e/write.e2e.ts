@@ -185,6 +185,8 @@ test('two revisions are compared line by line; scaling can be rounded to the dev
   await signIn(page, owner)
   await openDesk(page, 'Isopentyl acetate, new')
   await page.getByRole('button', { name: 'Publish draft 1' }).click()
+  await expect(page.getByRole('button', { name: 'Publish and freeze' })).toBeDisabled()
+  await page.getByLabel(/I have read the safety sheet of this draft/).check()
   await page.getByRole('button', { name: 'Publish and freeze' }).click()
   await expect(page.getByTestId('revision')).toContainText('revision 1, published')
   await page.getByRole('button', { name: 'Scale the plan' }).click()

@@ -10,9 +10,12 @@ import { scalePlan } from '@/core/reaction/scalePlan'
 import { college } from '@/demo/college'
 import { seed } from '../../scripts/seed'
 import { limited } from './attempts'
+import { addBottle, changeBottle, listBottles, removeBottle } from './bottles'
 import { isOn } from './day'
 import { cursorOf, liveStream } from './live'
 import {
+  archivePreparation,
+  copyPreparation,
   fileName,
   listPreparations,
   openPreparation,
@@ -23,6 +26,7 @@ import {
   startPreparation,
 } from './preparations'
 import { Refusal } from './refusal'
+import { earlierProducts } from './sequences'
 import { csvOfSession } from './results'
 import { signStep, viewRun, writeEntries } from './runs'
 import { createSession, sessionChoices, viewSession } from './sessions'
@@ -100,6 +104,91 @@ describe('signing in', () => {
     )
     expect((await refusal(enterBench('ZZZZZZ', 'tablet', now))).message).toMatch(/No bench has this code/)
   })
+})
+
+describe('bottles on the shelf', () => {
+  const bottle = {
+    substance: 'toluene',
+    formula: 'C7H8',
+    form: { kind: 'neat' as const, purity: 1 },
+    left: { value: 500, unit: 'mL' as const, decimals: 0 },
+    place: 'shelf 2',
+  }
+
+  test('those of the demo stand there, with the person who wrote them down', async () => {
+    const found = await listBottles(made.course.id)
+    expect(found).toHaveLength(made.bottles.length)
+    expect(found.find(({ substance }) => substance === 'aniline')).toMatchObject({
+      left: { value: 180, unit: 'mL' },
+      changedBy: 'Per Lindtorp',
+    })
+  })
+
+  test('one is added, used from, and taken off', async () => {
+    const { id } = await addBottle(made.course.id, bottle, owner!.id, now)
+    await changeBottle(id, { left: { value: 350, unit: 'mL', decimals: 0 }, place: 'shelf 3' }, demonstrator!.id, now)
+    expect((await listBottles(made.course.id)).find((each) => each.id === id)).toMatchObject({
+      ...bottle,
+      left: { value: 350 },
+      place: 'shelf 3',
+      changedBy: demonstrator!.name,
+    })
+    await removeBottle(id)
+    expect((await refusal(changeBottle(id, bottle, owner!.id))).message).toMatch(/no longer on the shelf/)
+  })
+})
+
+describe('sequences', () => {
+  const second = {
+    ...acetanilide,
+    title: 'After acetanilide',
+    lines: acetanilide.lines.map((line) => (line.id === 'aniline' ? { ...line, madeIn: 'Acetanilide' } : line)),
+  }
+  const group = made.sections[0]!.groups[0]!.id
+
+  test('what a group weighed last time is what it goes on from', async () => {
+    const [earlier, ...more] = await earlierProducts(made.course.id, second, group, now)
+    expect(more).toEqual([])
+    // Bench 1 of section A last week: 4.41 g, dry.
+    expect(earlier).toMatchObject({ title: 'Acetanilide', massG: expect.closeTo(4.41, 6) as number, dry: true })
+    expect(earlier!.fraction).toBeGreaterThan(0.5)
+  })
+
+  test('nothing before the first session, and nothing for a plan from the bottle', async () => {
+    expect(await earlierProducts(made.course.id, second, group, new Date(0))).toEqual([])
+    expect(await earlierProducts(made.course.id, acetanilide, group, now)).toEqual([])
+  })
+
+  test('a session can be set with each group at the scale of what it weighed', async () => {
+    const { id } = await startPreparation(made.course.id, second, owner!.id, now)
+    const { revision } = await openPreparation(id, { draftsToo: true })
+    await publish(revision.id, 1, owner!.id, now)
+    const choice = (await sessionChoices(made.course.id)).revisions.find(({ title }) => title === 'After acetanilide')!
+    expect(choice.from).toMatchObject({ product: 'aniline', title: 'Acetanilide', needsG: expect.closeTo(4.088, 6) as number })
+    expect(choice.from!.weighed[group]).toBeCloseTo(4.41, 6)
+    await archivePreparation(id, true, now)
+    expect((await sessionChoices(made.course.id)).revisions.map(({ title }) => title)).not.toContain('After acetanilide')
+    expect((await openPreparation(id, { draftsToo: true })).archived).toBe(true)
+    const copy = await copyPreparation(id, owner!.id, now)
+    expect((await openPreparation(copy.id, { draftsToo: true })).revision).toMatchObject({
+      number: 1,
+      state: 'draft',
+      plan: { title: 'After acetanilide, copy' },
+    })
+    await archivePreparation(copy.id, true, now)
+  })
+})
+
+test('a revision that was written in version 1 of the file is brought forward when it is read', async () => {
+  const { id } = await startPreparation(made.course.id, { ...acetanilide, title: 'Old' }, owner!.id, now)
+  await Revision.update(
+    { plan: writePlanFile(acetanilide).replace('"version": 2', '"version": 1') },
+    { where: { preparation: id } },
+  )
+  const { revision } = await openPreparation(id, { draftsToo: true })
+  expect(revision.plan).toEqual(acetanilide)
+  expect((await planTextOf(revision.id, true)).text).toBe(writePlanFile(acetanilide))
+  await archivePreparation(id, true, now)
 })
 
 describe('drafts and revisions', () => {

@@ -7,6 +7,7 @@ const names = [
   ['acetanilide', 'N-phenylethanamide'],
   ['toluene', 'methylbenzene'],
   ['diethyl ether', 'ethoxyethane'],
+  ['isopentyl acetate', '3-methylbutyl ethanoate'],
 ] as const
 
 test.each([
@@ -22,6 +23,8 @@ test.each([
   ['Charge acetanilide.', 'Charge N-phenylethanamide.'],
   ['4-nitrotoluene and toluenes', '4-nitrotoluene and toluenes'],
   ['Diethyl ether, toluene', 'Ethoxyethane, methylbenzene'],
+  ['Isopentyl acetate', '3-Methylbutyl ethanoate'],
+  ['Acetanilide', 'N-phenylethanamide'],
 ])('names: %s', (text, said) => expect(sayer({ ...plainWords, names: 'systematic' }, names)(text)).toBe(said))
 
 test.each([

@@ -8,7 +8,8 @@ export interface Words {
 /** As everything is written down. */
 export const plainWords: Words = { volume: 'mL', names: 'usual', sulfur: 'sulfur' }
 
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+/** A name at the head of a sentence: its first small letter becomes large, as in 3-Methylbutyl. */
+const capital = (text: string) => text.replace(/\p{Ll}/u, (letter) => letter.toUpperCase())
 const literal = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
 
 /**
@@ -26,7 +27,7 @@ export function sayer(words: Words, names: readonly (readonly [usual: string, sy
   const named = (found: string) => {
     const plain = systematic.get(found) ?? systematic.get(found.charAt(0).toLowerCase() + found.slice(1))
     if (plain === undefined) return found
-    return /^\p{Lu}/u.test(found) && /^\p{Ll}/u.test(plain) ? capital(plain) : plain
+    return /^\p{Lu}/u.test(found) && !/^\p{Lu}/u.test(plain) ? capital(plain) : plain
   }
   return (text) => {
     let said = pattern ? text.replace(pattern, named) : text

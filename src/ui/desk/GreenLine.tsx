@@ -8,6 +8,8 @@ import type { ReactionTable } from '@/core/reaction/reactionTable'
 export function GreenLine({ plan, table, revision }: { plan: Plan; table: ReactionTable; revision: string }) {
   const green = greenFigures(plan, table)
   const ceiling = yieldCeiling(plan, table)
+  const equation = table.lines.filter(({ line }) => line.coefficient !== null)
+  const drawn = equation.length > 0 && equation.every(({ substance }) => substance.smiles)
   return (
     <p className="green-line quiet">
       {green && (
@@ -31,13 +33,11 @@ export function GreenLine({ plan, table, revision }: { plan: Plan; table: Reacti
         <a href={`/api/revisions/${revision}/table.csv`} download>
           Table as CSV
         </a>{' '}
-        {[['sdf', 'Structures as molfiles'], ['smi', 'SMILES'], ...(plan.mainProduct === undefined ? [] : [['rxn', 'RXN']])].map(
-          ([format, name]) => (
-            <a key={format} href={`/api/revisions/${revision}/structures?as=${format}`} download>
-              {name}
-            </a>
-          ),
-        )}{' '}
+        {[['sdf', 'Structures as molfiles'], ['smi', 'SMILES'], ...(drawn ? [['rxn', 'RXN']] : [])].map(([format, name]) => (
+          <a key={format} href={`/api/revisions/${revision}/structures?as=${format}`} download>
+            {name}
+          </a>
+        ))}{' '}
         <a href={`/api/revisions/${revision}/plan`} download>
           Plan file
         </a>

@@ -307,7 +307,7 @@ export function NumberField({
     const wrong = !read.ok
       ? read.problem
       : read.value.value <= least || read.value.value > most
-        ? `Give a number above ${Math.max(0, least)}, at most ${most}.`
+        ? `Give a number above ${Number(Math.max(0, least).toFixed(6))}, at most ${Number(most.toFixed(6))}.`
         : undefined
     setProblem(wrong)
     if (wrong || !read.ok) return

@@ -60,7 +60,7 @@ export function Shelf({ course, bottles, plans, mayWrite, zone }: Props) {
               <th scope="col">stands</th>
               <th scope="col">serves</th>
               <th scope="col">written down</th>
-              {mayWrite && <th scope="col" aria-label="remove" />}
+              {mayWrite && <td />}
             </tr>
           </thead>
           <tbody>
