@@ -7,6 +7,8 @@ import type { Line, Plan } from '@/core/plan/plan'
 import { queriesOf } from '@/core/query/queries'
 import { editLine } from '@/core/reaction/editLine'
 import { reactionTable } from '@/core/reaction/reactionTable'
+import { searchSubstances, substanceIndex } from '@/core/substance/search'
+import { substanceRecords } from '@/reference/records'
 import type { Entry } from '@/core/run/entry'
 import { foldRun } from '@/core/run/foldRun'
 import { connectTo, database } from '@/data/connect'
@@ -65,6 +67,12 @@ function longPlan(lines: number, steps: number): Plan {
   return { ...plan, lines: [...plan.lines, ...extra], steps: [...plan.steps, ...copies(plan.steps, steps)] }
 }
 
+/** A record with names as long as real ones, for a reference larger than the one that ships. */
+function invented(at: number) {
+  const real = substanceRecords[at % substanceRecords.length]!
+  return { ...real, id: `${real.id}-${at}`, name: `${real.name} number ${at}` }
+}
+
 /** `mozle bench`: speed figures, each a median of several runs with the size of the work beside it. */
 export async function bench(): Promise<void> {
   stopAllOnSignals()
@@ -80,6 +88,16 @@ export async function bench(): Promise<void> {
     'ms',
     `${long.lines.length} lines, with its queries`,
     `median of ${rounds} × 200`,
+  )
+  const index = substanceIndex(Array.from({ length: 5000 }, (_, at) => invented(at)))
+  const asked = ['acet', 'c7h', 'methyl', 'ol', 'benz', 'number 4999', 'nothing of the kind']
+  let next = 0
+  report(
+    'search the substances',
+    timed(() => searchSubstances(index, asked[next++ % asked.length]!), 70),
+    'ms',
+    `${index.entries.length} substances, by name and formula`,
+    `median of ${rounds} × 70`,
   )
   const entries = manyEntries(500)
   report(

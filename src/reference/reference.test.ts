@@ -8,6 +8,7 @@ import { atomsOfParts } from '@/core/substance/sameAtoms'
 import { plainName, searchSubstances, substanceIndex } from '@/core/substance/search'
 import { wasteStreams, type SubstanceRecord } from '@/core/substance/record'
 import { hazardStatements, precautionaryStatements, precautionsFor, statementText } from './hazardStatements'
+import { pictogramsOf } from './pictograms'
 import { cautionOf, forPlan, substanceRecords } from './records'
 
 const each = substanceRecords.map((record) => [record.id, record] as const)
@@ -47,14 +48,45 @@ test.each(each)('%s: values lie inside physical bounds and name a source', (_id,
 test.each(each)('%s: hazard codes exist and agree with signal word and pictograms', (_id, { hazards }) => {
   if (!hazards) return
   for (const code of hazards.statements) expect(hazardStatements[code]).toBeDefined()
-  for (const pictogram of hazards.pictograms) expect(pictogram).toMatch(/^GHS0[1-9]$/)
+  expect(hazards.pictograms).toEqual(pictogramsOf(hazards.statements))
   const has = (pattern: RegExp) => hazards.statements.some((code) => pattern.test(code))
-  expect(has(/^H22[45]$/)).toBe(has(/^H22[45]$/) && hazards.pictograms.includes('GHS02'))
-  expect(has(/^H(300|301|310|311|330|331)$/)).toBe(hazards.pictograms.includes('GHS06'))
-  expect(has(/^H(290|314|318)$/)).toBe(hazards.pictograms.includes('GHS05'))
-  expect(has(/^H27[0-2]$/)).toBe(hazards.pictograms.includes('GHS03'))
   if (has(/^H(314|318|224|225|300|301|310|311|330|331|340|350|360|370|372|260)/)) expect(hazards.signal).toBe('danger')
 })
+
+test.each([
+  [
+    ['H225', 'H319'],
+    ['GHS02', 'GHS07'],
+  ],
+  // Article 26: no exclamation mark beside the skull, nor for irritation beside corrosion, but for the airways.
+  [['H301', 'H315'], ['GHS06']],
+  [['H314', 'H319'], ['GHS05']],
+  [
+    ['H314', 'H335'],
+    ['GHS05', 'GHS07'],
+  ],
+  [
+    ['H270', 'H280', 'H330'],
+    ['GHS03', 'GHS04', 'GHS06'],
+  ],
+  [
+    ['H350', 'H410', 'H200'],
+    ['GHS01', 'GHS08', 'GHS09'],
+  ],
+  [[], []],
+])('pictograms of %j', (statements, pictograms) => expect(pictogramsOf(statements)).toEqual(pictograms))
+
+test.each(each.filter(([, { solubility }]) => solubility))(
+  '%s: it dissolves better the hotter, in a solvent on record',
+  (_id, record) => {
+    for (const { solvent, points } of record.solubility!) {
+      expect(substanceRecords.map(({ id }) => id)).toContain(solvent)
+      const sorted = [...points].sort((a, b) => a.atC - b.atC).map(({ gPer100ML }) => gPer100ML)
+      expect(sorted).toEqual([...sorted].sort((a, b) => a - b))
+      expect(sorted.every((value) => value > 0 && value < 300)).toBe(true)
+    }
+  },
+)
 
 const withAntoine = substanceRecords.filter(({ antoine, boiling }) => antoine && boiling)
 test.each(withAntoine.map((record) => [record.id, record] as const))(

@@ -1,6 +1,16 @@
+const formats = new Map<string, Intl.DateTimeFormat>()
+
+/** A format made once for each zone: making one costs more than a row of a table. */
+function formatIn(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = `${zone} ${Object.keys(options).join()}`
+  const known = formats.get(key) ?? new Intl.DateTimeFormat('en-GB', { timeZone: zone, ...options })
+  formats.set(key, known)
+  return known
+}
+
 /** Wall-clock time in the laboratory's zone, `14:20`. */
 export function clockTime(iso: string, zone: string): string {
-  return new Intl.DateTimeFormat('en-GB', { timeZone: zone, hour: '2-digit', minute: '2-digit' }).format(new Date(iso))
+  return formatIn(zone, { hour: '2-digit', minute: '2-digit' }).format(new Date(iso))
 }
 
 /** The moment at which the laboratory's wall clock shows that day and time. In the hour that a clock change skips, the hour after. */
@@ -26,9 +36,7 @@ export function momentIn(zone: string, date: string, clock: string): Date {
 
 /** `Tuesday 17 November`. */
 export function longDay(iso: string, zone: string): string {
-  return new Intl.DateTimeFormat('en-GB', { timeZone: zone, weekday: 'long', day: 'numeric', month: 'long' })
-    .format(new Date(iso))
-    .replace(',', '')
+  return formatIn(zone, { weekday: 'long', day: 'numeric', month: 'long' }).format(new Date(iso)).replace(',', '')
 }
 
 /** `12 min ago`, `2 h 5 min ago`, `3 days ago`. */

@@ -33,7 +33,18 @@ const pouredOff = new Set(['pour', 'quench'])
  * own goes on in that one with what there was; pouring off, quenching and crystallising leave the vessel, and so does an extraction or a wash that is not in a separating funnel yet; extraction and washing take the watery layer away with them;
  * filtering, evaporating, distilling and weighing leave the product alone, whose amount is not known then.
  */
-export function stepContents(plan: Plan, table: ReactionTable): StepContents[] {
+export function stepContents(plan: Plan, table: ReactionTable): readonly StepContents[] {
+  const known = followed.get(table)
+  if (known?.plan === plan) return known.steps
+  const steps = follow(plan, table)
+  followed.set(table, { plan, steps })
+  return steps
+}
+
+/** The last plan followed with each table: every rule that looks into a vessel asks for the same. */
+const followed = new WeakMap<ReactionTable, { plan: Plan; steps: StepContents[] }>()
+
+function follow(plan: Plan, table: ReactionTable): StepContents[] {
   let vessel: Vessel | undefined
   let since: string | undefined
   let inside: Content[] = []
@@ -45,7 +56,7 @@ export function stepContents(plan: Plan, table: ReactionTable): StepContents[] {
     if (step.vessel || leaves || toFunnel || operation === 'filter' || step.kind === 'crystallise')
       [vessel, since] = [step.vessel, step.vessel && step.id]
     if (step.kind === 'crystallise') inside = []
-    inside = [...inside, ...added(table, step)]
+    inside = together(inside, added(table, step))
     const during = {
       step: step.id,
       vessel,
@@ -66,6 +77,20 @@ export function stepContents(plan: Plan, table: ReactionTable): StepContents[] {
 /** Millilitres in the vessel that a step sets up, when it is fullest. */
 export function contentsML(plan: Plan, table: ReactionTable, setUp: string): number {
   return Math.max(0, ...stepContents(plan, table).flatMap(({ since, volumeML }) => (since === setUp ? [volumeML] : [])))
+}
+
+/** Contents with others put to them; a divided charge is one content again. */
+function together(inside: readonly Content[], more: readonly Content[]): Content[] {
+  const sum = (a: number | null, b: number | null) => (a === null || b === null ? (a ?? b) : a + b)
+  return more.reduce<Content[]>(
+    (all, next) => {
+      const same = all.find(({ line }) => line.id === next.line.id)
+      if (!same) return [...all, next]
+      const both = { ...same, massG: sum(same.massG, next.massG), volumeML: sum(same.volumeML, next.volumeML) }
+      return all.map((content) => (content === same ? both : content))
+    },
+    [...inside],
+  )
 }
 
 function added(table: ReactionTable, step: Step): Content[] {

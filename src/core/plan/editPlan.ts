@@ -144,6 +144,27 @@ export function moveLine(plan: Plan, id: string, to: number): Plan {
 /** What can be said about a line beside its figures. */
 export type LinePart = Partial<Pick<Line, 'role' | 'form' | 'device' | 'fixed' | 'note' | 'madeIn'>>
 
+/** What can be said about a substance of a plan: everything but what identifies it. */
+export type SubstancePart = Partial<
+  Pick<Substance, 'systematicName' | 'density' | 'melting' | 'boiling' | 'hazards' | 'waste' | 'caution'>
+>
+
+/** The plan with some values of a substance written down, in its own copy; a value given as undefined is taken out. */
+export function changeSubstance(
+  plan: Plan,
+  id: string,
+  part: { [K in keyof SubstancePart]: SubstancePart[K] | undefined },
+): Plan {
+  return {
+    ...plan,
+    substances: plan.substances.map((substance) => {
+      if (substance.id !== id) return substance
+      const entries = Object.entries({ ...substance, ...part }).filter(([, value]) => value !== undefined)
+      return Object.fromEntries(entries) as unknown as Substance
+    }),
+  }
+}
+
 /**
  * The plan with another role, bottle, device or note of a line. A role outside the equation has no coefficient; a product has no anchor of its own.
  * Refused where the reference would leave the reactants or the main product the products.

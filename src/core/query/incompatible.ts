@@ -5,20 +5,23 @@ import type { Query, QueryRule } from './query'
 export const incompatible: QueryRule = (plan, table) => {
   const seen = new Set<string>()
   return stepContents(plan, table).flatMap(({ step, contents }): Query[] =>
-    contents.flatMap(({ substance }) =>
-      contents.flatMap(({ substance: other }) => {
+    contents.flatMap(({ substance }) => {
+      const { incompatible: known } = substance
+      if (!known) return []
+      return contents.flatMap(({ substance: other }) => {
+        if (substance.id === other.id || !known.with.includes(other.name)) return []
         const pair = [substance.id, other.id].sort().join(' ')
-        if (substance.id === other.id || seen.has(pair) || !substance.incompatible?.with.includes(other.name)) return []
+        if (seen.has(pair)) return []
         seen.add(pair)
         return [
           {
             id: `incompatible-${substance.id}-${other.id}`,
             about: step,
             title: `${substance.name} meets ${other.name}`,
-            evidence: `${substance.name} must not meet ${substance.incompatible.with.join('; ')} (${substance.incompatible.source}). If it is meant, say how it is kept safe.`,
+            evidence: `${substance.name} must not meet ${known.with.join('; ')} (${known.source}). If it is meant, say how it is kept safe.`,
           },
         ]
-      }),
-    ),
+      })
+    }),
   )
 }

@@ -1,4 +1,3 @@
-import { stepsThatUse } from '../plan/editPlan'
 import { partsUsed } from '../plan/stepText'
 import { isCharged } from '../plan/plan'
 import { writeNumber } from '../quantity/write'
@@ -8,12 +7,13 @@ import type { Query, QueryRule } from './query'
 export const lineUse: QueryRule = (plan, table) => {
   const written = plan.steps.some(({ kind }) => kind !== 'safety')
   if (!written) return []
+  const used = new Set(plan.steps.flatMap((step) => partsUsed(step).map(({ line }) => line)))
   const ids = new Set(plan.lines.map(({ id }) => id))
   const lines = table.lines
     .filter(({ line }) => isCharged(line))
     .flatMap(({ line, substance }): Query[] => {
       const charging = plan.steps.filter((step) => step.kind === 'charge' && step.line === line.id)
-      if (stepsThatUse(plan, line.id).length === 0)
+      if (!used.has(line.id))
         return [
           {
             id: `unused-${line.id}`,

@@ -28,6 +28,18 @@ const closing: Record<string, string> = { '(': ')', '[': ']', '{': '}' }
  * @throws FormulaError that names the character and its position.
  */
 export function readFormula(text: string): Composition {
+  const known = read.get(text)
+  if (known) return known
+  const composition = parsed(text)
+  // What people type is endless, what a course uses is not.
+  if (read.size < 2000) read.set(text, composition)
+  return composition
+}
+
+/** Formulas that were read before: a table asks for the same ones at every keystroke. */
+const read = new Map<string, Composition>()
+
+function parsed(text: string): Composition {
   // Printed digits become plain ones one for one, so that positions in errors stay true.
   const source = [...text]
     .map((character) => (subscripts.includes(character) ? String(subscripts.indexOf(character)) : character))

@@ -20,7 +20,8 @@ import { OwnSubstance } from './OwnSubstance'
 import { PlanWords } from './PlanWords'
 import { ProcedureStrip } from './ProcedureStrip'
 import { QueryNote } from './QueryNote'
-import { columns, ReactionTableView, type CellPlace } from './ReactionTableView'
+import type { CellActions, CellPlace } from './QuantityCell'
+import { columns, ReactionTableView } from './ReactionTableView'
 import { KeepOrCopy } from './KeepOrCopy'
 import { ScaleDialog } from './ScaleDialog'
 import { Scheme } from './Scheme'
@@ -28,6 +29,8 @@ import { SequenceLine } from './SequenceLine'
 import { SubstancePicker, type FoundSubstance } from './SubstancePicker'
 import type { Base, Saving } from './draftKeeper'
 import { useDraft } from './useDraft'
+import { useSettled } from './useSettled'
+import { useStable } from './useStable'
 
 export interface DeskProps {
   course: string
@@ -74,9 +77,17 @@ export function Desk(props: DeskProps) {
     return read.ok ? read.value : plan
   }, [plan, typing, focus])
   const table = useMemo(() => reactionTable(shown), [shown])
-  const queries = useMemo(() => queriesOf(shown, table), [shown, table])
+  // Scheme, procedure and queries follow when the keys rest, so that typing never waits for them.
+  const later = useSettled(shown, typing != null)
+  const laterTable = useMemo(() => (later === shown ? table : reactionTable(later)), [later, shown, table])
+  const queries = useMemo(() => queriesOf(later, laterTable), [later, laterTable])
   const open = queries.filter(({ answer }) => answer === undefined)
-  const note = focus && working(shown, table, focus.line, focus.column)
+  const note = useMemo(
+    () =>
+      // A line that has just been added is not in the later plan yet.
+      focus && later.lines.some(({ id }) => id === focus.line) ? working(later, laterTable, focus.line, focus.column) : null,
+    [focus, later, laterTable],
+  )
 
   const nameOf = (id: string) =>
     plan.substances.find((substance) => substance.id === plan.lines.find((line) => line.id === id)?.substance)?.name ?? id
@@ -93,6 +104,22 @@ export function Desk(props: DeskProps) {
       draft.change(read.value, `${place.column} of ${nameOf(place.line)}`)
     } else setTexts((all) => ({ ...all, [keyOf(place)]: { text: kept.text, problem: read.problem } }))
   }
+
+  const actions = useStable<CellActions>({
+    focus: setFocus,
+    text: (place, text) => setTexts((all) => ({ ...all, [keyOf(place)]: { text } })),
+    commit,
+    restore: without,
+    working: () => document.querySelector<HTMLElement>('.working')?.focus(),
+  })
+  const { coefficient } = useStable({
+    coefficient: (line: string, text: string) => {
+      const read = editCoefficient(plan, line, text)
+      if (!read.ok) return read.problem
+      draft.change(read.value, `coefficient of ${nameOf(line)}`)
+      return undefined
+    },
+  })
 
   const addSubstance = ({ substance, drawing }: FoundSubstance) => {
     const next = addLine(plan, substance, role)
@@ -121,69 +148,73 @@ export function Desk(props: DeskProps) {
     return () => window.removeEventListener('keydown', onKey)
   }, [travel])
 
-  const notes: MarginNote[] = []
-  if (note && focus)
-    notes.push({
-      key: 'working',
-      about: focus.line,
-      inView: true,
-      node: <WorkingNote working={note} onLeave={() => backToCell(focus)} />,
-    })
-  for (const query of queries) {
-    notes.push({
-      key: query.id,
-      about: query.about,
-      node: (
-        <QueryNote
-          query={query}
-          readOnly={readOnly}
-          onRemedy={() => draft.change(query.remedy!.apply(plan), query.remedy!.label.toLowerCase())}
-          onAnswer={(reason) =>
-            draft.change(
-              {
-                ...plan,
-                answers: [
-                  ...plan.answers.filter((answer) => answer.query !== query.id),
-                  ...(reason === null ? [] : [{ query: query.id, reason }]),
-                ],
-              },
-              reason === null ? `answer to “${query.title}” taken back` : `answer to “${query.title}”`,
-            )
-          }
-        />
-      ),
-    })
-  }
-  const cautioned = new Set<string>()
-  for (const line of plan.lines) {
-    const substance = plan.substances.find(({ id }) => id === line.substance)
-    if (!substance?.caution || cautioned.has(substance.id) || line.role === 'by-product') continue
-    cautioned.add(substance.id)
-    notes.push({
-      key: `caution-${substance.id}`,
-      about: line.id,
-      node: (
-        <div>
-          <h3>
-            <State level="danger">{substance.name}</State>
-          </h3>
-          <p>{substance.caution}</p>
-        </div>
-      ),
-    })
-  }
-  if (cautioned.size > 0) {
-    notes.push({
-      key: 'deference',
-      about: plan.lines.at(-1)!.id,
-      node: (
-        <p className="quiet">
-          These cautions are advice for a supervised laboratory. The supplier’s safety data sheet, your local rules and the
-          qualified person in charge decide.
-        </p>
-      ),
-    })
-  }
+  const { change } = draft
+  const notes = useMemo(() => {
+    const notes: MarginNote[] = []
+    if (note && focus)
+      notes.push({
+        key: 'working',
+        about: focus.line,
+        inView: true,
+        node: <WorkingNote working={note} onLeave={() => backToCell(focus)} />,
+      })
+    for (const query of queries) {
+      notes.push({
+        key: query.id,
+        about: query.about,
+        node: (
+          <QueryNote
+            query={query}
+            readOnly={readOnly}
+            onRemedy={() => change(query.remedy!.apply(plan), query.remedy!.label.toLowerCase())}
+            onAnswer={(reason) =>
+              change(
+                {
+                  ...plan,
+                  answers: [
+                    ...plan.answers.filter((answer) => answer.query !== query.id),
+                    ...(reason === null ? [] : [{ query: query.id, reason }]),
+                  ],
+                },
+                reason === null ? `answer to “${query.title}” taken back` : `answer to “${query.title}”`,
+              )
+            }
+          />
+        ),
+      })
+    }
+    const cautioned = new Set<string>()
+    for (const line of plan.lines) {
+      const substance = plan.substances.find(({ id }) => id === line.substance)
+      if (!substance?.caution || cautioned.has(substance.id) || line.role === 'by-product') continue
+      cautioned.add(substance.id)
+      notes.push({
+        key: `caution-${substance.id}`,
+        about: line.id,
+        node: (
+          <div>
+            <h3>
+              <State level="danger">{substance.name}</State>
+            </h3>
+            <p>{substance.caution}</p>
+          </div>
+        ),
+      })
+    }
+    if (cautioned.size > 0) {
+      notes.push({
+        key: 'deference',
+        about: plan.lines.at(-1)!.id,
+        node: (
+          <p className="quiet">
+            These cautions are advice for a supervised laboratory. The supplier’s safety data sheet, your local rules and the
+            qualified person in charge decide.
+          </p>
+        ),
+      })
+    }
+    return notes
+  }, [plan, queries, note, focus, readOnly, change])
 
   return (
     <div className="with-margin">
@@ -257,28 +288,14 @@ export function Desk(props: DeskProps) {
             </Button>
           </div>
         )}
-        <Scheme
-          plan={shown}
-          drawings={drawn}
-          readOnly={readOnly}
-          onCoefficient={(line, text) => {
-            const read = editCoefficient(plan, line, text)
-            if (!read.ok) return read.problem
-            draft.change(read.value, `coefficient of ${nameOf(line)}`)
-            return undefined
-          }}
-        />
-        <SequenceLine plan={shown} others={others} onChange={readOnly ? undefined : draft.change} />
+        <Scheme plan={later} drawings={drawn} readOnly={readOnly} onCoefficient={coefficient} />
+        <SequenceLine plan={later} others={others} onChange={readOnly ? undefined : draft.change} />
         <ReactionTableView
           plan={shown}
           table={table}
           readOnly={readOnly}
           texts={texts}
-          onFocus={setFocus}
-          onText={(place, text) => setTexts((all) => ({ ...all, [keyOf(place)]: { text } }))}
-          onCommit={commit}
-          onRestore={without}
-          onWorking={() => document.querySelector<HTMLElement>('.working')?.focus()}
+          actions={actions}
           openLine={readOnly ? undefined : openLine}
           onOpen={(line) => setOpenLine(openLine === line ? undefined : line)}
           editor={(computed) => (
@@ -313,7 +330,7 @@ export function Desk(props: DeskProps) {
           </div>
         )}
         <GreenLine plan={shown} table={table} revision={base.id} />
-        <ProcedureStrip plan={shown} table={table} onChange={readOnly ? undefined : draft.change} />
+        <ProcedureStrip plan={later} table={laterTable} onChange={readOnly ? undefined : draft.change} />
         <History history={history} preparation={preparation} zone={zone} current={base.number} />
         {mayWrite && <KeepOrCopy preparation={preparation} archived={archived} />}
       </main>

@@ -1,7 +1,7 @@
 'use client'
 
 import { mainResult, type Plan, type Span } from '@/core/plan/plan'
-import { NumberField } from './LineEditor'
+import { NumberField } from './fields'
 
 interface Props {
   plan: Plan

@@ -1,6 +1,6 @@
 'use client'
 
-import { Fragment, useState } from 'react'
+import { Fragment, memo, useState } from 'react'
 import { days, writeMinutes } from '@/core/plan/duration'
 import { addStep, moveStep } from '@/core/plan/editPlan'
 import { operationOf, operations, type OperationKey } from '@/core/plan/operations'
@@ -18,7 +18,7 @@ interface Props {
 }
 
 /** The procedure as a strip of steps with a time gutter: solid while hands are busy, hatched while waiting. Amounts follow the table. */
-export function ProcedureStrip({ plan, table, onChange }: Props) {
+export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, onChange }: Props) {
   const [open, setOpen] = useState<string>()
   const [dragged, setDragged] = useState<string>()
   const place = (id: string) => plan.steps.findIndex((step) => step.id === id)
@@ -93,9 +93,9 @@ export function ProcedureStrip({ plan, table, onChange }: Props) {
                       </span>
                     ),
                   )}
+                  {step.kind === 'pause' && step.meanwhile !== '' && ` Until it goes on: ${step.meanwhile}`}
                 </span>
                 <span className="until">
-                  {step.kind === 'pause' && step.meanwhile}
                   {[step.until, step.witness ? 'a demonstrator signs' : undefined].filter(Boolean).join('; ')}
                 </span>
                 {onChange && open === step.id && <StepEditor plan={plan} table={table} step={step} onChange={onChange} />}
@@ -116,7 +116,7 @@ export function ProcedureStrip({ plan, table, onChange }: Props) {
       )}
     </section>
   )
-}
+})
 
 /** Nothing is added after the waste step but storing: a new step goes before it. */
 function beforeTheEnd(plan: Plan, operation: OperationKey): string | undefined {

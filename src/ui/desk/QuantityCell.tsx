@@ -1,6 +1,7 @@
 'use client'
 
-import { useId, useRef, type KeyboardEvent } from 'react'
+import { memo, useId, useRef, type KeyboardEvent } from 'react'
+import type { Column } from '@/core/reaction/editLine'
 
 export interface CellDisplay {
   number: string
@@ -8,7 +9,23 @@ export interface CellDisplay {
   typed: boolean
 }
 
+export interface CellPlace {
+  line: string
+  column: Column | 'excess'
+}
+
+/** What can be done in a cell; the same functions for as long as the table stands. */
+export interface CellActions {
+  focus: (place: CellPlace) => void
+  text: (place: CellPlace, text: string) => void
+  commit: (place: CellPlace) => void
+  restore: (place: CellPlace) => void
+  working: () => void
+}
+
 interface Props {
+  line: string
+  of: Column
   /** `row column`, unique in the table; arrows look for neighbours by it. */
   row: number
   column: number
@@ -20,33 +37,28 @@ interface Props {
   text: string | undefined
   problem: string | undefined
   readOnly: boolean
-  onFocus: () => void
-  onText: (text: string) => void
-  onCommit: () => void
-  onRestore: () => void
-  onWorking: () => void
+  actions: CellActions
+}
+
+/** Drawn again only where what it shows has changed: one key changes a few of a hundred figures. */
+function same(before: Props, after: Props): boolean {
+  const keys = Object.keys(after) as (keyof Props)[]
+  return keys.every((key) =>
+    key === 'display'
+      ? before.display?.number === after.display?.number &&
+        before.display?.unit === after.display?.unit &&
+        before.display?.typed === after.display?.typed
+      : before[key] === after[key],
+  )
 }
 
 /**
  * One figure of the reaction table: ink when typed, pencil when derived. Typing replaces, Enter and the arrows write it down and move on, Esc restores,
  * = goes to the working in the margin.
  */
-export function QuantityCell(props: Props) {
-  const {
-    row,
-    column,
-    label,
-    display,
-    columnDecimals,
-    text,
-    problem,
-    readOnly,
-    onFocus,
-    onText,
-    onCommit,
-    onRestore,
-    onWorking,
-  } = props
+export const QuantityCell = memo(function QuantityCell(props: Props) {
+  const { line, of, row, column, label, display, columnDecimals, text, problem, readOnly, actions } = props
+  const place = { line, column: of }
   const input = useRef<HTMLInputElement>(null)
   const problemId = useId()
   const shown = display ? `${display.number}${display.unit ? ` ${display.unit}` : ''}` : ''
@@ -75,23 +87,23 @@ export function QuantityCell(props: Props) {
     const atEnd = field.selectionStart === field.value.length || all
     if (event.key === 'Enter') {
       event.preventDefault()
-      onCommit()
+      actions.commit(place)
       move(event.shiftKey ? -1 : 1, 0)
     } else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
       event.preventDefault()
-      onCommit()
+      actions.commit(place)
       move(event.key === 'ArrowDown' ? 1 : -1, 0)
     } else if ((event.key === 'ArrowLeft' && atStart) || (event.key === 'ArrowRight' && atEnd)) {
       event.preventDefault()
-      onCommit()
+      actions.commit(place)
       move(0, event.key === 'ArrowRight' ? 1 : -1)
     } else if (event.key === 'Escape') {
       event.preventDefault()
-      onRestore()
+      actions.restore(place)
       requestAnimationFrame(() => field.select())
     } else if (event.key === '=' && !editing) {
       event.preventDefault()
-      onWorking()
+      actions.working()
     }
   }
 
@@ -120,10 +132,10 @@ export function QuantityCell(props: Props) {
         spellCheck={false}
         onFocus={(event) => {
           event.currentTarget.select()
-          onFocus()
+          actions.focus(place)
         }}
-        onChange={(event) => onText(event.currentTarget.value)}
-        onBlur={onCommit}
+        onChange={(event) => actions.text(place, event.currentTarget.value)}
+        onBlur={() => actions.commit(place)}
         onKeyDown={onKeyDown}
       />
       {problem && (
@@ -133,4 +145,4 @@ export function QuantityCell(props: Props) {
       )}
     </div>
   )
-}
+}, same)

@@ -7,14 +7,9 @@ import type { Column } from '@/core/reaction/editLine'
 import type { ComputedLine, ReactionTable } from '@/core/reaction/reactionTable'
 import { formText } from '../figures/formText'
 import { MoleBar } from '../figures/MoleBar'
-import { QuantityCell, type CellDisplay } from './QuantityCell'
+import { QuantityCell, type CellActions, type CellDisplay } from './QuantityCell'
 
 export const columns: readonly Column[] = ['mass', 'volume', 'amount', 'ratio']
-
-export interface CellPlace {
-  line: string
-  column: Column | 'excess'
-}
 
 interface Props {
   plan: Plan
@@ -22,11 +17,7 @@ interface Props {
   readOnly: boolean
   /** Text that is being typed, or was refused, by `line column`. */
   texts: Readonly<Record<string, { text: string; problem?: string }>>
-  onFocus: (place: CellPlace) => void
-  onText: (place: CellPlace, text: string) => void
-  onCommit: (place: CellPlace) => void
-  onRestore: (place: CellPlace) => void
-  onWorking: () => void
+  actions: CellActions
   /** The line whose editor stands open under it. */
   openLine: string | undefined
   onOpen: (line: string) => void
@@ -52,7 +43,7 @@ export function displayOf(line: ComputedLine, column: Column): CellDisplay | nul
 
 /** The reaction table: the instrument of the Desk. */
 export function ReactionTableView(props: Props) {
-  const { plan, table, readOnly, texts, onFocus, onText, onCommit, onRestore, onWorking, openLine, onOpen, editor } = props
+  const { plan, table, readOnly, texts, actions, openLine, onOpen, editor } = props
   const result = mainResult(plan)
   const displays = table.lines.map((line) => columns.map((column) => displayOf(line, column)))
   const decimals = columns.map((_, at) =>
@@ -114,7 +105,6 @@ export function ReactionTableView(props: Props) {
                 <small>{describe(line)}</small>
               </td>
               {columns.map((column, at) => {
-                const place = { line: line.line.id, column }
                 const kept = texts[`${line.line.id} ${column}`]
                 return (
                   <td className="n" key={column}>
@@ -127,11 +117,9 @@ export function ReactionTableView(props: Props) {
                       text={kept?.text}
                       problem={kept?.problem}
                       readOnly={readOnly}
-                      onFocus={() => onFocus(place)}
-                      onText={(text) => onText(place, text)}
-                      onCommit={() => onCommit(place)}
-                      onRestore={() => onRestore(place)}
-                      onWorking={onWorking}
+                      line={line.line.id}
+                      of={column}
+                      actions={actions}
                     />
                   </td>
                 )
@@ -142,7 +130,7 @@ export function ReactionTableView(props: Props) {
                   line={line}
                   table={table}
                   scale={scale}
-                  onFocus={() => onFocus({ line: line.line.id, column: 'excess' })}
+                  onFocus={() => actions.focus({ line: line.line.id, column: 'excess' })}
                 />
               </td>
             </tr>

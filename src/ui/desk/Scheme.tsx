@@ -1,6 +1,6 @@
 'use client'
 
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { isProduct, isReactant, type Line, type Plan } from '@/core/plan/plan'
 import { writeNumber } from '@/core/quantity/write'
 import { molarMass } from '@/core/substance/molarMass'
@@ -15,7 +15,7 @@ interface Props {
 }
 
 /** The equation with drawn structures, and coefficients large enough that a 2 cannot be missed. */
-export function Scheme({ plan, drawings, readOnly, onCoefficient }: Props) {
+export const Scheme = memo(function Scheme({ plan, drawings, readOnly, onCoefficient }: Props) {
   // A separation has no equation: what is put in stands on the left, what is got back on the right.
   const left = plan.lines.filter((line) => isReactant(line) || line.role === 'material')
   const right = plan.mainProduct !== undefined ? plan.lines.filter(isProduct) : recoveredLines(plan)
@@ -50,7 +50,7 @@ export function Scheme({ plan, drawings, readOnly, onCoefficient }: Props) {
       {side(right)}
     </section>
   )
-}
+})
 
 function recoveredLines(plan: Plan): Line[] {
   return plan.lines.filter(({ id }) => plan.recoveries?.some(({ product }) => product === id))

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { Plan } from '@/core/plan/plan'
 import { scaledToProduct, sequenceOf } from '@/core/plan/sequence'
 import { writeNumber } from '@/core/quantity/write'
@@ -10,7 +11,7 @@ interface Props {
 }
 
 /** Where a plan goes on from another: the chain from the bottle to here, what each link makes and needs, and the overall yield. */
-export function SequenceLine({ plan, others, onChange }: Props) {
+export const SequenceLine = memo(function SequenceLine({ plan, others, onChange }: Props) {
   const sequence = sequenceOf(plan, others)
   if (!sequence) return null
   const percent = ({ low, high }: { low: number; high: number }) => `${writeNumber(100 * low, 0)}–${writeNumber(100 * high, 0)} %`
@@ -30,14 +31,14 @@ export function SequenceLine({ plan, others, onChange }: Props) {
             </span>
             {taken?.needsG != null && (
               <span className={makesG !== null && makesG < taken.needsG ? 'doubt' : 'quiet'}>
-                the next needs {writeNumber(taken.needsG, 2)} g
+                next needs {writeNumber(taken.needsG, 2)} g
               </span>
             )}
           </li>
         ))}
       </ol>
       <p>
-        Overall yield expected: <b className="fig">{percent(sequence.overall)}</b>
+        Overall yield expected: <b className="fig">{percent(sequence.overall)}</b>{' '}
         {onChange && scaled && differs && (
           <button type="button" className="opens" onClick={() => onChange(scaled, `scaled to what ${before.title} makes`)}>
             Scale this plan to the {writeNumber(before.makesG!, 2)} g that {before.title} makes
@@ -46,4 +47,4 @@ export function SequenceLine({ plan, others, onChange }: Props) {
       </p>
     </section>
   )
-}
+})

@@ -6,7 +6,7 @@ import { changeStep, moveStep, removeStep } from '@/core/plan/editPlan'
 import { isCharged, substanceOf, type Plan, type Step, type Vessel } from '@/core/plan/plan'
 import { devices } from '@/core/quantity/device'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
-import { NumberField } from './LineEditor'
+import { NumberField } from './fields'
 import { StepFacts } from './StepFacts'
 
 interface Props {

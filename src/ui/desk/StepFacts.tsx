@@ -1,7 +1,8 @@
 import { stepContents } from '@/core/operation/contents'
-import type { Plan, Step } from '@/core/plan/plan'
+import { dispensedAs, type Plan, type Step } from '@/core/plan/plan'
 import { readingsOf } from '@/core/plan/readings'
-import { writeNumber } from '@/core/quantity/write'
+import { written } from '@/core/quantity/figure'
+import { writeFigureText, writeNumber } from '@/core/quantity/write'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
 import { Pictogram } from '../figures/Pictogram'
 
@@ -22,11 +23,11 @@ export function StepFacts({ plan, table, step }: { plan: Plan; table: ReactionTa
             About {amount(now.volumeML)} mL{vessel}:
           </b>{' '}
           {now.contents
-            .map(({ substance, volumeML, massG }) =>
-              volumeML === null
-                ? `${massG === null ? '' : `${amount(massG)} g `}${substance.name}`
-                : `${amount(volumeML)} mL ${substance.name}`,
-            )
+            .map(({ line, substance, volumeML, massG }) => {
+              const measured = dispensedAs(line) === 'mass' || volumeML === null ? massG : volumeML
+              const dimension = measured === massG ? 'mass' : 'volume'
+              return `${measured === null ? '' : `${writeFigureText(written(measured, measured < 2 ? 2 : 1), dimension)} `}${substance.name}`
+            })
             .join(', ')}
         </p>
       )}

@@ -20,6 +20,8 @@ const gap = 14
  */
 export function Margin({ notes, label }: { notes: MarginNote[]; label: string }) {
   const margin = useRef<HTMLElement>(null)
+  // Placed anew when a note comes, goes or grows, or the page does: not at every key, for that would lay the page out twice.
+  const which = notes.map(({ key, about, inView }) => `${key} ${about} ${inView ? 'in view' : ''}`).join('\n')
   useLayoutEffect(() => {
     const element = margin.current
     const page = element?.previousElementSibling
@@ -31,19 +33,20 @@ export function Margin({ notes, label }: { notes: MarginNote[]; label: string })
         const line = page.querySelector(`[data-about="${CSS.escape(note.dataset.for ?? '')}"]`)
         const beside = line ? line.getBoundingClientRect().top - top : 0
         const lowest = window.innerHeight - top - note.offsetHeight - gap
-        return { note, wanted: note.dataset.inView ? Math.min(beside, Math.max(lowest, 0)) : beside }
+        const height = note.offsetHeight
+        return { note, height, wanted: note.dataset.inView ? Math.min(beside, Math.max(lowest, 0)) : beside }
       })
+      // All is measured before anything moves: a measure after a move would lay the page out again.
       // The note in view takes its place first; the others go around it.
       placed.sort((a, b) => a.wanted - b.wanted)
       const first = placed.find(({ note }) => note.dataset.inView)
-      const kept = first && { from: first.wanted, to: first.wanted + first.note.offsetHeight + gap }
-      for (const { note, wanted } of placed) {
-        const { offsetHeight } = note
+      const kept = first && { from: first.wanted, to: first.wanted + first.height + gap }
+      for (const { note, height, wanted } of placed) {
         let at = Math.max(free, wanted)
         if (kept && note === first.note) at = kept.from
-        else if (kept && at < kept.to && at + offsetHeight + gap > kept.from) at = kept.to
+        else if (kept && at < kept.to && at + height + gap > kept.from) at = kept.to
         note.style.top = `${at}px`
-        if (note !== first?.note) free = at + offsetHeight + gap
+        if (note !== first?.note) free = at + height + gap
       }
       if (kept) free = Math.max(free, kept.to)
       element.style.minHeight = `${free}px`
@@ -51,8 +54,9 @@ export function Margin({ notes, label }: { notes: MarginNote[]; label: string })
     place()
     const observer = new ResizeObserver(place)
     observer.observe(page)
+    element.querySelectorAll('.margin-note').forEach((note) => observer.observe(note))
     return () => observer.disconnect()
-  })
+  }, [which])
   return (
     <aside className="margin" ref={margin} aria-label={label}>
       {notes.map(({ key, about, inView, node }) => (

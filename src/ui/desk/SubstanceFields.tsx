@@ -1,0 +1,133 @@
+'use client'
+
+import { useState } from 'react'
+import { changeSubstance } from '@/core/plan/editPlan'
+import type { Plan, Substance } from '@/core/plan/plan'
+import { readNumber, type Reading } from '@/core/quantity/readQuantity'
+import { wasteStreams, type WasteStream } from '@/core/substance/record'
+import { hazardStatements, statementText } from '@/reference/hazardStatements'
+import { pictogramsOf } from '@/reference/pictograms'
+import { Pictogram } from '../figures/Pictogram'
+import { NumberField, TextField } from './fields'
+
+/** Where a value that the author writes down comes from. */
+const source = 'Written down by the author of this plan, from the label or the safety data sheet'
+
+interface Props {
+  plan: Plan
+  substance: Substance
+  onChange: (plan: Plan, label: string) => void
+}
+
+/** What this plan knows of a substance, folded away: density, melting and boiling range, hazards from the label, waste. */
+export function SubstanceFields({ plan, substance, onChange }: Props) {
+  const [problem, setProblem] = useState<string>()
+  const change = (part: Parameters<typeof changeSubstance>[2], what: string) => {
+    setProblem(undefined)
+    onChange(changeSubstance(plan, substance.id, part), `${what} of ${substance.name}`)
+  }
+  const range = (what: 'melting' | 'boiling', text: string) => {
+    const read = readRange(text)
+    if (!read.ok) return setProblem(read.problem)
+    change({ [what]: read.value && { ...read.value, source } }, what === 'melting' ? 'melting range' : 'boiling range')
+  }
+  const shown = (of: Substance['melting']) => (of ? (of.lowC === of.highC ? `${of.lowC}` : `${of.lowC}–${of.highC}`) : '')
+  const { density, hazards } = substance
+  return (
+    <details className="wide substance-fields">
+      <summary>What this plan knows of {substance.name}</summary>
+      <div className="line-editor">
+        <NumberField
+          label="density, g/mL"
+          value={density?.gPerML ?? 0}
+          least={-1}
+          most={25}
+          onNumber={(gPerML) => change({ density: gPerML > 0 ? { gPerML, source } : undefined }, 'density')}
+        />
+        <TextField label="melts, °C" value={shown(substance.melting)} onText={(text) => range('melting', text)} />
+        <TextField label="boils, °C" value={shown(substance.boiling)} onText={(text) => range('boiling', text)} />
+        <label>
+          signal word
+          <select
+            className="form-select form-select-sm"
+            aria-label="signal word"
+            value={hazards?.signal ?? ''}
+            disabled={!hazards}
+            onChange={(event) =>
+              hazards &&
+              change({ hazards: { ...hazards, signal: event.currentTarget.value as 'danger' | 'warning' } }, 'signal word')
+            }
+          >
+            {!hazards && <option value="">statements first</option>}
+            <option value="danger">danger</option>
+            <option value="warning">warning</option>
+          </select>
+        </label>
+        <TextField
+          label="hazard statements, codes"
+          value={hazards?.statements.map((statement) => statement.split(' ')[0]).join(' ') ?? ''}
+          onText={(text) => {
+            const codes = text
+              .toUpperCase()
+              .split(/[\s,;]+/)
+              .filter(Boolean)
+            const unknown = codes.filter((code) => !(code in hazardStatements))
+            if (unknown.length > 0)
+              return setProblem(
+                `${unknown.join(', ')} ${unknown.length === 1 ? 'is' : 'are'} no hazard statement. Write codes such as H225 H319.`,
+              )
+            const signal = hazards?.signal ?? 'warning'
+            change(
+              {
+                hazards:
+                  codes.length === 0
+                    ? undefined
+                    : { signal, pictograms: pictogramsOf(codes), statements: codes.map(statementText), source },
+              },
+              'hazards',
+            )
+          }}
+        />
+        <label>
+          waste
+          <select
+            className="form-select form-select-sm"
+            aria-label="waste"
+            value={substance.waste ?? ''}
+            onChange={(event) => change({ waste: (event.currentTarget.value || undefined) as WasteStream | undefined }, 'waste')}
+          >
+            <option value="">not said</option>
+            {wasteStreams.map((stream) => (
+              <option key={stream}>{stream}</option>
+            ))}
+          </select>
+        </label>
+        <TextField
+          label="caution at the bench"
+          value={substance.caution ?? ''}
+          onText={(text) => change({ caution: text === '' ? undefined : text }, 'caution')}
+        />
+        <span className="pictograms">
+          {hazards?.pictograms.map((code) => (
+            <Pictogram key={code} code={code} />
+          ))}
+        </span>
+      </div>
+      {problem && (
+        <span className="problem" role="alert">
+          {problem}
+        </span>
+      )}
+    </details>
+  )
+}
+
+/** `114.3`, `113–115` or `113 to 115`; nothing for an empty field. */
+function readRange(text: string): Reading<{ lowC: number; highC: number } | undefined> {
+  if (text.trim() === '') return { ok: true, value: undefined }
+  const [low, high = low] = text.split(/\s*(?:–|\bto\b|(?<=\d)\s*-)\s*/)
+  const [from, to] = [readNumber(low ?? ''), readNumber(high ?? '')]
+  if (!from.ok || !to.ok || from.value.value > to.value.value || from.value.value < -273.15 || to.value.value > 5000)
+    return { ok: false, problem: 'Write a temperature or a range in °C, the lower first: 114 or 113–115.' }
+  return { ok: true, value: { lowC: from.value.value, highC: to.value.value } }
+}
