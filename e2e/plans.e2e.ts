@@ -46,6 +46,9 @@ test('mol %, mL to the gram and % w/v are typed where they are read', async ({ p
   await openDesk(page, 'Benzoin')
   await page.getByRole('button', { name: 'Begin another from it' }).click()
   await expect(page.getByRole('heading', { name: 'Benzoin, copy', level: 1 })).toBeVisible()
+  // Other tests have written in this preparation.
+  await cell(page, 'volume of benzaldehyde').fill('10.0 mL')
+  await cell(page, 'volume of benzaldehyde').press('Enter')
   await cell(page, 'ratio of thiamine hydrochloride').fill('5 %')
   await cell(page, 'ratio of thiamine hydrochloride').press('Enter')
   // 5 % of 97.39 mmol
@@ -92,6 +95,7 @@ test('a sequence: what the first makes, what the next needs, the overall yield, 
   await expect(sequence.getByRole('button', { name: /Scale this plan/ })).toHaveCount(0)
   await page.keyboard.press('Control+z')
   await expect(cell(page, 'mass of benzil \\(from the step before\\)')).toHaveValue(before)
+  await saved(page)
   await page.goto('/class/new')
   await page.getByLabel('Preparation').selectOption({ label: 'Benzil, revision 1' })
   await expect(page.getByText('This preparation goes on from Benzoin')).toBeVisible()

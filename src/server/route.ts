@@ -45,8 +45,10 @@ export function route<P extends Params = Params, B = undefined>(
       const params = await context.params
       const people = [await benchHere(), await signedIn()]
       if (typeof guard.need === 'string' && people.every((person) => !person)) throw new Refusal(401, 'Sign in first.')
+      // Who may not do a thing is not told what is wrong with how they asked for it; only a body that names its subject is read first.
+      const early = guard.subject ? await allowed(guard, people, params) : undefined
       const body = guard.body ? await readBody(request, guard.body) : (undefined as B)
-      const actor = await allowed(guard, people, params, body)
+      const actor = early ?? (await allowed(guard, people, params, body))
       const answer = await handle({ request, params, actor, body })
       return answer instanceof Response ? answer : NextResponse.json(answer ?? { ok: true })
     } catch (error) {
@@ -60,11 +62,11 @@ async function allowed<P extends Params, B>(
   guard: Guarded<P, B>,
   people: (Actor | null)[],
   params: P,
-  body: B,
+  body?: B,
 ): Promise<Actor | null> {
   const { need, subject, subjectOfBody } = guard
   if (typeof need === 'object') return people.find(Boolean) ?? null
-  const about = subject ? await subject(params) : await subjectOfBody?.(body)
+  const about = subject ? await subject(params) : body !== undefined ? await subjectOfBody?.(body) : undefined
   // A tablet may hold both cookies; the one that has the right speaks, the bench first for its own run.
   const actor = about && people.find((candidate) => may(candidate, need, about))
   if (!actor) throw new Refusal(403, 'Your role in this course does not allow this.')

@@ -1,3 +1,4 @@
+import { contextOf, filledFor, reportFor } from '../operation/planners/planners'
 import type { Figure } from '../quantity/figure'
 import type { Plan } from '../plan/plan'
 import { queriesOf } from '../query/queries'
@@ -38,6 +39,14 @@ export function calculate(plan: Plan, run?: { scale: number; entries: Entry[] })
     limiting: table.limiting,
     theoreticalYield_g: plain(theoreticalYield(plan, table)),
     balanced: balance(plan).imbalances.length === 0,
+    operations: plan.steps.flatMap((step) => {
+      const context = contextOf(plan, table, step)
+      const report = reportFor(context)
+      if (!report) return []
+      const figures = report.facts.map(({ id, name, value, unit }) => ({ id, name, value, unit }))
+      const advice = report.advice.map(({ id, level, words }) => ({ id, level, words }))
+      return [{ step: step.id, inputs: filledFor(context), figures, advice }]
+    }),
     queries: queriesOf(plan, table).map(({ id, about, title, evidence }) => ({ id, about, title, evidence })),
   }
   if (!run) return planned

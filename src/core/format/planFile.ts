@@ -1,4 +1,5 @@
 import Ajv from 'ajv'
+import { planners, problemIn } from '../operation/planners/planners'
 import type { Plan } from '../plan/plan'
 import { FormulaError, readFormula } from '../substance/readFormula'
 import schema from './plan.schema.json'
@@ -89,8 +90,21 @@ export function checkPlan(document: unknown): Plan {
   plan.steps.forEach((step, index) => {
     if (step.kind === 'charge') known(lines, step.line, `/steps/${index}/line`, 'line')
     if (step.kind === 'crystallise') known(lines, step.solvent, `/steps/${index}/solvent`, 'line')
+    checkWork(step, index)
   })
   return plan
+}
+
+/** What is typed into a planner stands in its fields. @throws PlanFileError */
+function checkWork({ work }: Plan['steps'][number], index: number): void {
+  if (!work) return
+  const planner = Object.values(planners).find(({ of }) => of === work.of)
+  if (!planner) throw new PlanFileError(`no operation “${work.of}” has a planner`, `/steps/${index}/work/of`)
+  for (const [key, value] of Object.entries(work)) {
+    const field = planner.fields.find((each) => each.key === key)
+    const problem = key === 'of' ? undefined : field ? problemIn(field, value) : 'there is no such field'
+    if (problem) throw new PlanFileError(problem, `/steps/${index}/work/${key}`)
+  }
 }
 
 /**

@@ -62,6 +62,10 @@ export interface Substance {
   boiling?: { lowC: number; highC: number; source: string }
   /** Of the substance as an acid, or of its conjugate acid, in water at 25 °C. */
   pKa?: { values: number[]; ofConjugateAcid?: boolean; source: string }
+  /** log10 of the partition coefficient between octan-1-ol and water. */
+  logP?: { value: number; source: string }
+  /** Vapour pressure: log10(p/mmHg) = a − b/(c + t/°C), good from `fromC` to `toC`. */
+  antoine?: { a: number; b: number; c: number; fromC: number; toC: number; source: string }
   /** Groups that decide how it is worked up and dried, one entry for each in the molecule. */
   groups?: FunctionalGroup[]
   /** What it must not meet. */
@@ -133,6 +137,15 @@ export interface Line {
 /** How a mass may be taken: taring the container, or container with contents minus container. */
 export type WeighingMethod = 'tare' | 'difference'
 
+/** What is typed into the planner of an operation: figures, choices and rows of them, each by its field (core/operation/planners). */
+export interface Work {
+  of: string
+  [field: string]: WorkValue
+}
+
+export type WorkValue = string | number | WorkRow[]
+export type WorkRow = Record<string, string | number>
+
 /** What the work goes on in. */
 export interface Vessel {
   kind: 'round-bottom' | 'separating funnel' | 'conical' | 'vial'
@@ -155,6 +168,8 @@ interface StepBase {
   witness?: boolean
   /** The vessel that the work goes on in from here, where it is another one. */
   vessel?: Vessel
+  /** What was typed into the planner of its operation; the rest follows from the plan. */
+  work?: Work
 }
 
 /** One step of the procedure; the kind decides which readings are due and when the step is over. */

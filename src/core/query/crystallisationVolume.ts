@@ -1,5 +1,5 @@
 import { dispensed, computedLine, wholeOf } from '../reaction/reactionTable'
-import { solubilityAt } from '../operation/solubility'
+import { solubilityAt } from '../operation/crystallisation/solubility'
 import { writeNumber } from '../quantity/write'
 import { mainResult, mainSubstance } from '../plan/plan'
 import type { QueryRule } from './query'

@@ -19,13 +19,10 @@ export type WasteStream = (typeof wasteStreams)[number]
 
 /**
  * A reference record: what is known of a substance, each value with its source. A value that is not known is absent.
- * Vapour pressure is log10(p/mmHg) = a − b/(c + t/°C), good from `fromC` to `toC`.
  */
 export interface SubstanceRecord extends Omit<Substance, 'hazards' | 'caution' | 'formula'> {
   formula: string
   synonyms?: string[]
-  logP?: { value: number } & Sourced
-  antoine?: { a: number; b: number; c: number; fromC: number; toC: number } & Sourced
   /** Statement codes such as `H225`; their texts stand in the table of statements. */
   hazards?: { signal: 'danger' | 'warning'; pictograms: string[]; statements: string[] } & Sourced
 }

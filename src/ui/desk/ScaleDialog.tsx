@@ -5,6 +5,7 @@ import { Button, Modal } from 'react-bootstrap'
 import { mainResult, type Plan } from '@/core/plan/plan'
 import { readNumber, readQuantity, type Reading } from '@/core/quantity/readQuantity'
 import { holds, type Bottle } from '@/core/stores/bottle'
+import { exact, times } from '@/core/quantity/figure'
 import { writeFigureText, writeNumber, writeQuantity } from '@/core/quantity/write'
 import { chargedLines, computedLine, dispensed, reactionTable, type ReactionTable } from '@/core/reaction/reactionTable'
 import { scaleFactor, type ScaleWay } from '@/core/reaction/scaleWays'
@@ -47,9 +48,10 @@ export function ScaleDialog({ plan, table, shelf, onClose, onScale }: Props) {
       : usable
         ? undefined
         : 'That is less than a thousandth or more than a thousand times the plan. Check the figure.'
-  const exact = usable ? scalePlan(plan, factor) : null
-  const toDevices = exact && rounding ? roundToDevices(exact) : null
-  const scaled = toDevices?.plan ?? exact
+  const scaledExactly = usable ? scalePlan(plan, factor) : null
+  const classOf = groupsOf(groups)
+  const toDevices = scaledExactly && rounding ? roundToDevices(scaledExactly) : null
+  const scaled = toDevices?.plan ?? scaledExactly
   const after = scaled && reactionTable(scaled)
   const limiting = table.limiting[0] && computedLine(table, table.limiting[0]).substance.name
   return (
@@ -141,16 +143,15 @@ export function ScaleDialog({ plan, table, shelf, onClose, onScale }: Props) {
                 />
               </label>
             )}
-            {by === 'bottle' && (
-              <label>
-                for groups
-                <input
-                  className="form-control form-control-sm"
-                  value={groups}
-                  onChange={(event) => setGroups(event.currentTarget.value)}
-                />
-              </label>
-            )}
+            <label>
+              {by === 'bottle' ? 'for groups' : 'groups in the class'}
+              <input
+                className="form-control form-control-sm"
+                inputMode="numeric"
+                value={groups}
+                onChange={(event) => setGroups(event.currentTarget.value)}
+              />
+            </label>
           </div>
           <label className="round-check">
             <input type="checkbox" checked={rounding} onChange={(event) => setRounding(event.currentTarget.checked)} /> round to
@@ -169,8 +170,13 @@ export function ScaleDialog({ plan, table, shelf, onClose, onScale }: Props) {
                     now
                   </th>
                   <th scope="col" className="n">
-                    × {writeNumber(factor!, 3)}
+                    a group, × {writeNumber(factor!, 3)}
                   </th>
+                  {classOf !== null && (
+                    <th scope="col" className="n">
+                      {classOf} groups
+                    </th>
+                  )}
                   {toDevices && (
                     <th scope="col" className="n">
                       ratio moves by
@@ -187,6 +193,7 @@ export function ScaleDialog({ plan, table, shelf, onClose, onScale }: Props) {
                     </td>
                     <td className="n fig">{amountOf(computed)}</td>
                     <td className="n fig">{after && amountOf(after.lines[index]!)}</td>
+                    {classOf !== null && <td className="n fig">{after && amountOf(after.lines[index]!, classOf)}</td>}
                     {toDevices && <td className="n fig">{shiftOf(toDevices.rounded, computed.line.id)}</td>}
                   </tr>
                 ))}
@@ -231,9 +238,16 @@ function shiftOf(rounded: Rounded[], line: string): string {
   return shift === undefined || shift === null ? '–' : `${shift > 0 ? '+' : ''}${writeNumber(100 * shift, 1)} %`
 }
 
-function amountOf(computed: ReactionTable['lines'][number]): string {
+/** What a line is measured out by, for so many groups. */
+function amountOf(computed: ReactionTable['lines'][number], groups = 1): string {
   const found = dispensed(computed)
-  return found ? writeFigureText(found.figure, found.dimension) : '–'
+  return found ? writeFigureText(times(found.figure, exact(groups)), found.dimension) : '–'
+}
+
+/** A whole number of groups from 1, or null where none is written. */
+function groupsOf(text: string): number | null {
+  const read = readNumber(text)
+  return read.ok && Number.isInteger(read.value.value) && read.value.value >= 1 ? read.value.value : null
 }
 
 function wayOf(by: By, text: string, percent: string, groups: string, line: string): Reading<ScaleWay> {
@@ -251,15 +265,14 @@ function wayOf(by: By, text: string, percent: string, groups: string, line: stri
     return { ok: false, problem: `Write a number with its unit, for example ${by === 'product' ? '5.0 g' : '25 mL'}.` }
   const { of, read } = good
   const share = readNumber(percent)
-  const count = readNumber(groups)
+  const count = groupsOf(groups)
   if (by === 'product') {
     if (!share.ok || share.value.value <= 0 || share.value.value > 100)
       return { ok: false, problem: 'A yield is a percentage above 0, at most 100.' }
     return { ok: true, value: { by, quantity: read.value, yield: share.value.value / 100 } }
   }
   if (by === 'limiting') return { ok: true, value: { by, of, quantity: read.value } }
-  if (!count.ok || !Number.isInteger(count.value.value) || count.value.value < 1)
-    return { ok: false, problem: 'Groups are counted in whole numbers from 1.' }
+  if (count === null) return { ok: false, problem: 'Groups are counted in whole numbers from 1.' }
   if (of === 'amount') return { ok: false, problem: 'A bottle holds a mass or a volume: write for example 500 mL or 250 g.' }
-  return { ok: true, value: { by, line, of, quantity: read.value, groups: count.value.value } }
+  return { ok: true, value: { by, line, of, quantity: read.value, groups: count } }
 }

@@ -1,0 +1,58 @@
+/**
+ * What is set once for a laboratory: the pressure that its liquids boil at, and the school it follows where schools differ.
+ * Everything else of a preparation stands in its plan.
+ */
+export interface Lab {
+  pressure: { by: PressureWay; value: number }
+  /** Boiling points further apart than this, K, part in a simple distillation. */
+  simpleFromK: number
+  crystallisationVolume: 'curve' | 'factor' | 'portions'
+  layersOut: 'top through the top' | 'both through the tap'
+  dryingAgent: 'magnesium sulfate' | 'sodium sulfate'
+  gas: 'trap' | 'hood'
+  harmlessWater: 'container' | 'sink'
+  /** Melting-point apparatus with the standards it was checked with. */
+  instruments: Instrument[]
+}
+
+export type PressureWay = 'kPa' | 'mmHg' | 'altitude'
+
+/** A thermometer or melting-point apparatus, and what it showed for standards whose melting points are known. */
+export interface Instrument {
+  id: string
+  name: string
+  /** When the standards were read, ISO date. */
+  checkedOn: string
+  standards: { name: string; trueC: number; readC: number }[]
+}
+
+/** A laboratory that nobody has set anything for: sea level, and the default of each school. */
+export const defaultLab: Lab = {
+  pressure: { by: 'kPa', value: 101.325 },
+  simpleFromK: 70,
+  crystallisationVolume: 'curve',
+  layersOut: 'top through the top',
+  dryingAgent: 'magnesium sulfate',
+  gas: 'trap',
+  harmlessWater: 'container',
+  instruments: [],
+}
+
+/** Bounds within which a pressure can be meant: the lowest and highest laboratories, with their weather. */
+export const pressureBounds: Readonly<Record<PressureWay, { least: number; most: number; unit: string }>> = {
+  kPa: { least: 50, most: 110, unit: 'kPa' },
+  mmHg: { least: 375, most: 825, unit: 'mmHg' },
+  altitude: { least: -450, most: 5200, unit: 'm' },
+}
+
+/** mmHg in a kilopascal: 760 mmHg are 101.325 kPa by definition of the standard atmosphere. */
+export const mmHgPerKPa = 760 / 101.325
+
+/**
+ * The laboratory's pressure in mmHg. From an altitude h in metres by the ICAO standard atmosphere (Doc 7488):
+ * p = 101.325 kPa · (1 − 2.25577·10⁻⁵·h)^5.25588, which knows nothing of the day's weather (± 2 kPa).
+ */
+export function pressureMmHg({ pressure: { by, value } }: Pick<Lab, 'pressure'>): number {
+  if (by === 'mmHg') return value
+  return mmHgPerKPa * (by === 'kPa' ? value : 101.325 * (1 - 2.25577e-5 * value) ** 5.25588)
+}

@@ -1,0 +1,12 @@
+/** Specific heats in J/(g·K): water at 25 °C 4.18 (CRC Handbook); organic liquids lie between 1.7 and 2.4, taken as 2.0. */
+export const specificHeat = { water: 4.18, organic: 2.0 } as const
+
+/**
+ * Kelvins that a mixture would warm by if no heat left it: ΔT = n·(−ΔH)/Σ(m·c_p), with n in mmol, −ΔH in kJ/mol, masses in g.
+ * @throws RangeError where there is nothing to warm
+ */
+export function adiabaticRise(mmol: number, releasedKJPerMol: number, masses: readonly { g: number; cp: number }[]): number {
+  const capacity = masses.reduce((sum, { g, cp }) => sum + g * cp, 0)
+  if (!(capacity > 0)) throw new RangeError('There is nothing in the flask to take up the heat.')
+  return (mmol * releasedKJPerMol) / capacity
+}

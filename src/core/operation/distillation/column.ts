@@ -1,0 +1,149 @@
+import { activityCoefficients } from './activity'
+import { bubblePoint, type Mixture } from './equilibrium'
+
+/** Stages in equilibrium above the pot, and liquid returned to liquid taken off. */
+export interface Column {
+  stages: number
+  /** Infinity for total reflux. */
+  reflux: number
+}
+
+/** What comes over a pot. */
+export interface Head {
+  /** Mole fractions of the distillate. */
+  distillate: number[]
+  /** Condensing point of the vapour at the top, °C. */
+  headC: number
+  potC: number
+  /** Mean mole fractions of the liquid on the stages above the pot. */
+  onStages: number[]
+}
+
+const ln10 = Math.LN10
+/** A Newton step in temperature shorter than this, K, leaves an error below a hundred-thousandth of a kelvin. */
+const near = 0.05
+
+/**
+ * A column over a pot that changes: constant molal overflow, a total condenser, every stage in equilibrium. With the temperatures of the stages held, the balance of each component is a chain of linear equations from the pot to
+ * the condenser, L·x(k+1) − (V·K(k) + L)·x(k) + V·K(k−1)·x(k−1) = 0; each stage's boiling point then gives its temperature anew, until none moves (Wang and Henke, Hydrocarbon Processing 45 (8), 1966, 155). Each
+ * pot begins with the temperatures of the one before.
+ * @param toleranceK how still the temperatures must be
+ */
+export function columnOver(mixture: Mixture, { stages, reflux }: Column, toleranceK = 1e-7): (pot: readonly number[]) => Head {
+  const { components, model, mmHg } = mixture
+  const count = components.length
+  // Per mole of vapour.
+  const L = Number.isFinite(reflux) ? reflux / (reflux + 1) : 1
+  const A = components.map(({ a }) => ln10 * a - Math.log(mmHg))
+  const B = components.map(({ b }) => ln10 * b)
+  const C = components.map(({ c }) => c)
+  const temperatures = new Float64Array(stages + 1)
+  /** Fractions and equilibrium ratios y/x, stage by stage, the pot first. */
+  const x = new Float64Array((stages + 1) * count)
+  const K = new Float64Array((stages + 1) * count)
+  const slopes = new Float64Array(count)
+  const carried = new Float64Array(stages + 2)
+  /** The fractions over the pot before. */
+  const before = new Float64Array((stages + 1) * count)
+  let pots = 0
+
+  /** Boiling point and ratios of a stage's liquid; how far its temperature moved. */
+  const boil = (stage: number) => {
+    const at = stage * count
+    const gamma = model.kind === 'ideal' ? null : activityCoefficients(model, Array.from(x.subarray(at, at + count)))
+    const from = temperatures[stage]!
+    let atC = from
+    for (let turn = 0; turn < 60; turn++) {
+      let sum = 0
+      let rises = 0
+      for (let i = 0; i < count; i++) {
+        const per = 1 / (C[i]! + atC)
+        const ratio = (gamma ? gamma[i]! : 1) * Math.exp(A[i]! - B[i]! * per)
+        const slope = B[i]! * per * per
+        K[at + i] = ratio
+        slopes[i] = slope
+        sum += ratio * x[at + i]!
+        rises += ratio * x[at + i]! * slope
+      }
+      const step = (1 - sum) / rises
+      atC += step
+      if (step < near && step > -near) {
+        // So near, the rest of the way is a parabola.
+        for (let i = 0; i < count; i++) {
+          const change = step * slopes[i]!
+          K[at + i] = K[at + i]! * (1 + change + (change * change) / 2)
+        }
+        break
+      }
+    }
+    temperatures[stage] = atC
+    return Math.abs(atC - from)
+  }
+
+  /** The fractions on all stages from the ratios, component by component: elimination from the pot upward, then back down. */
+  const balance = () => {
+    for (let i = 0; i < count; i++) {
+      // x(k) = carried(k)·x(k+1): the chain from the condenser down, with x(N+1) = K(N)·x(N) closing it.
+      carried[stages] = stages === 0 ? 0 : K[(stages - 1) * count + i]! / (K[stages * count + i]! * (1 - L) + L)
+      for (let stage = stages - 1; stage >= 1; stage--)
+        carried[stage] = K[(stage - 1) * count + i]! / (K[stage * count + i]! + L - L * carried[stage + 1]!)
+      for (let stage = 1; stage <= stages; stage++) x[stage * count + i] = carried[stage]! * x[(stage - 1) * count + i]!
+    }
+    for (let stage = 1; stage <= stages; stage++) {
+      let sum = 0
+      for (let i = 0; i < count; i++) sum += x[stage * count + i]!
+      for (let i = 0; i < count; i++) x[stage * count + i] = x[stage * count + i]! / sum
+    }
+  }
+
+  /** Begins where the last two pots point to, in the logarithm of each fraction. */
+  const goOn = () => {
+    for (let stage = 1; stage <= stages; stage++) {
+      const at = stage * count
+      let sum = 0
+      for (let i = at; i < at + count; i++) {
+        const now = x[i]!
+        if (pots > 1) x[i] = now * Math.max(0.5, Math.min(2, now / before[i]!))
+        before[i] = now
+        sum += x[i]!
+      }
+      for (let i = at; i < at + count; i++) x[i] = x[i]! / sum
+      boil(stage)
+    }
+  }
+
+  return (pot) => {
+    if (pots === 0) {
+      let liquid: readonly number[] = pot
+      for (let stage = 0; stage <= stages; stage++) {
+        x.set(liquid, stage * count)
+        const point = bubblePoint(mixture, liquid)
+        temperatures[stage] = point.atC
+        liquid = point.other
+      }
+      for (let stage = 0; stage <= stages; stage++) boil(stage)
+    }
+    x.set(pot)
+    if (stages > 0) goOn()
+    pots++
+    boil(0)
+    for (let turn = 0; turn < 2000; turn++) {
+      balance()
+      let moved = 0
+      for (let stage = 1; stage <= stages; stage++) moved = Math.max(moved, boil(stage))
+      if (moved < toleranceK) break
+    }
+    const distillate = new Array<number>(count)
+    const onStages = new Array<number>(count).fill(0)
+    for (let i = 0; i < count; i++) {
+      distillate[i] = K[stages * count + i]! * x[stages * count + i]!
+      for (let stage = 1; stage <= stages; stage++) onStages[i]! += x[stage * count + i]! / stages
+    }
+    return { distillate, headC: temperatures[stages]!, potC: temperatures[0]!, onStages }
+  }
+}
+
+/** One head over one pot. */
+export function headOver(mixture: Mixture, column: Column, pot: readonly number[]): Head {
+  return columnOver(mixture, column)(pot)
+}

@@ -1,0 +1,85 @@
+import { distributionRatio, type Partition } from './partition'
+
+/** A substance that is followed through the flasks. */
+export interface Solute extends Partition {
+  id: string
+  mmol: number
+}
+
+/** A liquid with what is dissolved in it. `pH` belongs to a watery one. */
+export interface Layer {
+  name: string
+  kind: 'organic' | 'watery'
+  volumeML: number
+  pH: number
+  /** mmol of each solute, by id. */
+  holds: Record<string, number>
+}
+
+/** One thing that is done with the layers. */
+export type FlowStep =
+  /** Shakes a layer with fresh portions of the other kind, which are drawn off into a flask together. */
+  | { kind: 'shake'; layer: string; portions: number; portionML: number; pH: number; into: string }
+  /** Brings a watery layer to another pH by a volume of acid or base. */
+  | { kind: 'bring to pH'; layer: string; pH: number; addML: number }
+
+/** What stands where after a step. */
+export interface FlowState {
+  layers: Layer[]
+}
+
+/**
+ * Follows solutes through layers: in each portion every solute divides by its distribution ratio at that portion's pH, until both layers agree. Returns what stands where after
+ * every step; nothing is lost on the way.
+ * @throws Error where a step names a layer that is not there, or shakes water with water
+ */
+export function layerFlow(start: Omit<Layer, 'holds'>, solutes: readonly Solute[], steps: readonly FlowStep[]): FlowState[] {
+  let layers: Layer[] = [{ ...start, holds: Object.fromEntries(solutes.map(({ id, mmol }) => [id, mmol])) }]
+  return steps.map((step) => {
+    const layer = layers.find(({ name }) => name === step.layer)
+    if (!layer)
+      throw new Error(`There is no layer “${step.layer}” yet: it is one of ${layers.map(({ name }) => name).join(', ')}.`)
+    layers =
+      step.kind === 'shake'
+        ? shaken(layers, layer, solutes, step)
+        : layers.map((each) => (each === layer ? { ...each, pH: step.pH, volumeML: each.volumeML + step.addML } : each))
+    return { layers }
+  })
+}
+
+function shaken(layers: readonly Layer[], layer: Layer, solutes: readonly Solute[], step: FlowStep & { kind: 'shake' }): Layer[] {
+  if (layer.name === step.into) throw new Error(`“${step.into}” cannot be drawn off into itself.`)
+  const kind = layer.kind === 'organic' ? 'watery' : 'organic'
+  const before = layers.find(({ name }) => name === step.into)
+  if (before && before.kind !== kind)
+    throw new Error(`“${step.into}” is a flask of the ${before.kind} kind; this layer is ${kind}.`)
+  const pH = kind === 'watery' ? step.pH : layer.pH
+  const left = { ...layer.holds }
+  const drawn: Record<string, number> = { ...before?.holds }
+  for (const solute of solutes) {
+    const D = distributionRatio(solute, pH)
+    // q is what stays in the layer that is shaken, of what is in it.
+    const ratio = kind === 'watery' ? step.portionML / (D * layer.volumeML) : (D * step.portionML) / layer.volumeML
+    const stays = Number.isFinite(ratio) ? (1 / (1 + ratio)) ** step.portions : 0
+    const held = left[solute.id] ?? 0
+    left[solute.id] = held * stays
+    drawn[solute.id] = (drawn[solute.id] ?? 0) + held * (1 - stays)
+  }
+  const into: Layer = {
+    name: step.into,
+    kind,
+    volumeML: (before?.volumeML ?? 0) + step.portions * step.portionML,
+    pH,
+    holds: drawn,
+  }
+  const others = layers.filter((each) => each !== before).map((each) => (each === layer ? { ...layer, holds: left } : each))
+  return [...others, into]
+}
+
+/** Where most of a solute is, and which fraction of it that is. @throws Error where nothing holds it */
+export function mostlyIn({ layers }: FlowState, solute: string): { layer: string; fraction: number } {
+  const all = layers.reduce((sum, { holds }) => sum + (holds[solute] ?? 0), 0)
+  const most = [...layers].sort((a, b) => (b.holds[solute] ?? 0) - (a.holds[solute] ?? 0))[0]
+  if (!most || all === 0) throw new Error(`No layer holds “${solute}”.`)
+  return { layer: most.name, fraction: (most.holds[solute] ?? 0) / all }
+}

@@ -1,0 +1,387 @@
+import { pressureMmHg } from '../../lab/lab'
+import { mainSubstance, type Substance, type WorkRow } from '../../plan/plan'
+import { writeNumber } from '../../quantity/write'
+import { molarMass } from '../../substance/molarMass'
+import { boilsAt } from '../boiling/boilingAt'
+import type { ActivityModel } from '../distillation/activity'
+import type { BatchCharge } from '../distillation/batch'
+import type { Component, Mixture } from '../distillation/equilibrium'
+import { steamDistillation } from '../distillation/steam'
+import { expectedReading, stemFactor, type Filling } from '../distillation/thermometer'
+import { whichDistillation } from '../distillation/whichDistillation'
+import { crudeComposition } from '../washing/impurities'
+import { expectedProductG } from './inVessel'
+import {
+  blank,
+  fact,
+  number,
+  oneOf,
+  rough,
+  rowsOf,
+  word,
+  type Advice,
+  type Context,
+  type Field,
+  type Filled,
+  type Planner,
+} from './planner'
+
+const trouton = 88 / 8.314462618
+
+/** Vapour-pressure constants of a substance: those of its record, or a line through its boiling point after Trouton. */
+export function vapourConstants({ antoine, boiling }: Substance): { a: number; b: number; c: number; estimated: boolean } | null {
+  if (antoine) return { a: antoine.a, b: antoine.b, c: antoine.c, estimated: false }
+  if (!boiling) return null
+  const normalK = (boiling.lowC + boiling.highC) / 2 + 273.15
+  return { a: Math.log10(760) + trouton / Math.LN10, b: (trouton * normalK) / Math.LN10, c: 273.15, estimated: true }
+}
+
+const columns: readonly Exclude<Field, { kind: 'rows' }>[] = [
+  { key: 'name', label: 'substance', kind: 'text' },
+  { key: 'mmol', label: 'mmol', kind: 'number', unit: '', least: 0, most: 1e6 },
+]
+
+/** Up to three components that boil: those in the pot, the product and what is left beside it. */
+function inPot(context: Context): WorkRow[] {
+  const { plan, table, now } = context
+  const volatile = (substance: Substance) => substance.formula !== undefined && vapourConstants(substance) !== null
+  const product = mainSubstance(plan)
+  const direct = now.contents.filter(
+    ({ line, substance }) => volatile(substance) && line.form.kind !== 'solid' && !plan.mainProduct,
+  )
+  const amountOf = (id: string) => table.lines.find(({ line }) => line.id === id)?.amount?.value ?? 0
+  if (direct.length > 0)
+    return direct.slice(0, 3).map(({ line, substance }) => ({ name: substance.name, mmol: rough(amountOf(line.id)) }))
+  // A second distillation of a mixture that was charged whole.
+  const charged = table.lines.filter(
+    ({ line, substance, amount }) => amount && !plan.mainProduct && volatile(substance) && line.form.kind !== 'solid',
+  )
+  if (charged.length > 0)
+    return charged.slice(0, 3).map(({ substance, amount }) => ({ name: substance.name, mmol: rough(amount!.value) }))
+  const made =
+    product?.formula && volatile(product)
+      ? [{ name: product.name, mmol: rough((1000 * expectedProductG(context)) / molarMass(product.formula)) }]
+      : []
+  const beside = crudeComposition(plan, table, plan.expectedYield?.high ?? 1)
+    .filter(
+      ({ name, kind }) =>
+        kind !== 'mineral acid' &&
+        kind !== 'carboxylic acid' &&
+        kind !== 'water-soluble' &&
+        kind !== 'halogen' &&
+        plan.substances.some((each) => each.name === name && each.id !== product?.id && volatile(each)),
+    )
+    // Washing and drying leave about a tenth of what dissolves in the organic layer.
+    .map(({ name, mmol }) => ({ name, mmol: rough(0.1 * mmol) }))
+  return [...beside, ...made].slice(-3)
+}
+
+/** The window printed in a procedure's words: "between 135 and 143 °C". */
+function windowSaid(text: string): [number, number] | null {
+  const found = /(?:between|from) (\d+) (?:and|to) (\d+) °C/.exec(text)
+  return found ? [Number(found[1]), Number(found[2])] : null
+}
+
+const componentOf = (substance: Substance): Component | null => {
+  const constants = vapourConstants(substance)
+  return constants && substance.formula !== undefined
+    ? {
+        name: substance.name,
+        a: constants.a,
+        b: constants.b,
+        c: constants.c,
+        gPerMol: molarMass(substance.formula),
+        gPerML: substance.density?.gPerML ?? 0.9,
+      }
+    : null
+}
+
+/** The batch that the blanks describe, for the curve; null where a component has no vapour pressure on record or nothing is in the pot. */
+export function batchOf(context: Context, filled: Filled): { mixture: Mixture; charge: BatchCharge; wanted: number } | null {
+  const rows = rowsOf(filled, 'components').filter(({ mmol }) => Number(mmol) > 0)
+  const components = rows
+    .map(({ name }) => context.plan.substances.find((each) => each.name === name))
+    .map((substance) => substance && componentOf(substance))
+  if (rows.length === 0 || components.some((component) => !component)) return null
+  const A = number(filled, 'A12')
+  const model: ActivityModel = modelOf(word(filled, 'model'), A, number(filled, 'A21'), number(filled, 'alpha'), rows.length)
+  const product = mainSubstance(context.plan)?.name
+  const wanted = rows.findIndex(({ name }) => name === (word(filled, 'wantedOf') || product))
+  const reflux = number(filled, 'reflux')
+  return {
+    mixture: { components: components as Component[], model, mmHg: pressureMmHg(context.lab) },
+    charge: {
+      mmol: rows.map(({ mmol }) => Number(mmol)),
+      stages: Math.round(number(filled, 'stages')),
+      reflux: reflux > 0 ? reflux : 0.001,
+      holdUpML: number(filled, 'holdUpML'),
+      points: 400,
+      stopML: number(filled, 'stopML'),
+    },
+    wanted: Math.max(0, wanted),
+  }
+}
+
+/** The activity model of the blanks; two constants describe two components, so with more the liquid is taken as ideal. */
+function modelOf(kind: string, A12: number, A21: number, alpha: number, count: number): ActivityModel {
+  if (count !== 2 || kind === 'ideal') return { kind: 'ideal' }
+  if (kind === 'van Laar') return { kind, A12, A21 }
+  if (kind === 'Wilson')
+    return {
+      kind,
+      lambda: [
+        [1, A12],
+        [A21, 1],
+      ],
+    }
+  return {
+    kind: 'NRTL',
+    tau: [
+      [0, A12],
+      [A21, 0],
+    ],
+    alpha: [
+      [0, alpha],
+      [alpha, 0],
+    ],
+  }
+}
+
+const volumeOf = (context: Context, filled: Filled) =>
+  rowsOf(filled, 'components').reduce((sum, { name, mmol }) => {
+    const substance = context.plan.substances.find((each) => each.name === name)
+    const component = substance && componentOf(substance)
+    return component ? sum + (Number(mmol) * component.gPerMol) / component.gPerML / 1000 : sum
+  }, 0)
+
+/** Distillation: which kind, what comes over when, what the thermometer will show, and when to stop. */
+export const distilling: Planner = {
+  of: 'distil',
+  title: 'Distillation',
+  sentences: [
+    'In the pot: {components}',
+    'A column of {stages} stages at reflux {reflux} that holds {holdUpML}; {model} {A12} {A21} {alpha}. Stop with {stopML} left in the {potML} flask.',
+    'Collect {wantedOf} from {lowC} to {highC} at the thermometer, filled with {filling}, {stemK} of its scale outside, {lagK} behind the vapour.',
+  ],
+  fields: [
+    { key: 'components', label: 'components', kind: 'rows', columns, add: 'Add a component', fresh: { name: '', mmol: 10 } },
+    blank('stages', 'stages above the pot', '', 0, 40),
+    blank('reflux', 'reflux ratio', '', 0, 100),
+    blank('holdUpML', 'hold-up', 'mL', 0, 500),
+    oneOf('model', 'liquid', [
+      ['ideal', 'an ideal liquid'],
+      ['van Laar', 'van Laar constants'],
+      ['Wilson', 'Wilson’s Λ'],
+      ['NRTL', 'NRTL’s τ'],
+    ]),
+    blank('A12', 'first constant', '', -20, 20),
+    blank('A21', 'second constant', '', -20, 20),
+    blank('alpha', 'α of NRTL', '', 0.05, 0.6),
+    blank('stopML', 'left at the end', 'mL', 0, 5000),
+    blank('potML', 'flask', 'mL', 5, 20_000),
+    { key: 'wantedOf', label: 'fraction wanted', kind: 'text' },
+    blank('lowC', 'from', '°C', -50, 400),
+    blank('highC', 'to', '°C', -50, 400),
+    oneOf('filling', 'thermometer', Object.keys(stemFactor)),
+    blank('stemK', 'stem outside', 'K', 0, 300),
+    blank('lagK', 'lag', 'K', 0, 20),
+  ],
+  suggest: (context) => {
+    const { plan, step, now, lab } = context
+    const components = inPot(context)
+    const product = mainSubstance(plan)
+    const substances = components.map(({ name }) => plan.substances.find((each) => each.name === name)!)
+    const mmHg = pressureMmHg(lab)
+    const first = [...substances].sort((a, b) => (boilsAt(a, mmHg)?.atC ?? 0) - (boilsAt(b, mmHg)?.atC ?? 0))
+    const heavy = /heavy|receiver 3/i.test(`${step.id} ${step.text}`)
+    const wanted =
+      product && components.some(({ name }) => name === product.name) && plan.mainProduct
+        ? product
+        : heavy
+          ? first.at(-1)
+          : first[0]
+    const boil = wanted ? (boilsAt(wanted, mmHg)?.atC ?? 100) : 100
+    const packed = plan.steps.some(({ text }) => /column/i.test(text))
+    const said = windowSaid(step.text)
+    const all = volumeOf(context, { components })
+    const pot =
+      now.vessel?.kind === 'round-bottom'
+        ? now.vessel.sizeML
+        : (/(\d+) mL (?:round-bottom )?flask/.exec(plan.steps[Math.max(0, plan.steps.indexOf(step) - 1)]!.text)?.[1] ?? 2 * all)
+    return {
+      components,
+      stages: packed ? 4 : 0,
+      reflux: packed ? 3 : 0,
+      holdUpML: packed ? 2 : 0,
+      model: 'ideal',
+      A12: 0,
+      A21: 0,
+      alpha: 0.3,
+      stopML: rough(Math.max(1, all * 0.06)),
+      potML: rough(Math.max(5, Number(pot))),
+      wantedOf: wanted?.name ?? '',
+      lowC: said?.[0] ?? Math.round(boil - 3),
+      highC: said?.[1] ?? Math.round(boil + 3),
+      filling: 'spirit',
+      stemK: 0,
+      lagK: 0,
+    }
+  },
+  report: (context, filled) => {
+    const { plan, lab } = context
+    const mmHg = pressureMmHg(lab)
+    const rows = rowsOf(filled, 'components')
+    const named = rows.map(({ name }) => ({
+      name: String(name ?? ''),
+      substance: plan.substances.find((each) => each.name === name),
+    }))
+    const wanted = named.find(({ name }) => name === word(filled, 'wantedOf'))?.substance ?? mainSubstance(plan)
+    const boil = wanted ? boilsAt(wanted, mmHg) : null
+    const all = rows.reduce((sum, { mmol }) => sum + Number(mmol ?? 0), 0)
+    // A tenth of the pot goes with the forerun, however near it boils.
+    const counts = (name: string) => rows.some((row) => row.name === name && Number(row.mmol) > 0.1 * all)
+    const others = named
+      .filter(({ name }) => counts(name))
+      .flatMap(({ substance }) => (substance && substance !== wanted ? (boilsAt(substance, mmHg)?.atC ?? []) : []))
+    const nearest = boil && others.length > 0 ? Math.min(...others.map((atC) => Math.abs(atC - boil.atC))) : null
+    const unknown = named.filter(({ substance }) => !substance || vapourConstants(substance) === null)
+    const [potML, stopML, lowC, highC] = ['potML', 'stopML', 'lowC', 'highC'].map((key) => number(filled, key)) as [
+      number,
+      number,
+      number,
+      number,
+    ]
+    const volumeML = volumeOf(context, filled)
+    const thermometer = {
+      filling: word(filled, 'filling') as Filling,
+      stemK: number(filled, 'stemK'),
+      lagK: number(filled, 'lagK'),
+      roomC: 20,
+    }
+    const shows = boil ? expectedReading(boil.atC, thermometer) : null
+    const type = boil ? whichDistillation(boil.atC, nearest, (wanted?.logP?.value ?? 2) < 0, lab.simpleFromK) : null
+    const stages = number(filled, 'stages')
+    const water = { antoine: { a: 8.07131, b: 1730.63, c: 233.426, fromC: 1, toC: 100, source: 'CRC Handbook' } }
+    const steam =
+      wanted?.formula !== undefined && boil && boil.atC > 140 && (wanted.logP?.value ?? 2) > 1
+        ? steamDistillation(wanted, molarMass(wanted.formula), water, mmHg)
+        : null
+    const estimated = named.some(({ substance }) => substance && vapourConstants(substance)?.estimated)
+    const advice: Advice[] = [
+      ...(type
+        ? [
+            {
+              id: 'type',
+              level: type.way === 'fractional' && stages < 1 ? ('doubt' as const) : ('open' as const),
+              words: `${type.way[0]!.toUpperCase()}${type.way.slice(1)} distillation${type.way === 'fractional' && stages < 1 ? ': put a column on, it has no stages now' : ''}.`,
+              why: type.why,
+            },
+          ]
+        : []),
+      ...(unknown.length > 0
+        ? [
+            {
+              id: 'unknown',
+              level: 'doubt' as const,
+              words: `No boiling point on record for ${unknown.map(({ name }) => name || 'a component without a name').join(', ')}: there is no curve. Name substances of this plan.`,
+            },
+          ]
+        : []),
+      ...(estimated
+        ? [
+            {
+              id: 'estimated',
+              level: 'open' as const,
+              words: 'Where no vapour-pressure constants are on record, the curve rests on the boiling point and Trouton’s rule.',
+            },
+          ]
+        : []),
+      ...(volumeML > (2 / 3) * potML
+        ? [
+            {
+              id: 'full',
+              level: 'doubt' as const,
+              words: `${writeNumber(volumeML, 0)} mL fill the ${potML} mL flask to ${writeNumber((100 * volumeML) / potML, 0)} %; about half is right.`,
+            },
+          ]
+        : volumeML < potML / 4
+          ? [
+              {
+                id: 'empty',
+                level: 'doubt' as const,
+                words: `${writeNumber(volumeML, 0)} mL are little for a ${potML} mL flask: much of it stays behind as vapour. Take a smaller one.`,
+              },
+            ]
+          : []),
+      ...(stopML < Math.max(0.5, 0.03 * potML)
+        ? [
+            {
+              id: 'dryness',
+              level: 'danger' as const,
+              words: `Only ${writeNumber(stopML, 1)} mL are left at the end: never distil to dryness. Leave at least ${writeNumber(Math.max(0.5, 0.03 * potML), 1)} mL.`,
+              why: 'a dry flask overheats, and peroxides gather in what is last',
+            },
+          ]
+        : []),
+      ...(highC - lowC < 3
+        ? [
+            {
+              id: 'narrow',
+              level: 'doubt' as const,
+              words: `A window of ${writeNumber(highC - lowC, 0)} °C is narrower than thermometers agree.`,
+            },
+          ]
+        : []),
+      ...(shows !== null && (shows < lowC - 0.5 || shows > highC + 0.5)
+        ? [
+            {
+              id: 'window',
+              level: 'doubt' as const,
+              words: `${wanted!.name} will show about ${writeNumber(shows, 1)} °C here, outside ${lowC} to ${highC} °C. Move the window, with the reason.`,
+            },
+          ]
+        : []),
+      ...(steam
+        ? [
+            {
+              id: 'steam',
+              level: 'open' as const,
+              words: `With steam it comes over at ${writeNumber(steam.atC, 1)} °C, ${writeNumber(steam.gPerGWater, 2)} g to the gram of water.`,
+              why: 'p(water) + p(organic) = P',
+            },
+          ]
+        : []),
+      {
+        id: 'set-up',
+        level: 'open',
+        words:
+          'Chips in the cold flask, bulb just below the side arm, joints snug, open at the receiver, water on; one or two drops a second.',
+      },
+    ]
+    return {
+      facts: [
+        fact('pot', 'in the pot', volumeML, 'mL', 0, {
+          how: `${writeNumber((100 * volumeML) / potML, 0)} % of ${potML} mL at the first drop, ${writeNumber((100 * stopML) / potML, 0)} % at the end`,
+          atBench: true,
+        }),
+        ...(boil && wanted
+          ? [
+              fact('boils', `${wanted.name} boils here at`, boil.atC, '°C', 1, {
+                how: `at ${writeNumber(mmHg, 0)} mmHg, by its ${boil.by}`,
+              }),
+            ]
+          : []),
+        ...(shows === null
+          ? []
+          : [
+              fact('shows', 'the thermometer shows', shows, '°C', 1, {
+                how: `T = t + ${stemFactor[thermometer.filling] ?? 0}·n·(t − 20) + lag, solved for t`,
+                atBench: true,
+              }),
+            ]),
+        ...(nearest === null ? [] : [fact('apart', 'nearest other component', nearest, 'K', 0)]),
+      ],
+      advice,
+    }
+  },
+}

@@ -1,0 +1,101 @@
+import { mainSubstance } from '../../plan/plan'
+import { writeNumber } from '../../quantity/write'
+import { solubilityAt } from '../crystallisation/solubility'
+import { filteringFor, flutedPaper, rinseLoss, rinseML, suctionPaper } from '../filtration/filtering'
+import { expectedProductG } from './inVessel'
+import { blank, fact, number, oneOf, rough, word, type Planner } from './planner'
+
+/** Filtering: by what, on which paper, and what the rinse costs. */
+export const filtering: Planner = {
+  of: 'filter',
+  title: 'Filtering',
+  sentences: [
+    'Keep the {keep} of {volumeML} with {solidG} of solid, {heat}; rinse {times} with {rinseML}, which dissolves {solubility} in 100 mL.',
+  ],
+  fields: [
+    oneOf('keep', 'what is kept', ['solid', 'solution']),
+    blank('volumeML', 'volume', 'mL', 0.1, 20_000),
+    blank('solidG', 'solid', 'g', 0, 5000),
+    oneOf('heat', 'how', [
+      ['cold', 'cold'],
+      ['hot', 'hot'],
+    ]),
+    blank('times', 'rinses', '×', 0, 10),
+    blank('rinseML', 'each rinse', 'mL', 0, 1000),
+    blank('solubility', 'solubility cold', 'g', 0, 300),
+  ],
+  suggest: (context) => {
+    const { plan, step, now } = context
+    const solidG = rough(expectedProductG(context))
+    const fluted = /fluted|gravity|from the drying agent|filter hot/i.test(step.text) && !/suction/i.test(step.text)
+    const product = mainSubstance(plan)
+    const solvent = /water/i.test(step.text)
+      ? 'water'
+      : plan.lines.find(({ substance }) => substance === 'ethanol' && /ethanol/i.test(step.text))?.substance
+    const points = product?.solubility?.find((each) => each.solvent === solvent)?.points
+    return {
+      keep: fluted ? 'solution' : 'solid',
+      volumeML: rough(Math.max(1, now.volumeML || 10 * solidG)),
+      solidG,
+      heat: /filter hot|hot through/i.test(step.text) ? 'hot' : 'cold',
+      times: /twice/i.test(step.text) ? 2 : 1,
+      rinseML: rinseML(solidG),
+      solubility: points ? rough(solubilityAt(points, 5)) : 0,
+    }
+  },
+  report: (_context, filled) => {
+    const keep = word(filled, 'keep') === 'solution' ? 'solution' : 'solid'
+    const [volumeML, solidG, times, each, solubility] = ['volumeML', 'solidG', 'times', 'rinseML', 'solubility'].map((key) =>
+      number(filled, key),
+    ) as [number, number, number, number, number]
+    const { way, why } = filteringFor(keep, word(filled, 'heat') === 'hot', volumeML)
+    const loss = rinseLoss(times * each, solubility, solidG)
+    const paper = way === 'suction' ? suctionPaper(solidG) : way === 'cotton plug' ? null : flutedPaper(volumeML)
+    return {
+      facts: [
+        ...(paper === null
+          ? []
+          : [
+              fact('paper', 'paper', paper, 'mm', 0, {
+                how:
+                  way === 'suction'
+                    ? `${writeNumber(solidG, 1)} g at 2 mL to the gram, no thicker than 10 mm`
+                    : 'holds a third of the liquid at a time',
+                atBench: true,
+              }),
+            ]),
+        ...(keep === 'solid'
+          ? [
+              fact('loss', 'lost in the rinses', loss, 'g', 2, {
+                how: `${times} × ${writeNumber(each, 0)} mL × ${writeNumber(solubility, 2)} g ÷ 100 mL${solubility === 0 ? '; no cold solubility on record' : ''}`,
+                atBench: solubility > 0,
+              }),
+            ]
+          : []),
+      ],
+      advice: [
+        { id: 'way', level: 'open', words: `Take ${way}.`, why },
+        ...(keep === 'solid' && solidG > 0 && loss > 0.05 * solidG
+          ? [
+              {
+                id: 'rinse',
+                level: 'doubt' as const,
+                words: `The rinses take ${writeNumber((100 * loss) / solidG, 0)} % of it: rinse with less, ice-cold, or with a solvent that dissolves less.`,
+              },
+            ]
+          : []),
+        ...(way === 'suction'
+          ? [
+              {
+                id: 'dry',
+                level: 'open' as const,
+                words:
+                  'Wet the paper, press the cake flat, draw air until the paper is dry and opaque and the powder falls off the spatula.',
+              },
+            ]
+          : []),
+        { id: 'clog', level: 'open', words: 'When it clogs, change the paper: it can cost hours.' },
+      ],
+    }
+  },
+}

@@ -1,0 +1,196 @@
+import { operationOf } from '../../plan/operations'
+import { mainSubstance, type Line, type Step, type Substance, type WorkRow } from '../../plan/plan'
+import { partsUsed } from '../../plan/stepText'
+import type { ReactionTable } from '../../reaction/reactionTable'
+import { baseCapacityOf, protonsOf } from '../../substance/acidBase'
+import { stepContents, type StepContents } from '../contents'
+import { layerFlow, type FlowState, type FlowStep, type Layer, type Solute } from '../extraction/layerFlow'
+import { partitionFromLogP, partitionFromSolubility } from '../extraction/partition'
+import { crudeComposition } from '../washing/impurities'
+import { expectedProductG, isWatery, liquids, organicLayer } from './inVessel'
+import { number, rough, rowsOf, type Context } from './planner'
+
+/** Which layer a flow begins with, and what happened to the layers up to and with each step. */
+export interface PlanFlow {
+  start: Omit<Layer, 'holds'>
+  solutes: Solute[]
+  /** After each step: the layer it shook or changed, and what stands where. */
+  states: { step: string; layer: string; state: FlowState }[]
+}
+
+const counts: Readonly<Record<string, number>> = { once: 1, twice: 2, half: 2, two: 2, three: 3, thrice: 3, four: 4 }
+
+/** How many portions a step's words say. */
+export function portionsSaid(text: string): number {
+  const word = /\b(once|twice|half|two|three|thrice|four)\b/i.exec(text)?.[1]
+  return word ? counts[word.toLowerCase()]! : 1
+}
+
+/** pH of a watery layer made of a line: strong acids and bases from their strength, bicarbonate 8.3, all else 7. */
+export function pHOf(line: Line, substance: Substance): number {
+  const { form } = line
+  const molPerL = form.kind === 'solution' ? form.molPerL : form.kind === 'neat' ? 1 : 3
+  if (substance.formula === 'NaHCO3') return 8.3
+  if (/CO3$/.test(substance.formula ?? '')) return 11
+  if (baseCapacityOf(substance) > 0) return rough(Math.min(14, 14 + Math.log10(molPerL)))
+  return protonsOf(substance) > 0 && !substance.groups ? rough(Math.max(-0.5, -Math.log10(molPerL))) : 7
+}
+
+/** The liquid that a step shakes with. */
+export interface Shaken {
+  line: Line
+  substance: Substance
+  volumeML: number
+  watery: boolean
+}
+
+/** What a step of extraction or washing shakes with: the liquid of which it names most; undefined where it names none. */
+export function shakenWith(table: ReactionTable, step: Step): Shaken | undefined {
+  return partsUsed(step)
+    .flatMap(({ line: id, part }): Shaken[] => {
+      const found = table.lines.find(({ line }) => line.id === id)
+      if (!found?.volume || found.line.form.kind === 'solid') return []
+      return [{ line: found.line, substance: found.substance, volumeML: found.volume.value * part, watery: isWatery(found) }]
+    })
+    .sort((a, b) => b.volumeML - a.volumeML)[0]
+}
+
+/** A first K for a substance: from its solubilities in both liquids where they are on record, else from its log P; null where neither is. */
+export function firstK(substance: Substance, organic: string | undefined): number | null {
+  const at20 = (solvent: string | undefined) =>
+    substance.solubility?.find((each) => each.solvent === solvent)?.points.find(({ atC }) => atC <= 25)
+  const [o, w] = [at20(organic), at20('water')]
+  if (o && w) return rough(partitionFromSolubility(o.gPer100ML, w.gPer100ML))
+  return substance.logP ? rough(partitionFromLogP(substance.logP.value)) : null
+}
+
+/** The substances to follow: the components of a material, else the product and what a crude product holds beside it; without those whose K is not on record. */
+export function solutesOf({ plan, table, ...context }: Context, organic: string | undefined): WorkRow[] {
+  const rowOf = (substance: Substance, mmol: number, K = firstK(substance, organic)): WorkRow[] => {
+    if (K === null) return []
+    const { pKa } = substance
+    // An amine's pKa is that of its conjugate acid; an acid's its own.
+    const row = {
+      name: substance.name,
+      mmol: rough(mmol),
+      K,
+      ...(pKa && !pKa.ofConjugateAcid ? { acidPKa: pKa.values[0]! } : {}),
+      ...(pKa?.ofConjugateAcid ? { basePKa: pKa.values[0]! } : {}),
+    }
+    return [row]
+  }
+  const components = table.lines.filter(({ line, amount }) => line.role === 'component' && amount)
+  if (components.length > 0) return components.flatMap(({ substance, amount }) => rowOf(substance, amount!.value))
+  const product = mainSubstance(plan)
+  const molar = product && table.lines.find(({ substance }) => substance === product || substance.id === product.id)?.molarMass
+  const made = product && molar ? rowOf(product, (1000 * expectedProductG({ plan, table, ...context })) / molar) : []
+  const conversion = plan.expectedYield?.high ?? 1
+  const beside = crudeComposition(plan, table, conversion).flatMap(({ name, mmol, kind }) => {
+    const substance = plan.substances.find((each) => each.name === name)
+    if (!substance || substance.id === product?.id) return []
+    // A mineral acid and a salt stay in the water altogether.
+    return kind === 'mineral acid'
+      ? rowOf(substance, mmol / Math.max(1, protonsOf(substance)), 0.001)
+      : rowOf(substance, mmol, substance.logP ? undefined : kind === 'water-soluble' ? 0.001 : null)
+  })
+  return [...made, ...beside].slice(0, 6)
+}
+
+export const asSolutes = (rows: readonly WorkRow[]): Solute[] =>
+  rows.map(({ name, mmol, K, acidPKa, basePKa }) => ({
+    id: String(name ?? ''),
+    mmol: Number(mmol ?? 0),
+    K: Number(K ?? 0),
+    ...(typeof acidPKa === 'number' ? { acidPKa } : {}),
+    ...(typeof basePKa === 'number' ? { basePKa } : {}),
+  }))
+
+/**
+ * The layers of a plan from its first extraction or wash to its last, with what was typed for each step: what the funnel holds at first, then every shaking and every change of pH of a layer that was drawn off.
+ */
+export function flowOfPlan(context: Context): PlanFlow | null {
+  const { plan, table, filledOf } = context
+  const contents = stepContents(plan, table)
+  const first = plan.steps.findIndex((step) => ['extract', 'wash'].includes(operationOf(step) ?? ''))
+  if (first < 0) return null
+  const firstStep = plan.steps[first]!
+  const firstWith = shakenWith(table, firstStep)
+  const start = startingLayer(context, contents[first]!, firstWith)
+  const solutes = asSolutes(rowsOf(filledOf(firstStep), 'solutes'))
+  const states: PlanFlow['states'] = []
+  const done: FlowStep[] = []
+  for (const step of plan.steps.slice(first)) {
+    const operation = operationOf(step)
+    const filled = operation === 'extract' || operation === 'wash' || operation === 'quench' ? filledOf(step) : {}
+    const layers = states.at(-1)?.state.layers ?? [{ ...start, holds: {} }]
+    if (operation === 'extract' || operation === 'wash') {
+      const layer = String(filled.layer || layerShaken(table, step, layers, start.name))
+      if (!layers.some(({ name }) => name === layer)) continue
+      done.push({
+        kind: 'shake',
+        layer,
+        portions: number(filled, 'portions'),
+        portionML: number(filled, 'portionML'),
+        pH: number(filled, 'pH'),
+        into: String(filled.into),
+      })
+    } else if (operation === 'quench' && states.length > 0) {
+      // Acid or base that goes into a flask by name brings that layer to its pH.
+      const flask = layers.find(
+        ({ name }) => new RegExp(`\\b${name.replace(/[^\w ]/g, '')}\\b`).test(step.text) && name !== start.name,
+      )
+      const goes = shakenWith(table, step)
+      if (!flask || !goes) continue
+      const said = /(below|above) pH (\d+)/.exec(step.text)
+      done.push({
+        kind: 'bring to pH',
+        layer: flask.name,
+        pH: said ? Number(said[2]) : pHOf(goes.line, goes.substance),
+        addML: goes.volumeML,
+      })
+    } else continue
+    try {
+      states.push({ step: step.id, layer: done.at(-1)!.layer, state: layerFlow(start, solutes, done).at(-1)! })
+    } catch {
+      // A name typed for a flask that holds the other kind: the panel of that step says so, and the flow goes on without it.
+      done.pop()
+    }
+  }
+  return { start, solutes, states }
+}
+
+/** The layer that a step shakes where none is named: of the other kind than what it adds; the one that the flow began with, else the one drawn off last. */
+export function layerShaken(
+  table: ReactionTable,
+  step: Step,
+  layers: readonly Pick<Layer, 'name' | 'kind'>[],
+  start: string,
+): string {
+  const wanted = shakenWith(table, step)?.watery === false ? 'watery' : 'organic'
+  const others = layers.filter(({ kind }) => kind === wanted)
+  return (others.find(({ name }) => name === start) ?? others.at(-1))?.name ?? start
+}
+
+/** The layer that holds the product before anything is shaken: the organic one where water is shaken with it, the water where solvent is. */
+function startingLayer(context: Context, now: StepContents, firstWith: Shaken | undefined): Omit<Layer, 'holds'> {
+  const here = { ...context, now: { ...now, contents: now.contents.filter(({ line }) => line.id !== firstWith?.line.id) } }
+  if (firstWith && !firstWith.watery) {
+    const water = liquids(here.now).filter(isWatery)
+    return {
+      name: 'water',
+      kind: 'watery',
+      volumeML: Math.max(
+        1,
+        water.reduce((sum, { volumeML }) => sum + volumeML!, 0),
+      ),
+      pH: 7,
+    }
+  }
+  const organic = organicLayer(here)
+  return {
+    name: organic?.name ?? 'organic layer',
+    kind: 'organic',
+    volumeML: Math.max(1, organic?.volumeML ?? here.now.volumeML),
+    pH: 7,
+  }
+}

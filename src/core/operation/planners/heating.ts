@@ -1,0 +1,143 @@
+import { pressureMmHg } from '../../lab/lab'
+import { writeNumber } from '../../quantity/write'
+import { boilsAt } from '../boiling/boilingAt'
+import { heatingFor } from '../boiling/heating'
+import { timeInBand } from '../boiling/timeInBand'
+import { boilingLiquid, isFlammable, liquids } from './inVessel'
+import { blank, fact, number, oneOf, rough, word, type Advice, type Planner } from './planner'
+
+/** How far the pot may stand above and below its boil while it is held, K. */
+const bandK = 5
+
+/** Heating under reflux: where the liquid boils here, with what, under what, and how long it was inside its band. */
+export const heating: Planner = {
+  of: 'reflux',
+  title: 'Heating under reflux',
+  sentences: ['The liquid boils at {boilC}; hold it between {lowC} and {highC}.', 'Water in the air {moisture}; gas {gas}.'],
+  fields: [
+    blank('boilC', 'boiling point at this pressure', '°C', -50, 400),
+    blank('lowC', 'lower end of the band', '°C', -50, 400),
+    blank('highC', 'upper end of the band', '°C', -50, 400),
+    oneOf('moisture', 'water in the air', [
+      ['no', 'does no harm'],
+      ['yes', 'spoils it'],
+    ]),
+    oneOf('gas', 'gas', [
+      ['none', 'does not come off'],
+      ['acid', 'comes off that is acid or foul'],
+    ]),
+  ],
+  suggest: (context) => {
+    const liquid = boilingLiquid(context)
+    const boil = liquid && boilsAt(liquid, pressureMmHg(context.lab))
+    const atC = rough(boil?.atC ?? 100)
+    const incompatible = context.now.contents.flatMap(({ substance }) => substance.incompatible?.with ?? [])
+    const text = `${context.step.text} ${context.step.caution ?? ''}`
+    return {
+      boilC: atC,
+      lowC: rough(atC - bandK),
+      highC: rough(atC + bandK),
+      moisture:
+        incompatible.some((each) => /^water\b|moisture/.test(each)) &&
+        !context.now.contents.some(({ substance }) => substance.formula === 'H2O')
+          ? 'yes'
+          : 'no',
+      gas: /fumes|acid gas|hydrogen (chloride|bromide)/i.test(text) ? 'acid' : 'none',
+    }
+  },
+  report: (context, filled) => {
+    const { lab, step, measured } = context
+    const liquid = boilingLiquid(context)
+    const boilC = number(filled, 'boilC')
+    const mmHg = pressureMmHg(lab)
+    const found = liquid && boilsAt(liquid, mmHg)
+    const { bath, condenser, why } = heatingFor(boilC, liquid ? isFlammable(liquid) : false)
+    const band = { lowC: number(filled, 'lowC'), highC: number(filled, 'highC') }
+    const readings = measured?.temperatures[step.id] ?? []
+    const { insideMin, allMin } = timeInBand(readings, band)
+    const light = liquids(context.now).flatMap(({ substance }) => {
+      const at = boilsAt(substance, mmHg)
+      return at && at.atC < boilC - 15 ? [`${substance.name} at ${Math.round(at.atC)} °C`] : []
+    })
+    const wanted = step.kind === 'reflux' || step.kind === 'hold' ? step.holdMin : 0
+    const advice: Advice[] = [
+      {
+        id: 'bath',
+        level: 'open',
+        words: `Heat with ${bath}.`,
+        why: '15 to 25 °C above the boil, on something that can be dropped away',
+      },
+      { id: 'condenser', level: 'open', words: `Take a ${condenser}.`, why },
+      ...(word(filled, 'moisture') === 'yes'
+        ? [
+            {
+              id: 'tube',
+              level: 'open' as const,
+              words: 'Put a drying tube on the condenser.',
+              why: 'what is in the flask does not bear water, and a stopper would close it',
+            },
+          ]
+        : []),
+      ...(word(filled, 'gas') === 'acid'
+        ? [
+            {
+              id: 'gas',
+              level: 'doubt' as const,
+              words:
+                lab.gas === 'trap'
+                  ? 'Lead the gas through a trap: an inverted funnel just above the liquid, not in it.'
+                  : 'Under the hood with the sash down; a trap for more than a few millimoles.',
+              why:
+                lab.gas === 'trap'
+                  ? 'liquid cannot be sucked back, and the hood stays clean'
+                  : 'this laboratory leads small amounts into the draught',
+            },
+          ]
+        : []),
+      ...(light.length > 0
+        ? [
+            {
+              id: 'light',
+              level: 'open' as const,
+              words: `Boils before: ${light.join(', ')}.`,
+              why: 'a mixture begins to boil below its main liquid',
+            },
+          ]
+        : []),
+      ...(band.highC <= band.lowC
+        ? [{ id: 'band', level: 'doubt' as const, words: 'The band ends below where it begins: give the lower end first.' }]
+        : []),
+      ...(readings.length > 1 && insideMin < wanted * 0.8
+        ? [
+            {
+              id: 'outside',
+              level: 'doubt' as const,
+              words: `Inside the band for ${writeNumber(insideMin, 0)} of ${wanted} min so far.`,
+            },
+          ]
+        : []),
+    ]
+    return {
+      facts: [
+        fact('pressure', 'pressure here', mmHg, 'mmHg', 0),
+        ...(found && liquid
+          ? [
+              fact('boil', `${liquid.name} boils at`, found.atC, '°C', 1, {
+                how: `at ${Math.round(mmHg)} mmHg, by its ${found.by}; the clock counts from the onset of reflux`,
+                atBench: true,
+              }),
+            ]
+          : []),
+        ...(readings.length > 1
+          ? [
+              fact('inside', 'inside the band', insideMin, 'min', 0, {
+                how: `of ${writeNumber(allMin, 0)} min between the first and the last of ${readings.length} readings`,
+                atBench: true,
+              }),
+            ]
+          : []),
+      ],
+      advice,
+    }
+  },
+}

@@ -1,0 +1,97 @@
+import { densityOf, mainResult, mainSubstance, type FunctionalGroup, type Substance } from '../../plan/plan'
+import { wholeOf } from '../../reaction/reactionTable'
+import { specificHeat } from '../addition/adiabaticRise'
+import type { Content, StepContents } from '../contents'
+import type { Context } from './planner'
+
+/** Liquids in the vessel while a step is done, the most first. */
+export function liquids({ contents }: StepContents): Content[] {
+  return contents
+    .filter(({ line, volumeML }) => line.form.kind !== 'solid' && volumeML !== null)
+    .sort((a, b) => b.volumeML! - a.volumeML!)
+}
+
+/** True for water and what is dissolved in it. */
+export function isWatery({ line, substance }: Pick<Content, 'line' | 'substance'>): boolean {
+  return (
+    line.form.kind === 'solution' ||
+    line.form.kind === 'mass-volume' ||
+    line.form.kind === 'mass-fraction' ||
+    substance.formula === 'H2O'
+  )
+}
+
+/** The liquid that sets the boil: the most of it, in the vessel now or where it was last full. */
+export function boilingLiquid(context: Context): Substance | undefined {
+  return liquids(context.now)[0]?.substance
+}
+
+/** Grams of the product that a careful group gets: the middle of what is expected, or what was weighed of the sample. */
+export function expectedProductG({ plan, table, measured }: Context, sample?: string): number {
+  const weighed = sample === undefined ? undefined : measured?.samples[sample]
+  if (weighed !== undefined) return weighed
+  const result = mainResult(plan)
+  const whole = wholeOf(plan, table)
+  return result && whole ? (whole.value * (result.expected.low + result.expected.high)) / 2 : 0
+}
+
+/** What is in the vessel with the specific heat of each: water and solutions as water, the rest as organic liquids. */
+export function heatTakers({ contents }: StepContents): { g: number; cp: number }[] {
+  return contents.flatMap((content) =>
+    content.massG === null && content.volumeML === null
+      ? []
+      : [{ g: content.massG ?? content.volumeML!, cp: isWatery(content) ? specificHeat.water : specificHeat.organic }],
+  )
+}
+
+/** The groups of the substance that the plan makes or isolates. */
+export function productGroups({ plan }: Context): readonly FunctionalGroup[] {
+  return mainSubstance(plan)?.groups ?? []
+}
+
+/** True for what burns easily, by its statements. */
+export function isFlammable({ hazards }: Pick<Substance, 'hazards'>): boolean {
+  return hazards?.statements.some((statement) => /^H22[456]/.test(statement)) ?? false
+}
+
+/** Density of a content as it was dispensed, g/mL; 1 where none is on record. */
+export function densityIn({ plan }: Context, { line }: Content): number {
+  return densityOf(plan, line)?.gPerML ?? 1
+}
+
+/** The organic layer of a funnel: its solvents that do not mix with water, and the product where it is a liquid itself. */
+export interface OrganicLayer {
+  /** Ids of its solvents; empty for a product that is its own layer. */
+  solvents: string[]
+  name: string
+  gPerML: number
+  volumeML: number
+}
+
+/** Liquids of less log P than this mix with water: acetone −0.2, tetrahydrofuran 0.5; ethyl acetate has 0.7, diethyl ether 0.9. */
+const mixesBelowLogP = 0.6
+
+/** What the organic layer is made of at a step; null where nothing in the vessel parts from water. */
+export function organicLayer(context: Context): OrganicLayer | null {
+  const solvents = liquids(context.now).filter(
+    (content) => !isWatery(content) && content.line.role !== 'reactant' && (content.substance.logP?.value ?? 1) >= mixesBelowLogP,
+  )
+  const product = mainSubstance(context.plan)
+  const neat = product?.density && context.plan.mainProduct !== undefined ? expectedProductG(context) : 0
+  const parts = [
+    ...solvents.map((content) => ({
+      name: content.substance.name,
+      mL: content.volumeML!,
+      g: content.volumeML! * densityIn(context, content),
+    })),
+    ...(neat > 0 ? [{ name: product!.name, mL: neat / product!.density!.gPerML, g: neat }] : []),
+  ]
+  const volumeML = parts.reduce((sum, { mL }) => sum + mL, 0)
+  if (volumeML === 0) return null
+  return {
+    solvents: solvents.map(({ substance }) => substance.id),
+    name: parts[0]!.name,
+    volumeML,
+    gPerML: parts.reduce((sum, { g }) => sum + g, 0) / volumeML,
+  }
+}

@@ -1,0 +1,131 @@
+import type { Lab } from '../../lab/lab'
+import type { OperationKey } from '../../plan/operations'
+import type { Plan, Step, WorkRow, WorkValue } from '../../plan/plan'
+import { writeNumber } from '../../quantity/write'
+import type { ReactionTable } from '../../reaction/reactionTable'
+import type { TemperatureReading } from '../boiling/timeInBand'
+import type { StepContents } from '../contents'
+import type { Weighing } from '../drying/constantMass'
+
+/** What was really measured, where a run is looked at rather than a plan. */
+export interface Measured {
+  /** Grams of each weighed sample. */
+  samples: Readonly<Record<string, number>>
+  /** Millilitres really used, by step. */
+  usedML: Readonly<Record<string, number>>
+  temperatures: Readonly<Record<string, TemperatureReading[]>>
+  weighings: Readonly<Record<string, Weighing[]>>
+}
+
+/** Where a planner stands: a step of a plan with what is in its vessel, and the laboratory. */
+export interface Context {
+  plan: Plan
+  table: ReactionTable
+  step: Step
+  now: StepContents
+  lab: Lab
+  measured?: Measured
+  /** The blanks of another step of the same plan. */
+  filledOf: (step: Step) => Filled
+}
+
+/** One blank of a planner's sentence. */
+export type Field =
+  | { key: string; label: string; kind: 'number'; unit: string; least: number; most: number }
+  | { key: string; label: string; kind: 'choice'; ways: readonly { value: string; words: string }[] }
+  | { key: string; label: string; kind: 'text' }
+  | {
+      key: string
+      label: string
+      kind: 'rows'
+      columns: readonly Exclude<Field, { kind: 'rows' }>[]
+      add: string
+      fresh: WorkRow
+    }
+
+/** The value of every field: what was typed, and for the rest what the plan suggests. */
+export type Filled = Record<string, WorkValue>
+
+/** One figure that follows. */
+export interface Fact {
+  id: string
+  name: string
+  value: number
+  unit: string
+  text: string
+  /** The working in one line: formula with numbers, and its source. */
+  how?: string
+  /** Shown at the bench too. */
+  atBench?: boolean
+}
+
+/** Something to do or to doubt, with its reason. */
+export interface Advice {
+  id: string
+  level: 'good' | 'open' | 'doubt' | 'danger'
+  words: string
+  why?: string
+}
+
+export interface Report {
+  facts: Fact[]
+  advice: Advice[]
+  /** Things to be tried or done in order. */
+  ladder?: { title: string; rungs: string[] }
+}
+
+/** What an operation brings to its step: a few blanks with sensible values, and what follows from them. */
+export interface Planner {
+  of: OperationKey
+  title: string
+  /** Sentences with `{key}` for each blank. */
+  sentences: readonly string[]
+  fields: readonly Field[]
+  /** What the plan, and the run where there is one, says about each blank. */
+  suggest: (context: Context) => Filled
+  report: (context: Context, filled: Filled) => Report
+}
+
+/** A fact with its figure written out. */
+export function fact(
+  id: string,
+  name: string,
+  value: number,
+  unit: string,
+  decimals: number,
+  more: { how?: string; atBench?: boolean } = {},
+): Fact {
+  return {
+    id,
+    name,
+    value,
+    unit,
+    text: `${writeNumber(value, decimals)}${unit === '' || unit === '%' ? '' : ' '}${unit === '%' ? ' %' : unit}`,
+    ...more,
+  }
+}
+
+export const number = (filled: Filled, key: string): number => (typeof filled[key] === 'number' ? filled[key] : 0)
+export const word = (filled: Filled, key: string): string => (typeof filled[key] === 'string' ? filled[key] : '')
+export const rowsOf = (filled: Filled, key: string): WorkRow[] => (Array.isArray(filled[key]) ? filled[key] : [])
+
+/** A blank for a number. */
+export const blank = (key: string, label: string, unit: string, least: number, most: number): Field => ({
+  key,
+  label,
+  kind: 'number',
+  unit,
+  least,
+  most,
+})
+
+/** A blank that is one of a few words. */
+export const oneOf = (key: string, label: string, ways: readonly (string | readonly [string, string])[]): Field => ({
+  key,
+  label,
+  kind: 'choice',
+  ways: ways.map((way) => (typeof way === 'string' ? { value: way, words: way } : { value: way[0], words: way[1] })),
+})
+
+/** To three figures, for suggestions: nobody types more. */
+export const rough = (value: number): number => (value === 0 ? 0 : Number(value.toPrecision(3)))

@@ -1,0 +1,115 @@
+import { defaultLab, type Lab } from '../../lab/lab'
+import { operationOf, type OperationKey } from '../../plan/operations'
+import type { Plan, Step, Work } from '../../plan/plan'
+import type { ReactionTable } from '../../reaction/reactionTable'
+import { stepContents } from '../contents'
+import { adding } from './adding'
+import { cooling } from './cooling'
+import { crystallising } from './crystallising'
+import { distilling } from './distilling'
+import { dryingSolids } from './dryingSolids'
+import { dryingSolutions } from './dryingSolutions'
+import { evaporating } from './evaporating'
+import { extracting } from './extracting'
+import { filtering } from './filtering'
+import { heating } from './heating'
+import { melting } from './melting'
+import type { Context, Field, Filled, Measured, Planner, Report } from './planner'
+import { quenching } from './quenching'
+import { sending } from './sending'
+import { testing } from './testing'
+import { washing } from './washing'
+
+/** The planner of each operation that has one. */
+export const planners: Partial<Record<OperationKey, Planner>> = Object.fromEntries(
+  [
+    heating,
+    cooling,
+    adding,
+    quenching,
+    extracting,
+    washing,
+    dryingSolutions,
+    filtering,
+    evaporating,
+    distilling,
+    crystallising,
+    dryingSolids,
+    melting,
+    testing,
+    sending,
+  ].map((planner) => [planner.of, planner]),
+)
+
+/** The planner of a step's operation; undefined where it has none. */
+export function plannerFor(step: Step): Planner | undefined {
+  const operation = operationOf(step)
+  return operation && planners[operation]
+}
+
+/** What was typed for a step; nothing where that was for another operation. */
+export function typedFor(step: Step): Partial<Work> {
+  return step.work && step.work.of === operationOf(step) ? step.work : {}
+}
+
+/** Where the planner of a step stands. @throws where the plan has no such step */
+export function contextOf(plan: Plan, table: ReactionTable, step: Step, lab: Lab = defaultLab, measured?: Measured): Context {
+  const now = stepContents(plan, table).find((each) => each.step === step.id)
+  if (!now) throw new Error(`The plan has no step “${step.id}”.`)
+  const context: Context = {
+    plan,
+    table,
+    step,
+    now,
+    lab,
+    ...(measured ? { measured } : {}),
+    filledOf: (other) => filledFor(contextOf(plan, table, other, lab, measured)),
+  }
+  return context
+}
+
+/** Every blank of a step's planner: what the plan suggests, and over it what was typed. Empty where the operation has none. */
+export function filledFor(context: Context): Filled {
+  const planner = plannerFor(context.step)
+  if (!planner) return {}
+  const { of: _of, ...typed } = typedFor(context.step)
+  return { ...planner.suggest(context), ...typed } as Filled
+}
+
+/** What follows for a step; null where its operation has no planner. */
+export function reportFor(context: Context, filled = filledFor(context)): Report | null {
+  return plannerFor(context.step)?.report(context, filled) ?? null
+}
+
+/** Fields of a planner as they are here: the apparatus to choose from are the laboratory's. */
+export function fieldsHere(planner: Planner, lab: Lab): readonly Field[] {
+  return planner.fields.map((field) =>
+    planner === melting && field.key === 'instrument' && field.kind === 'choice'
+      ? { ...field, ways: [...lab.instruments.map(({ id, name }) => ({ value: id, words: name })), ...field.ways] }
+      : field,
+  )
+}
+
+/** Why a typed value cannot stand in a field; undefined where it can. */
+export function problemIn(field: Field, value: unknown): string | undefined {
+  if (field.kind === 'number') {
+    if (typeof value !== 'number' || !Number.isFinite(value))
+      return `${field.label} is a number${field.unit ? ` of ${field.unit}` : ''}.`
+    return value < field.least || value > field.most
+      ? `${field.label} lies between ${field.least} and ${field.most}${field.unit ? ` ${field.unit}` : ''}.`
+      : undefined
+  }
+  if (field.kind === 'rows') {
+    if (!Array.isArray(value)) return `${field.label} is a list.`
+    for (const row of value as Record<string, unknown>[])
+      for (const column of field.columns) {
+        const problem = row[column.key] === undefined ? undefined : problemIn(column, row[column.key])
+        if (problem) return problem
+      }
+    return undefined
+  }
+  if (typeof value !== 'string') return `${field.label} is a word.`
+  return field.kind === 'choice' && field.key !== 'instrument' && !field.ways.some((way) => way.value === value)
+    ? `${field.label} is one of: ${field.ways.map(({ words }) => words).join(', ')}.`
+    : undefined
+}
