@@ -33,7 +33,7 @@ export async function seed(ownerUrl: string, at = new Date()): Promise<College> 
         people.map(({ id, signIn, name }, index) => ({ id, signIn, name, passwordHash: hashes[index]! })),
         options,
       )
-      await Course.create(course, options)
+      await Course.create({ ...course, lab: JSON.stringify(course.lab) }, options)
       await Membership.bulkCreate(
         people.map(({ id, role }) => ({ user: id, course: course.id, role })),
         options,

@@ -14,6 +14,7 @@ export function proxy(request: NextRequest) {
     "img-src 'self' data:",
     "font-src 'self'",
     "connect-src 'self'",
+    "worker-src 'self'",
     "manifest-src 'self'",
     "base-uri 'none'",
     "form-action 'self'",

@@ -34,7 +34,7 @@ describe('migrations', () => {
     await insert(
       "INSERT INTO revision (id, preparation, number, state, plan, version, saved_at, saved_by) VALUES ('01J00000000000000000000004', '01J00000000000000000000003', 1, 'draft', '{}', 1, NOW(3), '01J00000000000000000000001')",
     )
-    expect(await migrate(owner)).toEqual(['0002-sessions-and-log'])
+    expect(await migrate(owner)).toEqual(['0002-sessions-and-log', '0003-shelf-and-archive', '0004-laboratory'])
     expect(await migrate(owner)).toEqual([])
     const rows = await owner.query('SELECT number, state FROM revision', { type: QueryTypes.SELECT })
     expect(rows).toEqual([{ number: 1, state: 'draft' }])

@@ -2,12 +2,14 @@ import { QueryTypes, type Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
 import { peopleAndPlans } from './migrations/0001-people-and-plans'
 import { sessionsAndLog } from './migrations/0002-sessions-and-log'
+import { laboratory } from './migrations/0004-laboratory'
 import { shelfAndArchive } from './migrations/0003-shelf-and-archive'
 
 const migrations = {
   '0001-people-and-plans': peopleAndPlans,
   '0002-sessions-and-log': sessionsAndLog,
   '0003-shelf-and-archive': shelfAndArchive,
+  '0004-laboratory': laboratory,
 }
 
 export type MigrationName = keyof typeof migrations

@@ -32,6 +32,8 @@ export class Course extends Row<Course> {
   declare college: string
   /** IANA name of the time zone that the laboratory's clock shows. */
   declare zone: string
+  /** How the laboratory works (core/lab), as JSON; null while nobody has said. */
+  declare lab: CreationOptional<string | null>
 }
 
 export class Membership extends Row<Membership> {
@@ -145,7 +147,10 @@ export function defineModels(sequelize: Sequelize): void {
   const table = (tableName: string) => ({ sequelize, tableName })
   User.init({ id: key(), signIn: text(), name: text(), passwordHash: text(200) }, table('user'))
   Attempt.init({ key: { ...text(160), primaryKey: true }, failures: whole(), since: moment() }, table('attempt'))
-  Course.init({ id: key(), title: text(), college: text(), zone: text(60) }, table('course'))
+  Course.init(
+    { id: key(), title: text(), college: text(), zone: text(60), lab: { type: DataTypes.TEXT('long') } },
+    table('course'),
+  )
   Membership.init({ user: key(), course: key(), role: text(20) }, table('membership'))
   Section.init({ id: key(), course: ulid(), name: text() }, table('section'))
   StudentGroup.init({ id: key(), section: ulid(), bench: whole(), members: text(200) }, table('student_group'))

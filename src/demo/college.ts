@@ -1,5 +1,6 @@
 import { ulid } from 'ulid'
 import type { Entry } from '@/core/run/entry'
+import { defaultLab, type Lab } from '@/core/lab/lab'
 import type { Plan } from '@/core/plan/plan'
 import type { Bottle } from '@/core/stores/bottle'
 import { acetanilideRun, type Story } from './acetanilideRun'
@@ -9,7 +10,7 @@ import { repeatable } from './random'
 
 /** A whole invented college, as plain data for whoever writes it to a database. */
 export interface College {
-  course: { id: string; title: string; college: string; zone: string }
+  course: { id: string; title: string; college: string; zone: string; lab: Lab }
   people: { id: string; signIn: string; name: string; role: 'owner' | 'demonstrator' | 'stores' | 'reader'; password: string }[]
   sections: { id: string; name: string; groups: { id: string; bench: number; members: string }[] }[]
   preparations: { id: string; revision: string; plan: Plan; publishedAt: Date }[]
@@ -26,6 +27,34 @@ export interface College {
 }
 
 const dayMs = 86_400_000
+
+/** The made-up college lies a little above the sea; its second apparatus reads high, more so the hotter. */
+const laboratory: Lab = {
+  ...defaultLab,
+  pressure: { by: 'kPa', value: 99.4 },
+  instruments: [
+    {
+      id: 'apparatus-1',
+      name: 'Apparatus 1',
+      checkedOn: '2026-09-14',
+      standards: [
+        { name: 'vanillin', trueC: 82.0, readC: 82.2 },
+        { name: 'benzoic acid', trueC: 122.4, readC: 122.7 },
+        { name: 'salicylic acid', trueC: 159.0, readC: 159.2 },
+      ],
+    },
+    {
+      id: 'apparatus-2',
+      name: 'Apparatus 2',
+      checkedOn: '2026-09-14',
+      standards: [
+        { name: 'vanillin', trueC: 82.0, readC: 83.1 },
+        { name: 'benzoic acid', trueC: 122.4, readC: 124.3 },
+        { name: 'salicylic acid', trueC: 159.0, readC: 161.4 },
+      ],
+    },
+  ],
+}
 
 const members = {
   A: [
@@ -187,7 +216,7 @@ export function college(at: Date, zone: string): College {
   const begun = new Date(at.getTime() - 78 * 60_000)
   const nextWeek = atClock(7, 13, 30)
   return {
-    course: { id: id(), title: 'Organic laboratory I', college: 'Quillmere College', zone },
+    course: { id: id(), title: 'Organic laboratory I', college: 'Quillmere College', zone, lab: laboratory },
     people,
     sections,
     preparations,

@@ -1,12 +1,14 @@
 import { notFound, redirect } from 'next/navigation'
+import type { Lab } from '@/core/lab/lab'
 import { Course } from '@/data/models'
 import { signedIn } from './actor'
+import { labFrom } from './laboratory'
 import { Refusal } from './refusal'
 import { may, type Actor, type Right, type Subject } from './rights'
 
 export interface Visitor {
   actor: Actor & { kind: 'user' }
-  course: { id: string; title: string; college: string; zone: string }
+  course: { id: string; title: string; college: string; zone: string; lab: Lab }
   may: (right: Right) => boolean
 }
 
@@ -18,7 +20,7 @@ export async function visitor(path: string): Promise<Visitor> {
   if (!course) redirect('/sign-in?none=1')
   return {
     actor,
-    course: { id: course.id, title: course.title, college: course.college, zone: course.zone },
+    course: { id: course.id, title: course.title, college: course.college, zone: course.zone, lab: labFrom(course.lab) },
     may: (right) => may(actor, right, { course: course.id }),
   }
 }

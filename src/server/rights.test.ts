@@ -12,6 +12,7 @@ const expected: Record<CourseRole, Right[]> = {
     'plan.read',
     'plan.write',
     'shelf.write',
+    'lab.write',
     'session.read',
     'session.write',
     'code.read',

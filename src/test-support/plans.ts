@@ -1,8 +1,16 @@
 import acetanilideFile from '@/demo/plans/acetanilide.json'
 import benzoinFile from '@/demo/plans/benzoin.json'
+import fractionationFile from '@/demo/plans/fractionation.json'
 import isopentylFile from '@/demo/plans/isopentylAcetate.json'
+import nitrobenzoateFile from '@/demo/plans/methylNitrobenzoate.json'
+import separationFile from '@/demo/plans/separation.json'
+import trimyristinFile from '@/demo/plans/trimyristin.json'
 import type { Plan } from '@/core/plan/plan'
 
 export const acetanilide = acetanilideFile as unknown as Plan
 export const benzoin = benzoinFile as unknown as Plan
 export const isopentylAcetate = isopentylFile as unknown as Plan
+export const fractionation = fractionationFile as unknown as Plan
+export const methylNitrobenzoate = nitrobenzoateFile as unknown as Plan
+export const separation = separationFile as unknown as Plan
+export const trimyristin = trimyristinFile as unknown as Plan

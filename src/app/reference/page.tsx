@@ -20,6 +20,9 @@ export default async function ReferencePage({ searchParams }: { searchParams: Pr
           <Link className="sub" href="/reference/shelf">
             Bottles on the shelf
           </Link>
+          <Link className="sub" href="/reference/laboratory">
+            The laboratory
+          </Link>
         </div>
         <Reference list={substanceList} card={card} asked={substance} />
       </main>

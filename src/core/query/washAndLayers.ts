@@ -1,6 +1,7 @@
 import { stepContents } from '../operation/contents'
 import { operationOf } from '../plan/operations'
 import { mainSubstance, type Plan, type Step } from '../plan/plan'
+import { portionsSaid } from '../plan/portionsSaid'
 import { writeNumber } from '../quantity/write'
 import type { Query, QueryRule } from './query'
 
@@ -23,7 +24,7 @@ export const washAndLayers: QueryRule = (plan, table) => {
             (['solution', 'mass-volume', 'mass-fraction'].includes(line.form.kind) || substance.formula === 'H2O') === watery,
         )
         .reduce((sum, { volumeML }) => sum + (volumeML ?? 0), 0)
-    const [wash, layer] = [volume(true), volume(false)]
+    const [wash, layer] = [volume(true) / portionsSaid(step.text), volume(false)]
     if (operation === 'wash' && layer > 0 && wash > largeWash * layer)
       found.push({
         id: `large-wash-${step.id}`,

@@ -1,24 +1,28 @@
 'use client'
 
 import { Fragment, memo, useState } from 'react'
+import type { Lab } from '@/core/lab/lab'
+import { plannerFor } from '@/core/operation/planners/planners'
 import { days, writeMinutes } from '@/core/plan/duration'
-import { addStep, moveStep } from '@/core/plan/editPlan'
+import { addStep, changeStep, moveStep } from '@/core/plan/editPlan'
 import { operationOf, operations, type OperationKey } from '@/core/plan/operations'
 import type { Plan } from '@/core/plan/plan'
 import { stepText } from '@/core/plan/stepText'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
 import { AddStep } from './AddStep'
+import { OperationPanel } from '../operation/OperationPanel'
 import { StepEditor } from './StepEditor'
 
 interface Props {
   plan: Plan
   table: ReactionTable
+  lab: Lab
   /** Absent where the procedure is only read. */
   onChange?: ((plan: Plan, label: string) => void) | undefined
 }
 
 /** The procedure as a strip of steps with a time gutter: solid while hands are busy, hatched while waiting. Amounts follow the table. */
-export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, onChange }: Props) {
+export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, lab, onChange }: Props) {
   const [open, setOpen] = useState<string>()
   const [dragged, setDragged] = useState<string>()
   const place = (id: string) => plan.steps.findIndex((step) => step.id === id)
@@ -63,13 +67,13 @@ export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, onChan
                   {Math.floor(start / 60)}:{String(Math.round(start % 60)).padStart(2, '0')}
                 </span>
                 <span className={`gutter${step.waitMin > step.handsOnMin ? ' wait' : ''}`} aria-hidden="true" />
-                {onChange ? (
+                {onChange || plannerFor(step) ? (
                   <b>
                     <button
                       type="button"
                       className="opens"
                       aria-expanded={open === step.id}
-                      title="Open this step. Alt and an arrow move it."
+                      title={onChange ? 'Open this step. Alt and an arrow move it.' : 'Show what its operation works out.'}
                       onClick={() => setOpen(open === step.id ? undefined : step.id)}
                       onKeyDown={(event) => {
                         if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
@@ -98,7 +102,18 @@ export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, onChan
                 <span className="until">
                   {[step.until, step.witness ? 'a demonstrator signs' : undefined].filter(Boolean).join('; ')}
                 </span>
-                {onChange && open === step.id && <StepEditor plan={plan} table={table} step={step} onChange={onChange} />}
+                {open === step.id && (
+                  <div className="step-open">
+                    {onChange && <StepEditor plan={plan} table={table} step={step} onChange={onChange} />}
+                    <OperationPanel
+                      plan={plan}
+                      table={table}
+                      step={step}
+                      lab={lab}
+                      onWork={onChange && ((work, label) => onChange(changeStep(plan, step.id, { work }), label))}
+                    />
+                  </div>
+                )}
               </li>
             </Fragment>
           )

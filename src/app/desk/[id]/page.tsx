@@ -37,6 +37,7 @@ export default async function DeskPage({ params, searchParams }: Props) {
         shelf={await listBottles(course.id)}
         others={others}
         drawings={structuresOf(plan)}
+        lab={course.lab}
         mayWrite={may('plan.write')}
         older={number !== history[0]!.number}
         zone={course.zone}

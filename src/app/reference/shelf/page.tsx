@@ -20,6 +20,9 @@ export default async function ShelfPage() {
           <Link className="sub" href="/reference">
             Substances
           </Link>
+          <Link className="sub" href="/reference/laboratory">
+            The laboratory
+          </Link>
         </div>
         <Shelf
           course={course.id}

@@ -30,7 +30,7 @@ function goingIn({ table, step }: Context) {
 export const adding: Planner = {
   of: 'add',
   title: 'Adding',
-  sentences: [
+  sentences: () => [
     'Add {volumeML} over {minutes}, never above {ceilingC}, beginning at {startC}.',
     'What is added reacts with {mmol} and gives off {heat}; it {initiates}.',
   ],

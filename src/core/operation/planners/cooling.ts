@@ -13,7 +13,7 @@ const baths: Readonly<Record<string, { atC: number; made: string }>> = {
 export const cooling: Planner = {
   of: 'cool',
   title: 'Cooling',
-  sentences: ['Cool in {bath} to below {toC}; at the scale it was tried at, {minutes} were enough for {triedML}.'],
+  sentences: () => ['Cool in {bath} to below {toC}; at the scale it was tried at, {minutes} were enough for {triedML}.'],
   fields: [
     oneOf('bath', 'bath', Object.keys(baths)),
     blank('toC', 'cool to below', '°C', -40, 150),

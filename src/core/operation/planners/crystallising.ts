@@ -52,7 +52,7 @@ export function solventsJudged(context: Context, filled: Filled): SolventJudged[
 export const crystallising: Planner = {
   of: 'crystallise',
   title: 'Crystallisation',
-  sentences: [
+  sentences: () => [
     'Dissolve {soluteG} of crude, {way}: {volumeML} hot at {hotC}, where 100 mL hold {hotS}; cold at {coldC} they hold {coldS}.',
     'Filtered hot: {hotFiltration}; at {perG} to the gram by the procedure. Rinse with {rinseML}.',
     'Impurity of {impurityPercent} of the crude, of which 100 mL hold {impurityS} cold; antisolvent {antiML} that holds {antiS}; a second crop from {secondML}.',

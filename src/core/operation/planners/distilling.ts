@@ -158,9 +158,10 @@ const volumeOf = (context: Context, filled: Filled) =>
 export const distilling: Planner = {
   of: 'distil',
   title: 'Distillation',
-  sentences: [
+  sentences: ({ model }) => [
     'In the pot: {components}',
-    'A column of {stages} stages at reflux {reflux} that holds {holdUpML}; {model} {A12} {A21} {alpha}. Stop with {stopML} left in the {potML} flask.',
+    'A column of {stages} stages at reflux {reflux} that holds {holdUpML}. Stop with {stopML} left in the {potML} flask.',
+    `The liquid is taken as {model}${model === 'ideal' ? '' : `, with the constants {A12} and {A21}${model === 'NRTL' ? ', α {alpha}' : ''}`}.`,
     'Collect {wantedOf} from {lowC} to {highC} at the thermometer, filled with {filling}, {stemK} of its scale outside, {lagK} behind the vapour.',
   ],
   fields: [
@@ -169,10 +170,10 @@ export const distilling: Planner = {
     blank('reflux', 'reflux ratio', '', 0, 100),
     blank('holdUpML', 'hold-up', 'mL', 0, 500),
     oneOf('model', 'liquid', [
-      ['ideal', 'an ideal liquid'],
-      ['van Laar', 'van Laar constants'],
-      ['Wilson', 'Wilson’s Λ'],
-      ['NRTL', 'NRTL’s τ'],
+      ['ideal', 'ideal'],
+      ['van Laar', 'van Laar’s'],
+      ['Wilson', 'Wilson’s, Λ'],
+      ['NRTL', 'NRTL, τ'],
     ]),
     blank('A12', 'first constant', '', -20, 20),
     blank('A21', 'second constant', '', -20, 20),

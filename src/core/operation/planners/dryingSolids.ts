@@ -22,7 +22,7 @@ export function agreementG({ step }: Context, filled: Filled, massG: number): nu
 export const dryingSolids: Planner = {
   of: 'dry',
   title: 'Drying a solid',
-  sentences: [
+  sentences: () => [
     'In the oven at {ovenC}, weighed every {everyMin}, until two agree to {agreementPercent}.',
     'Weighings: {weighings}',
   ],

@@ -26,7 +26,7 @@ function dissolvedHere(context: Context): Substance[] {
 export const dryingSolutions: Planner = {
   of: 'dry-solution',
   title: 'Drying the solution',
-  sentences: [
+  sentences: () => [
     'Dry {volumeML} of density {density} over {agent}; 100 g of it hold {waterPercent} of water, and {dropletsML} hang in it.',
   ],
   fields: [

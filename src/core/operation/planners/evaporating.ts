@@ -19,7 +19,7 @@ function solventOf({ now, plan, table }: Context) {
 export const evaporating: Planner = {
   of: 'evaporate',
   title: 'Taking the solvent off',
-  sentences: ['The bath stands at {bathC}; the flask was {tared}.'],
+  sentences: () => ['The bath stands at {bathC}; the flask was {tared}.'],
   fields: [
     blank('bathC', 'bath', '°C', 20, 250),
     oneOf('tared', 'flask', [

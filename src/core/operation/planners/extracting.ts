@@ -1,17 +1,20 @@
+import { portionsSaid } from '../../plan/portionsSaid'
+import { acidLeftMmol } from '../../query/acidAndBase'
 import { writeNumber } from '../../quantity/write'
+import { baseCapacityOf } from '../../substance/acidBase'
+import { operationOf } from '../../plan/operations'
 import { densityOf, mainSubstance } from '../../plan/plan'
 import { emulsionLadder, loadedDensity, uncertainBelow, whichOnTop } from '../extraction/layers'
 import { mostlyIn, type FlowState, type Layer } from '../extraction/layerFlow'
 import { distributionRatio, fractionLeft, fractionLimit, portionFor, portionsFor } from '../extraction/partition'
 import { fillRule, fittingSize } from '../vessel'
-import { flowOfPlan, pHOf, portionsSaid, shakenWith, solutesOf, type PlanFlow } from './flowOfPlan'
+import { flowOfPlan, pHOf, shakenWith, solutesOf, type PlanFlow, type Shaken } from './flowOfPlan'
 import { organicLayer } from './inVessel'
 import {
   blank,
   fact,
   number,
   rough,
-  rowsOf,
   word,
   type Advice,
   type Context,
@@ -42,12 +45,25 @@ export function flowHere(
   return shaken ? { flow, state: flow.states[at]!.state, before, shaken } : null
 }
 
+/** Water that takes the acid of a reaction up is about as acid as this: what dissolves in it decides, not the water. */
+const acidWaterPH = 2
+
+/** True where plain water or brine meets acid that no base has met before. */
+function acidInWater({ plan, table, step }: Context, goes: Shaken): boolean {
+  if (pHOf(goes.line, goes.substance) !== 7 || acidLeftMmol(plan, table) <= 0) return false
+  const earlier = plan.steps
+    .slice(0, plan.steps.indexOf(step))
+    .filter((each) => ['extract', 'wash', 'quench'].includes(operationOf(each) ?? ''))
+  return !earlier.some((each) => baseCapacityOf(shakenWith(table, each)?.substance ?? {}) > 0)
+}
+
 /** What a step of extraction or washing suggests: from the liquid it names and the portions its words say. */
 export function suggestShaking(context: Context): Filled {
   const { plan, table, step } = context
   const goes = shakenWith(table, step)
   const portions = portionsSaid(step.text)
-  const flask = /flask ([A-Z])\b/.exec(step.text)?.[1]
+  // A wash is poured away from what goes on; an extract into the flask that the words name.
+  const flask = operationOf(step) === 'extract' ? /flask ([A-Z])\b/.exec(step.text)?.[1] : undefined
   const earlier = plan.steps
     .slice(0, plan.steps.indexOf(step))
     .some((other) => shakenWith(table, other) && /extract|wash/i.test(other.title + (other.kind === 'act' ? other.verb : '')))
@@ -55,7 +71,7 @@ export function suggestShaking(context: Context): Filled {
   return {
     portions,
     portionML: rough((goes?.volumeML ?? 20) / portions),
-    pH: goes?.watery ? pHOf(goes.line, goes.substance) : 7,
+    pH: goes?.watery ? (acidInWater(context, goes) ? acidWaterPH : pHOf(goes.line, goes.substance)) : 7,
     layer: '',
     into: flask ?? `${goes?.substance.name ?? 'wash'} of “${step.title}”`,
     wantedPercent: 99,
@@ -67,7 +83,7 @@ export function suggestShaking(context: Context): Filled {
 export const extracting: Planner = {
   of: 'extract',
   title: 'Extraction',
-  sentences: [
+  sentences: () => [
     'Shake with {portions} portions of {portionML} each, water at pH {pH}, drawn into {into}.',
     'To take out {wantedPercent} of what should go. {solutes}',
   ],

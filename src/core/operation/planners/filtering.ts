@@ -9,7 +9,7 @@ import { blank, fact, number, oneOf, rough, word, type Planner } from './planner
 export const filtering: Planner = {
   of: 'filter',
   title: 'Filtering',
-  sentences: [
+  sentences: () => [
     'Keep the {keep} of {volumeML} with {solidG} of solid, {heat}; rinse {times} with {rinseML}, which dissolves {solubility} in 100 mL.',
   ],
   fields: [

@@ -18,14 +18,6 @@ export interface PlanFlow {
   states: { step: string; layer: string; state: FlowState }[]
 }
 
-const counts: Readonly<Record<string, number>> = { once: 1, twice: 2, half: 2, two: 2, three: 3, thrice: 3, four: 4 }
-
-/** How many portions a step's words say. */
-export function portionsSaid(text: string): number {
-  const word = /\b(once|twice|half|two|three|thrice|four)\b/i.exec(text)?.[1]
-  return word ? counts[word.toLowerCase()]! : 1
-}
-
 /** pH of a watery layer made of a line: strong acids and bases from their strength, bicarbonate 8.3, all else 7. */
 export function pHOf(line: Line, substance: Substance): number {
   const { form } = line
@@ -187,10 +179,15 @@ function startingLayer(context: Context, now: StepContents, firstWith: Shaken | 
     }
   }
   const organic = organicLayer(here)
+  // What has not reacted is dissolved in it until it is washed out.
+  const dissolved = liquids(here.now).filter((content) => !isWatery(content) && content.line.role === 'reactant')
   return {
     name: organic?.name ?? 'organic layer',
     kind: 'organic',
-    volumeML: Math.max(1, organic?.volumeML ?? here.now.volumeML),
+    volumeML: Math.max(
+      1,
+      organic ? organic.volumeML + dissolved.reduce((sum, { volumeML }) => sum + volumeML!, 0) : here.now.volumeML,
+    ),
     pH: 7,
   }
 }

@@ -13,7 +13,10 @@ const bandK = 5
 export const heating: Planner = {
   of: 'reflux',
   title: 'Heating under reflux',
-  sentences: ['The liquid boils at {boilC}; hold it between {lowC} and {highC}.', 'Water in the air {moisture}; gas {gas}.'],
+  sentences: () => [
+    'The liquid boils at {boilC}; hold it between {lowC} and {highC}.',
+    'Water in the air {moisture}; gas {gas}.',
+  ],
   fields: [
     blank('boilC', 'boiling point at this pressure', '°C', -50, 400),
     blank('lowC', 'lower end of the band', '°C', -50, 400),

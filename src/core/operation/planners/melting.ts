@@ -26,7 +26,7 @@ const taken = (filled: Filled, onset: string, clear: string) =>
 export const melting: Planner = {
   of: 'melt',
   title: 'Melting',
-  sentences: [
+  sentences: () => [
     'Literature {lowC} to {highC}; heated at {perMin} on {instrument}.',
     'Read: crude {crudeOnset} to {crudeClear}, purified {onsetC} to {clearC}, mixed with an authentic sample {mixedOnset} to {mixedClear}. Heat of fusion {fusion}.',
   ],

@@ -78,8 +78,8 @@ export interface Report {
 export interface Planner {
   of: OperationKey
   title: string
-  /** Sentences with `{key}` for each blank. */
-  sentences: readonly string[]
+  /** Sentences with `{key}` for each blank; those that matter with these values. */
+  sentences: (filled: Filled) => readonly string[]
   fields: readonly Field[]
   /** What the plan, and the run where there is one, says about each blank. */
   suggest: (context: Context) => Filled

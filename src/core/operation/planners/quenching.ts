@@ -73,7 +73,7 @@ const planned = 'what this step adds'
 export const quenching: Planner = {
   of: 'quench',
   title: 'Quenching and neutralising',
-  sentences: [
+  sentences: () => [
     'There are {mmol} of {kind} left, to meet {plannedML} of {with}.',
     'The substance that is to {aim} has pKa {pKa}; the vessel holds {vesselML}.',
   ],

@@ -5,7 +5,7 @@ import { blank, fact, number, oneOf, word, type Planner } from './planner'
 export const sending: Planner = {
   of: 'send',
   title: 'Samples for an instrument',
-  sentences: ['{vials} of each bench go to {instrument}, for {groups}.'],
+  sentences: () => ['{vials} of each bench go to {instrument}, for {groups}.'],
   fields: [
     blank('vials', 'vials', '', 1, 10),
     oneOf('instrument', 'instrument', [

@@ -24,7 +24,7 @@ function methodSaid({ step }: Context): string {
 export const testing: Planner = {
   of: 'test',
   title: 'Tests',
-  sentences: ['The test with {method}, in these tubes: {tubes}'],
+  sentences: () => ['The test with {method}, in these tubes: {tubes}'],
   fields: [
     oneOf(
       'method',

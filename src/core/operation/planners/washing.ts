@@ -78,7 +78,7 @@ function acidInLayer({ plan }: Context, { flow, shaken }: NonNullable<ReturnType
 export const washing: Planner = {
   of: 'wash',
   title: 'Washing',
-  sentences: [
+  sentences: () => [
     'The layer is {layerML}; {conversion} of the limiting reagent has reacted. This step: {portions} portions of {portionML}, pH {pH}, drawn into {into}.',
     'It holds beside the product: {impurities}',
     'Washes, in this order; those of Mozle until you write your own: {washes}',

@@ -1,0 +1,58 @@
+import { array, number, object, string, type ObjectSchema } from 'yup'
+import { pressureBounds, type Lab, type PressureWay } from './lab'
+import { schools } from './schools'
+
+const oneOf = <K extends (typeof schools)[number]['setting']>(setting: K) =>
+  string()
+    .oneOf(schools.find((school) => school.setting === setting)!.ways.map(({ value }) => value as Lab[K]))
+    .required()
+
+const celsius = (what: string) =>
+  number()
+    .typeError(`${what} is a temperature in °C.`)
+    .min(-50, `${what} lies between −50 and 500 °C.`)
+    .max(500, `${what} lies between −50 and 500 °C.`)
+    .required(`${what} is wanted.`)
+
+/** Checks what is said about a laboratory. @throws ValidationError that says what is wrong and what would be right */
+export const labSchema: ObjectSchema<Lab> = object({
+  pressure: object({
+    by: string()
+      .oneOf(Object.keys(pressureBounds) as PressureWay[])
+      .required(),
+    value: number()
+      .typeError('The pressure is a number.')
+      .required('The pressure is wanted.')
+      .test('within', function (value) {
+        const bounds = pressureBounds[(this.parent as Lab['pressure']).by]
+        if (!bounds || (value >= bounds.least && value <= bounds.most)) return true
+        return this.createError({ message: `A laboratory lies between ${bounds.least} and ${bounds.most} ${bounds.unit}.` })
+      }),
+  }).required(),
+  simpleFromK: number().min(20, 'Between 20 and 150 °C.').max(150, 'Between 20 and 150 °C.').required(),
+  crystallisationVolume: oneOf('crystallisationVolume'),
+  layersOut: oneOf('layersOut'),
+  dryingAgent: oneOf('dryingAgent'),
+  gas: oneOf('gas'),
+  harmlessWater: oneOf('harmlessWater'),
+  instruments: array(
+    object({
+      id: string().min(1).max(40).required(),
+      name: string().trim().min(1, 'An apparatus has a name.').max(80).required(),
+      checkedOn: string()
+        .matches(/^\d{4}-\d{2}-\d{2}$/, 'The day of the check is written as 2026-09-14.')
+        .required(),
+      standards: array(
+        object({
+          name: string().trim().min(1, 'A standard has a name.').max(80).required(),
+          trueC: celsius('The melting point of a standard'),
+          readC: celsius('What was read'),
+        }).noUnknown(),
+      )
+        .max(12)
+        .required(),
+    }).noUnknown(),
+  )
+    .max(12)
+    .required(),
+}).noUnknown()

@@ -1,0 +1,408 @@
+/** The planners on the demo preparations, with figures worked by hand. */
+import { acetanilide, fractionation, isopentylAcetate, methylNitrobenzoate, separation, trimyristin } from '@/test-support/plans'
+import { defaultLab, type Lab } from '../../lab/lab'
+import { operationOf, operations, type OperationKey } from '../../plan/operations'
+import { addStep } from '../../plan/editPlan'
+import type { Plan, Work } from '../../plan/plan'
+import { reactionTable } from '../../reaction/reactionTable'
+import { scalePlan } from '../../reaction/scalePlan'
+import { batchDistillation } from '../distillation/batch'
+import { recoveryByVolume, solventsJudged } from './crystallising'
+import { batchOf } from './distilling'
+import { recoveryByPortions, whereItIs } from './extracting'
+import { portionsSaid } from '../../plan/portionsSaid'
+import type { Measured } from './planner'
+import { contextOf, fieldsHere, filledFor, planners, problemIn, reportFor } from './planners'
+import { washesOf } from './washing'
+
+/** A step of a plan with what was typed for it, and what its planner says. */
+function at(plan: Plan, id: string, typed: Record<string, unknown> = {}, lab: Lab = defaultLab, measured?: Measured) {
+  const step = plan.steps.find((each) => each.id === id)!
+  const work = { ...step.work, ...typed, of: operationOf(step)! } as Work
+  const changed: Plan =
+    Object.keys(typed).length > 0
+      ? { ...plan, steps: plan.steps.map((each) => (each.id === id ? { ...each, work } : each)) }
+      : plan
+  const context = contextOf(
+    changed,
+    reactionTable(changed),
+    changed.steps.find((each) => each.id === id)!,
+    lab,
+    measured,
+  )
+  const filled = filledFor(context)
+  const report = reportFor(context, filled)!
+  return {
+    context,
+    filled,
+    report,
+    fact: (fact: string) => report.facts.find((each) => each.id === fact)?.value,
+    advice: (advice: string) => report.advice.find((each) => each.id === advice),
+  }
+}
+
+const nothingMeasured: Measured = { samples: {}, usedML: {}, temperatures: {}, weighings: {} }
+const lowPressure: Lab = { ...defaultLab, pressure: { by: 'mmHg', value: 700 } }
+
+describe('every planner', () => {
+  const all = Object.entries(planners) as [OperationKey, NonNullable<(typeof planners)[OperationKey]>][]
+  test('there is one for each operation that has figures', () => expect(all).toHaveLength(15))
+  test.each(all)(
+    '%s: every blank has a field, a value within its bounds, and a report, also on a step just added',
+    (key, planner) => {
+      for (const base of [acetanilide, separation]) {
+        const { plan, id } = addStep(base, key, 'reflux')
+        const context = contextOf(
+          plan,
+          reactionTable(plan),
+          plan.steps.find((step) => step.id === id)!,
+        )
+        const filled = filledFor(context)
+        const blanks = planner
+          .sentences(filled)
+          .flatMap((sentence) => [...sentence.matchAll(/\{(\w+)\}/g)].map(([, name]) => name!))
+        for (const name of blanks) expect(planner.fields.some((field) => field.key === name)).toBe(true)
+        for (const field of planner.fields)
+          if (filled[field.key] !== undefined) expect(problemIn(field, filled[field.key])).toBeUndefined()
+        const report = reportFor(context, filled)!
+        expect(new Set(report.facts.map((fact) => fact.id)).size).toBe(report.facts.length)
+        for (const { value, text } of report.facts) {
+          expect(Number.isFinite(value)).toBe(true)
+          expect(text).not.toContain('NaN')
+        }
+      }
+    },
+  )
+  test.each(all)('%s: what is typed outside a field’s bounds is refused in words', (_key, planner) => {
+    for (const field of planner.fields) {
+      if (field.kind === 'number') expect(problemIn(field, field.most + 1)).toContain('between')
+      if (field.kind === 'number') expect(problemIn(field, 'much')).toContain('is a number')
+      if (field.kind === 'rows') expect(problemIn(field, 'none')).toContain('is a list')
+      if (field.kind === 'choice' && field.key !== 'instrument') expect(problemIn(field, 'something else')).toContain('is one of')
+    }
+  })
+  test('a step without figures has none', () => {
+    const step = acetanilide.steps.find(({ kind }) => kind === 'safety')!
+    const context = contextOf(acetanilide, reactionTable(acetanilide), step)
+    expect(reportFor(context)).toBeNull()
+    expect(filledFor(context)).toEqual({})
+    expect(() => contextOf(acetanilide, reactionTable(acetanilide), { ...step, id: 'other' })).toThrow('other')
+  })
+  test('what was typed for another operation does not count', () => {
+    const step = { ...acetanilide.steps.find(({ id }) => id === 'cool')!, work: { of: 'melt', lowC: 5 } }
+    const plan = { ...acetanilide, steps: acetanilide.steps.map((each) => (each.id === 'cool' ? step : each)) }
+    expect(filledFor(contextOf(plan, reactionTable(plan), step))).not.toHaveProperty('lowC')
+  })
+})
+
+describe('heating and cooling', () => {
+  test('acetic acid at 700 mmHg, by Trouton: 391.15/(1 + 0.0822/10.584) − 273.15 = 115.1 °C', () => {
+    expect(at(acetanilide, 'reflux', {}, lowPressure).fact('boil')).toBeCloseTo(115.1, 0)
+    expect(at(acetanilide, 'reflux').fact('boil')).toBeCloseTo(118, 6)
+  })
+  test('time inside the band is counted from the run’s readings', () => {
+    const measured = { ...nothingMeasured, temperatures: { reflux: [0, 10, 20].map((atMin) => ({ atMin, celsius: 118 })) } }
+    expect(at(acetanilide, 'reflux', {}, defaultLab, measured).fact('inside')).toBe(20)
+    const cold = { ...nothingMeasured, temperatures: { reflux: [0, 20].map((atMin) => ({ atMin, celsius: 80 })) } }
+    expect(at(acetanilide, 'reflux', {}, defaultLab, cold).advice('outside')!.words).toContain('0 of 20 min')
+  })
+  test('gas goes where the laboratory’s school sends it', () => {
+    expect(at(acetanilide, 'reflux', { gas: 'acid' }).advice('gas')!.words).toContain('trap')
+    expect(at(acetanilide, 'reflux', { gas: 'acid' }, { ...defaultLab, gas: 'hood' }).advice('gas')!.words).toContain('hood')
+    expect(at(acetanilide, 'reflux', { moisture: 'yes' }).advice('tube')).toBeDefined()
+    expect(at(acetanilide, 'reflux', { lowC: 120, highC: 110 }).advice('band')).toBeDefined()
+  })
+  test('eight times the volume cools twice as long', () => {
+    const tried = { minutes: 10, triedML: 94.1 / 8 }
+    expect(at(acetanilide, 'cool', tried).fact('minutes')).toBeCloseTo(20, 6)
+    expect(at(acetanilide, 'cool', { bath: 'cold water', toC: 5 }).advice('too-warm')!.words).toContain('colder one')
+  })
+})
+
+describe('adding and quenching', () => {
+  test('nitration with 100 kJ/mol: 44.3 mmol over what is in the flask', () => {
+    const { fact, advice } = at(methylNitrobenzoate, 'nitrate', { heat: 100 })
+    expect(fact('rate')).toBeCloseTo(8 / 15, 6)
+    expect(fact('rise')).toBeGreaterThan(10)
+    expect(advice('hot')!.level).toBe('danger')
+    expect(at(methylNitrobenzoate, 'nitrate', { startC: 20 }).advice('start')).toBeDefined()
+  })
+  test('what must set itself off has its ladder', () => {
+    expect(at(methylNitrobenzoate, 'nitrate', { initiates: 'yes' }).report.ladder!.rungs.length).toBeGreaterThan(4)
+    expect(at(methylNitrobenzoate, 'nitrate').report.ladder).toBeUndefined()
+  })
+  test('separation: 45 mmol of base in flask B want 7.5 mL of 6 mol/L acid, to pH 4.36 − 2', () => {
+    const { fact, advice } = at(separation, 'free-acid')
+    expect(fact('needed')).toBeCloseTo(7.5, 2)
+    expect(fact('pH')).toBeCloseTo(2.36, 2)
+    expect(fact('turned')).toBeCloseTo(99.0, 1)
+    expect(advice('enough')).toBeDefined()
+    expect(at(separation, 'free-acid', { plannedML: 5 }).advice('short')!.words).toContain('15 mmol are left')
+  })
+  test('90 mmol of acid in flask A want 15 mL of 6 mol/L base, to pH 3.98 + 2', () => {
+    const { fact } = at(separation, 'free-amine')
+    expect(fact('needed')).toBeCloseTo(15, 2)
+    expect(fact('pH')).toBeCloseTo(5.98, 2)
+  })
+  test('acid does not neutralise acid, and bicarbonate makes gas', () => {
+    expect(at(separation, 'free-acid', { kind: 'acid' }).advice('same')!.level).toBe('danger')
+    const gas = at(separation, 'free-acid', { kind: 'acid', mmol: 20, with: 'saturated sodium bicarbonate', plannedML: 20 })
+    expect(gas.fact('gas')).toBeCloseTo(0.481, 2)
+    expect(gas.advice('gas')).toBeDefined()
+  })
+})
+
+describe('layers', () => {
+  test('portions are read from the words', () => {
+    expect(portionsSaid('Shake in three equal portions')).toBe(3)
+    expect(portionsSaid('half at a time')).toBe(2)
+    expect(portionsSaid('Shake')).toBe(1)
+  })
+  test('the separation ends with amine in A, acid in B, hydrocarbon in the ether', () => {
+    const where = whereItIs(at(separation, 'extract-base').context)!
+    const share = (layer: string, solute: string) =>
+      where.layers.find(({ name }) => name === layer)!.share[where.solutes.indexOf(solute)]!
+    expect(share('A', '4-chloroaniline')).toBeGreaterThan(0.99)
+    expect(share('B', '4-methylbenzoic acid')).toBeGreaterThan(0.99)
+    expect(share('tert-butyl methyl ether', 'fluorene')).toBeGreaterThan(0.99)
+    for (const [index] of where.solutes.entries())
+      expect(where.layers.reduce((sum, layer) => sum + layer.share[index]!, 0)).toBeCloseTo(1, 9)
+  })
+  test('ether lies on top; at the wrong pH little goes, and says so', () => {
+    const { advice } = at(separation, 'extract-acid')
+    expect(advice('on-top')!.words).toBe('The tert-butyl methyl ether layer lies on top.')
+    expect(advice('where')!.level).toBe('good')
+    const neutral = at(separation, 'extract-acid', { pH: 7 })
+    expect(neutral.advice('never') ?? neutral.advice('more')).toBeDefined()
+    expect(
+      at(separation, 'extract-acid', {}, { ...defaultLab, layersOut: 'both through the tap' }).advice('out')!.words,
+    ).toContain('Both layers')
+  })
+  test('changing one substance changes what the later steps see', () => {
+    const typed = [{ name: '4-methylbenzoic acid', mmol: 7, K: 10, acidPKa: 16 }]
+    const { context } = at(separation, 'extract-acid', { solutes: typed })
+    const later = contextOf(
+      context.plan,
+      context.table,
+      context.plan.steps.find(({ id }) => id === 'extract-base')!,
+    )
+    expect(whereItIs(later)!.solutes).toEqual(['4-methylbenzoic acid'])
+    expect(whereItIs(later)!.layers.find(({ name }) => name === 'B')!.share[0]).toBeLessThan(0.5)
+    expect(recoveryByPortions(later, filledFor(later))).toHaveLength(8)
+  })
+  test('a funnel too small is asked about', () =>
+    expect(at(scalePlan(separation, 4), 'extract-acid').advice('funnel')!.level).toBe('doubt'))
+})
+
+describe('washing isopentyl acetate', () => {
+  test('water first, then bicarbonate for what it leaves; the water takes the acid as its K says', () => {
+    const { context, filled, fact, advice } = at(isopentylAcetate, 'wash-bicarbonate')
+    expect(washesOf(context, filled).map(({ solution }) => solution)).toEqual(['water', 'saturated sodium bicarbonate', 'brine'])
+    // 30 mL × 0.60 mol/L; by hand, 18.6 mL with two of 20 mL of water keep (12.6/32.6)² = 15 % of 112 mmol
+    expect(fact('own')).toBeCloseTo(18, 6)
+    expect(advice('own-short')).toBeUndefined()
+    expect(advice('all')).toBeDefined()
+    expect(advice('vent')!.level).toBe('danger')
+  })
+  test('one wash of 10 mL of water leaves too much acid for it', () =>
+    expect(
+      at(
+        {
+          ...isopentylAcetate,
+          lines: isopentylAcetate.lines.map((line) =>
+            line.id === 'wash-water'
+              ? { ...line, anchor: { of: 'volume', quantity: { value: 10, unit: 'mL', decimals: 0 } } }
+              : line,
+          ),
+        },
+        'wash-bicarbonate',
+      ).advice('own-short'),
+    ).toBeDefined())
+  test('washes of one’s own: order matters, harm is said, what nothing takes is said', () => {
+    const own = at(isopentylAcetate, 'wash-water', { washes: [{ solution: '5 % sodium hydroxide', portionML: 60, times: 1 }] })
+    expect(own.advice('harm-0')!.words).toContain('splits the ester')
+    expect(own.advice('large-0')).toBeDefined()
+    expect(own.advice('left')!.words).toContain('acetic acid')
+    const after = at(isopentylAcetate, 'wash-water', {
+      washes: [
+        { solution: 'water', portionML: 9, times: 3 },
+        { solution: 'saturated sodium bicarbonate', portionML: 20, times: 1 },
+      ],
+    })
+    const direct = at(isopentylAcetate, 'wash-water', {
+      washes: [{ solution: 'saturated sodium bicarbonate', portionML: 20, times: 1 }],
+    })
+    expect(washesOf(after.context, after.filled)[1]!.needMmol).toBeLessThan(
+      washesOf(direct.context, direct.filled)[0]!.needMmol! / 2,
+    )
+    expect(direct.advice('short-0')).toBeDefined()
+  })
+})
+
+describe('drying, filtering, evaporating', () => {
+  test('the neutral in the ether decides which agent: sodium sulfate for fluorene', () => {
+    expect(at(separation, 'dry-solution').advice('agent')!.words).toBe('sodium sulfate will do for fluorene.')
+    expect(at(isopentylAcetate, 'dry-ester', { agent: 'potassium carbonate' }).advice('against')!.level).toBe('danger')
+    expect(at(isopentylAcetate, 'dry-ester', { dropletsML: 5 }).advice('little')).toBeDefined()
+  })
+  test('the rinse of acetanilide: 4 mL at 5 °C, 0.246 g in 100 mL', () => {
+    const { fact, filled } = at(acetanilide, 'filter-crystals')
+    expect(filled.solubility).toBeCloseTo(0.246, 3)
+    expect(fact('loss')).toBeCloseTo((4 * 0.246) / 100, 6)
+    expect(at(acetanilide, 'filter', { rinseML: 100, solubility: 5 }).advice('rinse')).toBeDefined()
+    expect(at(trimyristin, 'filter').advice('way')!.words).toContain('fluted paper')
+  })
+  test('ether is taken off without a flame, into a flask that was weighed', () => {
+    const { advice } = at(trimyristin, 'evaporate')
+    expect(advice('flame')!.level).toBe('danger')
+    expect(at(trimyristin, 'evaporate', { tared: 'no' }).advice('tare')).toBeDefined()
+    expect(at(trimyristin, 'evaporate', { bathC: 90 }).advice('room')).toBeDefined()
+  })
+})
+
+describe('distilling', () => {
+  test('30 °C apart: fractional, with a column; the curve is that of its blanks', () => {
+    const { context, filled, advice, fact } = at(fractionation, 'distil-light')
+    expect(fact('pot')).toBeCloseTo(50, 0)
+    expect(fact('shows')).toBeCloseTo(80.7, 1)
+    expect(advice('type')).toMatchObject({ level: 'open' })
+    const batch = batchOf(context, filled)!
+    expect(batch.wanted).toBe(0)
+    expect(batchDistillation(batch.mixture, { ...batch.charge, points: 40 }).points[0]!.headC).toBeCloseTo(82.5, 0)
+    expect(at(fractionation, 'distil-light', { stages: 0 }).advice('type')!.level).toBe('doubt')
+  })
+  test('a spirit thermometer 60 K of which stand out, 2 behind: 80.7 reads 75.3, outside the window', () => {
+    const { fact, advice } = at(fractionation, 'distil-light', { stemK: 60, lagK: 2 })
+    // (80.73 − 2 + 0.06·20)/(1 + 0.06)
+    expect(fact('shows')).toBeCloseTo(75.4, 1)
+    expect(advice('window')).toBeDefined()
+  })
+  test('never to dryness, never too full, window not too narrow', () => {
+    expect(at(fractionation, 'distil-light', { stopML: 0.5 }).advice('dryness')!.level).toBe('danger')
+    expect(at(fractionation, 'distil-light', { potML: 50 }).advice('full')).toBeDefined()
+    expect(at(fractionation, 'distil-light', { potML: 500 }).advice('empty')).toBeDefined()
+    expect(at(fractionation, 'distil-light', { lowC: 80, highC: 81 }).advice('narrow')).toBeDefined()
+    const unknown = at(fractionation, 'distil-light', { components: [{ name: 'moonshine', mmol: 5 }] })
+    expect(unknown.advice('unknown')!.words).toContain('moonshine')
+    expect(batchOf(unknown.context, unknown.filled)).toBeNull()
+  })
+  test.each([
+    ['van Laar', { A12: 1, A21: 1 }],
+    ['Wilson', { A12: 0.5, A21: 0.8 }],
+    ['NRTL', { A12: 0.3, A21: 0.4 }],
+  ])('%s constants reach the curve', (model, constants) => {
+    const { context, filled } = at(fractionation, 'distil-light', { model, ...constants })
+    expect(batchOf(context, filled)!.mixture.model.kind).toBe(model)
+  })
+  test('isopentyl acetate, by its boiling point and Trouton, could also come with steam', () => {
+    const { advice } = at(isopentylAcetate, 'distil')
+    expect(advice('estimated')).toBeDefined()
+    expect(advice('steam')).toBeDefined()
+  })
+})
+
+describe('crystallising acetanilide', () => {
+  test('98 mL keep 0.45 g; 10 % too much 91 %, 300 % too much 66 %', () => {
+    const { fact } = at(acetanilide, 'crystallise')
+    expect(fact('loss')).toBeCloseTo(0.4508, 4)
+    // 1 − 1.1·0.46/5.37
+    expect(fact('ten')).toBeCloseTo(90.6, 1)
+    expect(fact('four')).toBeCloseTo(65.7, 1)
+  })
+  test('at the bench the volume really used and the crude really weighed give the prediction again', () => {
+    const measured = { ...nothingMeasured, samples: { crude: 4.71 }, usedML: { crystallise: 420 } }
+    const { filled, fact, advice } = at(acetanilide, 'crystallise', {}, defaultLab, measured)
+    expect(filled).toMatchObject({ soluteG: 4.71, volumeML: 420, way: 'portions' })
+    expect(fact('loss')).toBeCloseTo(1.932, 3)
+    // 100·4.71·0.1/0.46
+    expect(advice('much')!.words).toContain('Boil down to 102 mL')
+  })
+  test('too little, oil, impurity, antisolvent, unknown', () => {
+    expect(at(acetanilide, 'crystallise', { volumeML: 40 }).advice('little')).toBeDefined()
+    expect(at(acetanilide, 'crystallise', { hotC: 110 }).advice('oil')).toBeDefined()
+    expect(at(acetanilide, 'crystallise', { impurityPercent: 10, impurityS: 0.1 }).advice('impurity')!.level).toBe('doubt')
+    expect(at(acetanilide, 'crystallise', { impurityPercent: 1, impurityS: 2 }).advice('impurity')!.level).toBe('good')
+    expect(at(acetanilide, 'crystallise', { antiML: 50, antiS: 0.01 }).fact('anti')).toBeGreaterThan(4)
+    expect(at(methylNitrobenzoate, 'crystallise').advice('unknown')).toBeDefined()
+    expect(at(acetanilide, 'crystallise', { hotS: 1 }).advice('ratio')).toBeDefined()
+  })
+  test('the curve falls, and water is the solvent on record', () => {
+    const { context, filled } = at(acetanilide, 'crystallise')
+    const points = recoveryByVolume(filled)
+    for (let i = 1; i < points.length; i++) expect(points[i]!.percent).toBeLessThan(points[i - 1]!.percent)
+    expect(solventsJudged(context, filled)[0]).toMatchObject({ solvent: 'water' })
+  })
+})
+
+describe('drying and melting the product', () => {
+  const weighings = [5.2, 4.8, 4.6].map((massG, index) => ({ atMin: 10 * index, massG }))
+  test('three weighings that halve their differences tend to 4.40 g', () => {
+    const measured = { ...nothingMeasured, weighings: { dry: weighings } }
+    const { fact, advice } = at(acetanilide, 'dry', {}, defaultLab, measured)
+    expect(fact('end')).toBeCloseTo(4.4, 3)
+    expect(advice('left')!.words).toContain('min more')
+  })
+  test('the same typed at the Desk; two that agree are dry; too hot is said', () => {
+    expect(at(acetanilide, 'dry', { weighings }).fact('end')).toBeCloseTo(4.4, 3)
+    expect(at(acetanilide, 'dry', { weighings: weighings.slice(0, 2) }).advice('more')).toBeDefined()
+    expect(
+      at(acetanilide, 'dry', {
+        weighings: [
+          { atMin: 0, massG: 4.4 },
+          { atMin: 10, massG: 4.4 },
+        ],
+      }).advice('dry')!.level,
+    ).toBe('good')
+    expect(
+      at(acetanilide, 'dry', { weighings: [...weighings].reverse().map(({ massG }, index) => ({ atMin: index, massG })) }).advice(
+        'no-trend',
+      ),
+    ).toBeDefined()
+    expect(at(acetanilide, 'dry', { ovenC: 110 }).advice('hot')!.level).toBe('danger')
+  })
+  const lab: Lab = {
+    ...defaultLab,
+    instruments: [
+      {
+        id: 'two',
+        name: 'Two',
+        checkedOn: '2026-09-14',
+        standards: [
+          { name: 'a', trueC: 80, readC: 88 },
+          { name: 'b', trueC: 160, readC: 168 },
+        ],
+      },
+    ],
+  }
+  test('an apparatus eight degrees high shows 123 for 115, and puts the reading right', () => {
+    const { fact, advice } = at(acetanilide, 'melt', { onsetC: 121, clearC: 123, crudeOnset: 110, crudeClear: 118 }, lab)
+    expect(fact('at')).toBeCloseTo(123, 6)
+    expect(advice('reading')).toMatchObject({ level: 'good', words: '113.0–115.0 °C against 113–115 °C: consistent with pure.' })
+    expect(advice('gain')!.words).toContain('6.0 °C sharper')
+    expect(fieldsHere(planners.melt!, lab).find(({ key }) => key === 'instrument')).toMatchObject({
+      ways: [{ value: 'two' }, { value: '' }],
+    })
+  })
+  test('without standards, too fast, outside, mixed, impurity', () => {
+    expect(at(acetanilide, 'melt').advice('uncalibrated')).toBeDefined()
+    expect(at(acetanilide, 'melt', { perMin: 10 }).advice('fast')!.words).toContain('5.0 °C ahead')
+    expect(at(acetanilide, 'melt', { lowC: 200, highC: 202 }, lab).advice('outside')).toBeDefined()
+    expect(
+      at(acetanilide, 'melt', { onsetC: 113, clearC: 115, mixedOnset: 100, mixedClear: 108 }).advice('mixed')!.words,
+    ).toContain('another substance')
+    expect(at(acetanilide, 'melt', { onsetC: 115, clearC: 113 }).advice('order')).toBeDefined()
+    expect(at(acetanilide, 'melt', { onsetC: 108, clearC: 112, fusion: 20 }).fact('impurity')).toBeGreaterThan(0)
+  })
+})
+
+test('tests and samples', () => {
+  const { plan, id } = addStep(acetanilide, 'test', 'melt')
+  const panel = at(plan, id, { tubes: [{ holds: 'sample', what: 'acetanilide', expect: 'negative' }] })
+  expect(panel.report.advice.filter(({ id: each }) => each.startsWith('lacks'))).toHaveLength(2)
+  expect(at(fractionation, 'send').fact('all')).toBe(16)
+  expect(at(fractionation, 'send', { groups: 30 }).advice('slots')!.words).toContain('second tray')
+})
+
+test('operations know their planners by name', () => {
+  for (const key of Object.keys(planners)) expect(operations).toHaveProperty(key)
+})

@@ -1,0 +1,98 @@
+'use client'
+
+import { useId, useState } from 'react'
+import { problemIn } from '@/core/operation/planners/planners'
+import type { Field } from '@/core/operation/planners/planner'
+import type { WorkValue } from '@/core/plan/plan'
+import { readNumber } from '@/core/quantity/readQuantity'
+
+interface Props {
+  field: Exclude<Field, { kind: 'rows' }>
+  value: string | number | undefined
+  /** True for what was typed, false for what the plan suggests. */
+  typed: boolean
+  /** Absent where it is only read. */
+  onValue?: ((value: WorkValue | undefined) => void) | undefined
+}
+
+const shown = (value: string | number | undefined) =>
+  typeof value === 'number' ? String(Number(value.toPrecision(6))) : (value ?? '')
+
+/** One blank of a sentence: what was typed stands in ink, what the plan suggests in pencil. Emptied, it goes back to the plan's. */
+export function Blank({ field, value, typed, onValue }: Props) {
+  const id = useId()
+  const [text, setText] = useState<string>()
+  const [problem, setProblem] = useState<string>()
+  const label = `${field.label}${field.kind === 'number' && field.unit ? `, ${field.unit}` : ''}${typed ? '' : ', from the plan'}`
+  const style = `blank ${typed ? 'typed' : 'derived'}`
+  if (!onValue)
+    return (
+      <span className={style}>
+        {field.kind === 'choice' ? (field.ways.find((way) => way.value === value)?.words ?? shown(value)) : shown(value) || '–'}
+        {field.kind === 'number' && field.unit ? ` ${field.unit}` : ''}
+      </span>
+    )
+  if (field.kind === 'choice')
+    return (
+      <select className={style} aria-label={label} value={shown(value)} onChange={(event) => onValue(event.currentTarget.value)}>
+        {field.ways.map((way) => (
+          <option key={way.value} value={way.value}>
+            {way.words}
+          </option>
+        ))}
+      </select>
+    )
+  const commit = () => {
+    if (text === undefined || text.trim() === shown(value)) {
+      setText(undefined)
+      setProblem(undefined)
+      return
+    }
+    if (text.trim() === '') {
+      setText(undefined)
+      setProblem(undefined)
+      onValue(undefined)
+      return
+    }
+    if (field.kind === 'text') {
+      setText(undefined)
+      onValue(text.trim())
+      return
+    }
+    const read = readNumber(text.replace(/^−/, '-'))
+    const wrong = read.ok ? problemIn(field, read.value.value) : read.problem
+    setProblem(wrong)
+    if (wrong || !read.ok) return
+    setText(undefined)
+    onValue(read.value.value)
+  }
+  return (
+    <span className="blank-with-unit">
+      <input
+        className={`${style} fig`}
+        aria-label={label}
+        inputMode={field.kind === 'number' ? 'decimal' : undefined}
+        value={text ?? shown(value)}
+        aria-invalid={problem ? true : undefined}
+        aria-describedby={problem ? id : undefined}
+        autoComplete="off"
+        spellCheck={false}
+        onChange={(event) => setText(event.currentTarget.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit()
+          if (event.key === 'Escape') {
+            setText(undefined)
+            setProblem(undefined)
+          }
+        }}
+      />
+      {field.kind === 'number' && field.unit ? ` ${field.unit}` : ''}
+      {problem && (
+        <span className="problem" id={id} role="alert">
+          {problem}
+        </span>
+      )}
+    </span>
+  )
+}

@@ -1,0 +1,94 @@
+'use client'
+
+import { CartesianGrid, Line, LineChart, ReferenceDot, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
+import { cropFrom } from '@/core/operation/crystallisation/crystallise'
+import { recoveryByVolume, solventsJudged } from '@/core/operation/planners/crystallising'
+import { number, type Context, type Filled } from '@/core/operation/planners/planner'
+import { writeNumber } from '@/core/quantity/write'
+import { axis, Chart, chartMargin, inks, ticksFor } from './chart'
+
+/** Best recovery against the volume of hot solvent, with what is planned or was used, and the solvents on record compared. */
+export function CrystallisationPicture({ context, filled }: { context: Context; filled: Filled }) {
+  const points = recoveryByVolume(filled)
+  const volumeML = number(filled, 'volumeML')
+  const percent = 100 * cropFrom(number(filled, 'soluteG'), volumeML, number(filled, 'coldS')).recovery
+  const judged = solventsJudged(context, filled)
+  const most = Math.max(volumeML * 1.05, points.at(-1)?.volumeML ?? 0)
+  return (
+    <>
+      {points.length > 0 && (
+        <Chart
+          title="Best recovery against the hot solvent used"
+          columns={['mL', 'best recovery, %']}
+          rows={points
+            .filter((_, index) => index % 4 === 0)
+            .map((point) => [writeNumber(point.volumeML, 0), writeNumber(point.percent, 1)])}
+        >
+          <ResponsiveContainer width="100%" height={190}>
+            <LineChart data={points} margin={chartMargin} accessibilityLayer={false}>
+              <CartesianGrid stroke={inks.rule} vertical={false} />
+              <XAxis
+                dataKey="volumeML"
+                type="number"
+                domain={[0, most]}
+                ticks={ticksFor(0, most)}
+                {...axis}
+                label={{ value: 'mL of hot solvent', position: 'insideBottom', offset: -8, fill: inks.graphite, fontSize: 12 }}
+              />
+              <YAxis {...axis} width={52} domain={[0, 100]} ticks={[0, 25, 50, 75, 100]} unit=" %" />
+              <ReferenceLine
+                x={points[0]!.volumeML}
+                stroke={inks.graphite}
+                strokeDasharray="3 3"
+                label={{ value: 'just dissolves', position: 'insideTopLeft', fill: inks.graphite, fontSize: 12 }}
+              />
+              <Line dataKey="percent" stroke={inks.slate} strokeWidth={2} dot={false} isAnimationActive={false} />
+              <ReferenceDot x={volumeML} y={percent} r={7} fill="#fff" stroke={inks.amber} strokeWidth={3} />
+            </LineChart>
+          </ResponsiveContainer>
+        </Chart>
+      )}
+      {judged.length > 0 && (
+        <table className="ruled" aria-label="Solvents compared">
+          <caption>Solvents on record, best crop first</caption>
+          <thead>
+            <tr>
+              <th scope="col">solvent</th>
+              <th scope="col" className="n">
+                hot, g/100 mL
+              </th>
+              <th scope="col" className="n">
+                cold
+              </th>
+              <th scope="col" className="n">
+                ratio
+              </th>
+              <th scope="col" className="n">
+                volume
+              </th>
+              <th scope="col" className="n">
+                best
+              </th>
+              <th scope="col">against it</th>
+            </tr>
+          </thead>
+          <tbody>
+            {judged.map(({ solvent, hotC, hotGPer100ML, coldGPer100ML, ratio, volumeML: volume, recovery, against }) => (
+              <tr key={solvent}>
+                <th scope="row">{solvent}</th>
+                <td className="n fig">
+                  {writeNumber(hotGPer100ML, 1)} at {writeNumber(hotC, 0)} °C
+                </td>
+                <td className="n fig">{writeNumber(coldGPer100ML, 2)}</td>
+                <td className="n fig">{writeNumber(ratio, 1)}</td>
+                <td className="n fig">{writeNumber(volume, 0)} mL</td>
+                <td className="n fig">{writeNumber(100 * recovery, 0)} %</td>
+                <td>{against.join('; ') || 'nothing'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </>
+  )
+}

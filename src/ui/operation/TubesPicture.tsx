@@ -1,0 +1,18 @@
+import type { Filled } from '@/core/operation/planners/planner'
+import { tubesOf } from '@/core/operation/planners/testing'
+
+/** The rack: each tube with what it holds and what should be seen. */
+export function TubesPicture({ filled }: { filled: Filled }) {
+  return (
+    <ol className="rack" aria-label="Tubes of the panel">
+      {tubesOf(filled).map(({ holds, what, expect }, index) => (
+        <li key={index} className={expect}>
+          <span className="tube" aria-hidden="true" />
+          <b>{holds === 'control' ? 'positive control' : holds}</b>
+          <span>{what}</span>
+          <small>expected {expect}</small>
+        </li>
+      ))}
+    </ol>
+  )
+}

@@ -1,0 +1,38 @@
+import { expose } from 'comlink'
+import { batchDistillation, type BatchCharge, type BatchCurve } from '@/core/operation/distillation/batch'
+import type { Mixture } from '@/core/operation/distillation/equilibrium'
+import { byWindow, recoveryAtPurity, type Fraction } from '@/core/operation/distillation/fractions'
+
+export interface DistillationAsked {
+  mixture: Mixture
+  charge: BatchCharge
+  /** Index of the component whose fraction is wanted. */
+  wanted: number
+  lowC: number
+  highC: number
+}
+
+export interface DistillationFound {
+  curve: BatchCurve
+  cut: Fraction[]
+  purities: ReturnType<typeof recoveryAtPurity>
+}
+
+const asked = [0.8, 0.85, 0.9, 0.95, 0.98, 0.99]
+
+/** A batch distillation off the page, so that typing never waits for it; `progress` is told how far it is, 0 to 1. */
+const distillation = {
+  run({ mixture, charge, wanted, lowC, highC }: DistillationAsked, progress: (share: number) => void): DistillationFound {
+    let told = 0
+    const curve = batchDistillation(mixture, charge, (share) => {
+      if (share - told < 0.1) return
+      told = share
+      progress(share)
+    })
+    return { curve, cut: byWindow(curve, lowC, highC), purities: recoveryAtPurity(curve, wanted, charge.mmol[wanted]!, asked) }
+  },
+}
+
+export type DistillationWorker = typeof distillation
+
+expose(distillation)
