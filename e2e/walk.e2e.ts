@@ -159,6 +159,7 @@ test('a bench runs the whole preparation on a tablet, and the class sees it', as
   await expect(bench.getByText('not constant yet')).toBeVisible()
   await writeReading(bench, '34.53')
   await expect(title(bench)).toHaveText('Melt')
+  await bench.getByRole('button', { name: 'Apparatus 1' }).click()
   await bench.getByLabel('Onset in °C').fill('115')
   await bench.getByLabel('Clear in °C').fill('113')
   await bench.keyboard.press('Enter')

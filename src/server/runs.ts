@@ -6,7 +6,9 @@ import { entrySchema } from '@/core/run/entrySchema'
 import type { Plan } from '@/core/plan/plan'
 import { appendEntries, readEntries, type NumberedEntry } from '@/data/entries'
 import { Membership, Revision, Run } from '@/data/models'
+import type { Lab } from '@/core/lab/lab'
 import { courseOfRun } from './actor'
+import { labFrom } from './laboratory'
 import { Refusal } from './refusal'
 import { may, type Actor, type Subject } from './rights'
 import { checkPassword } from './signIn'
@@ -21,6 +23,7 @@ export interface BenchView {
   startsAt: string
   section: string
   zone: string
+  lab: Lab
 }
 
 export async function subjectOfRun(id: string): Promise<Subject> {
@@ -32,7 +35,7 @@ export async function subjectOfRun(id: string): Promise<Subject> {
 /** One run as the bench shows it. */
 export async function viewRun(id: string): Promise<BenchView> {
   const run = await Run.findByPk(id, { rejectOnEmpty: true })
-  const { session, section, zone } = await courseOfRun(run)
+  const { session, section, zone, course } = await courseOfRun(run)
   const revision = await Revision.findByPk(session.revision, { rejectOnEmpty: true })
   return {
     run: id,
@@ -44,11 +47,12 @@ export async function viewRun(id: string): Promise<BenchView> {
     startsAt: session.startsAt.toISOString(),
     section: section.name,
     zone,
+    lab: labFrom(course.lab),
   }
 }
 
 /** The kinds that a bench may write; a signature is written by whoever signs. */
-const benchKinds = ['reading', 'melting', 'press', 'done', 'strike']
+const benchKinds = ['reading', 'melting', 'press', 'tube', 'note', 'done', 'strike']
 
 /**
  * Adds a batch of entries from a bench to its log, each checked against its kind and the plan's steps. The writer's name comes from

@@ -11,8 +11,8 @@ export const metadata: Metadata = { title: 'Bench' }
 export default async function BenchPage() {
   const bench = await benchHere()
   if (bench) {
-    const { run, bench: number, members, scale, plan, entries, zone } = await viewRun(bench.run)
-    return <Bench key={run} {...{ run, bench: number, members, scale, plan, entries, zone }} now={new Date().getTime()} />
+    const { run, bench: number, members, scale, plan, entries, zone, lab } = await viewRun(bench.run)
+    return <Bench key={run} {...{ run, bench: number, members, scale, plan, entries, zone, lab }} now={new Date().getTime()} />
   }
   return (
     <>

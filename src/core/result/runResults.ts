@@ -11,6 +11,7 @@ import {
 } from '../plan/plan'
 import { computedLine, reactionTable, theoreticalYield, wholeOf, type ReactionTable } from '../reaction/reactionTable'
 import { leftInMotherLiquor, solubilityAt } from '../operation/crystallisation/solubility'
+import { correctedRange } from '../run/correctedRange'
 import type { RunState } from '../run/foldRun'
 import { meltingReading, type MeltingReading } from './meltingReading'
 import { judge, type Judgement } from './judge'
@@ -79,7 +80,7 @@ export function runResults(run: RunState): RunResults {
   const melts = (sample: string) => plan.steps.some((step) => step.kind === 'melt' && step.sample === sample)
   const meltingOf = (sample: string) => {
     const [entry, literature] = [run.melting[sample], substanceOfSample(plan, sample)?.melting]
-    return entry && literature ? meltingReading({ onsetC: entry.body.onsetC, clearC: entry.body.clearC }, literature) : null
+    return entry && literature ? meltingReading(correctedRange(entry.body), literature) : null
   }
   const reached = percentage(final, whole, kind)
   const melting = meltingOf(final)

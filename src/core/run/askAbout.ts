@@ -2,6 +2,7 @@ import { writeFigureText, writeNumber } from '../quantity/write'
 import { exact, times } from '../quantity/figure'
 import { substanceOfSample } from '../plan/plan'
 import { computedLine, theoreticalYield } from '../reaction/reactionTable'
+import { correctedRange } from './correctedRange'
 import type { Entry } from './entry'
 import type { RunState } from './foldRun'
 import { netOf } from './net'
@@ -22,12 +23,13 @@ export function askAbout(run: RunState, entry: Entry): string | null {
   if (entry.kind === 'melting' && step.kind === 'melt') {
     const melting = substanceOfSample(run.plan, step.sample)?.melting
     if (!melting) return null
-    const off = Math.max(melting.lowC - 20 - entry.body.clearC, entry.body.onsetC - melting.highC - 20)
+    const { onsetC, clearC } = correctedRange(entry.body)
+    const off = Math.max(melting.lowC - 20 - clearC, onsetC - melting.highC - 20)
     return off > 0
       ? `The literature says ${melting.lowC}–${melting.highC} °C. Is ${writeNumber(entry.body.onsetC, entry.body.decimals)}–${writeNumber(entry.body.clearC, entry.body.decimals)} °C what you saw?`
       : null
   }
-  if (entry.kind !== 'reading') return null
+  if (entry.kind !== 'reading' || entry.body.slot === 'temperature') return null
   const net = netOf(step, standing)
   if (!net) return null
   if (net.figure.value <= 0) return 'The container weighs no more with its contents than without. Are the two readings swapped?'

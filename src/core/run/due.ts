@@ -1,10 +1,11 @@
 import { deviceOf } from '../quantity/device'
 import { decimalsOf } from '../quantity/figure'
+import { operationOf } from '../plan/operations'
 import type { WeighingMethod } from '../plan/plan'
 import { markedAt } from './clocks'
 import type { Mark } from './entry'
 import type { StepState } from './foldRun'
-import { readingIn } from './net'
+import { readingIn, readingsIn } from './net'
 
 /** The one thing to enter now. */
 export type Due =
@@ -13,7 +14,7 @@ export type Due =
       slot: string
       label: string
       hint: string
-      unit: 'g' | 'mL'
+      unit: 'g' | 'mL' | '°C'
       decimals: number
       weighing?: WeighingMethod
       asksClosure?: boolean
@@ -22,6 +23,8 @@ export type Due =
   | { kind: 'melting'; label: string; hint: string; decimals: number }
   | { kind: 'press'; mark: Mark; label: string; hint: string }
   | { kind: 'done'; label: string; hint: string; checks?: string[] }
+  | { kind: 'note'; slot: string; label: string; hint: string }
+  | { kind: 'tubes'; label: string; hint: string }
 
 /** The ways in which this step's mass may be taken, the recommended one first; empty where no mass is taken. */
 export function weighingChoices({ step }: StepState): WeighingMethod[] {
@@ -29,8 +32,11 @@ export function weighingChoices({ step }: StepState): WeighingMethod[] {
   return step.kind === 'weigh' ? ['tare', 'difference'] : []
 }
 
-/** What is due in a step, given its standing entries and the way of weighing chosen; null when nothing more is. */
-export function dueIn(state: StepState, method?: WeighingMethod): Due | null {
+/**
+ * What is due in a step, given its standing entries and the way of weighing chosen; null when nothing more is. `portioned`: hot solvent is
+ * written portion by portion, which is so anyway once one stands.
+ */
+export function dueIn(state: StepState, method?: WeighingMethod, portioned = false): Due | null {
   const { step, standing } = state
   if (state.status === 'done') return null
   switch (step.kind) {
@@ -44,6 +50,20 @@ export function dueIn(state: StepState, method?: WeighingMethod): Due | null {
         checks: step.checks,
       }
     case 'act':
+      if (operationOf(step) === 'send' && !standing.some(({ kind }) => kind === 'note'))
+        return {
+          kind: 'note',
+          slot: 'sample slot',
+          label: 'Slot of our vial',
+          hint: 'As it stands on the tray, for example A3. Results come back by it.',
+        }
+      if (operationOf(step) === 'test')
+        return {
+          kind: 'tubes',
+          label: 'The tubes',
+          hint: 'Start all of them together. Write for each when its sign is seen, or that none came.',
+        }
+      return { kind: 'done', label: 'Done', hint: step.until ? `It is over ${step.until}.` : '' }
     case 'pause':
       return { kind: 'done', label: 'Done', hint: step.until ? `It is over ${step.until}.` : '' }
     case 'hold':
@@ -79,10 +99,19 @@ export function dueIn(state: StepState, method?: WeighingMethod): Due | null {
       return weighing(state, method, step.container, step.device, ['full', 'empty'])
     case 'weigh':
       return weighing(state, method, step.container, step.device, ['empty', 'full'])
-    case 'crystallise':
-      return readingIn(standing, 'volume')
-        ? { kind: 'done', label: 'Crystals are out', hint: step.until ? `It is over ${step.until}.` : '' }
+    case 'crystallise': {
+      if (state.net) return { kind: 'done', label: 'Crystals are out', hint: step.until ? `It is over ${step.until}.` : '' }
+      const count = readingsIn(standing, 'portion').length
+      return count > 0 || portioned
+        ? reading(
+            'portion',
+            `Hot solvent, portion ${count + 1}`,
+            'Only this portion. Say when the last of the solid has gone.',
+            'mL',
+            step.device,
+          )
         : reading('volume', 'Hot solvent used, in all', 'Add up every portion, rinses of the funnel too.', 'mL', step.device)
+    }
     case 'dry': {
       if (!readingIn(standing, 'empty'))
         return reading('empty', `${capital(step.container)}, empty`, 'Before the solid goes on it.', 'g', step.device)
@@ -140,6 +169,21 @@ function weighing(
     ),
     weighing: 'difference',
     asksClosure: true,
+  }
+}
+
+/** The temperature that may be written at any moment while something is heated, cooled or held. */
+export function temperatureDue({ step, standing }: StepState): (Due & { kind: 'reading' }) | null {
+  const begun = markedAt({ standing }, 'heat-on') ?? markedAt({ standing }, 'start')
+  if ((step.kind !== 'reflux' && step.kind !== 'hold') || !begun) return null
+  const count = readingsIn(standing, 'temperature').length
+  return {
+    kind: 'reading',
+    slot: 'temperature',
+    label: `Temperature, reading ${count + 1}`,
+    hint: 'In the liquid, or of the bath where nothing reaches in.',
+    unit: '°C',
+    decimals: 0,
   }
 }
 

@@ -14,9 +14,20 @@ export interface EntryBodies {
     asked?: string
   }
   /** A melting range: first liquid, last solid gone. */
-  melting: { onsetC: number; clearC: number; decimals: number; asked?: string }
+  melting: {
+    onsetC: number
+    clearC: number
+    decimals: number
+    asked?: string
+    /** The apparatus and the line of its standards as they stood then: true = offset + slope·read. The range is as read. */
+    instrument?: { name: string; offsetC: number; slope: number }
+  }
   /** A moment: heat on, onset of reflux, heat off, start of a hold. */
   press: { mark: Mark }
+  /** A tube of a panel of tests: its stopwatch starts, or its sign is seen, which may be none. */
+  tube: { tube: string; event: 'start' | 'sign' | 'none' }
+  /** A few words: the slot of a sample. */
+  note: { slot: string; text: string }
   /** A step is over, in the group's judgement. */
   done: Record<string, never>
   /** A demonstrator has seen these readings. */
@@ -25,7 +36,8 @@ export interface EntryBodies {
   strike: Record<string, never>
 }
 
-export type Mark = 'heat-on' | 'onset' | 'heat-off' | 'start'
+/** `dissolved`: the last of the solid has gone, so no further portion of hot solvent comes. */
+export type Mark = 'heat-on' | 'onset' | 'heat-off' | 'start' | 'dissolved'
 export type EntryKind = keyof EntryBodies
 
 /** One line of the run's log. Entries are never changed; a correction is a new entry that supersedes an old one, with a reason. */

@@ -10,8 +10,12 @@ const empty = object({}).noUnknown().strict()
 
 const bodies: { [K in EntryKind]: ObjectSchema<object> } = {
   reading: object({
-    slot: string().oneOf(['full', 'empty', 'tared', 'net', 'volume']).required(),
-    value: finite.min(0, 'a reading cannot be negative').max(100_000),
+    slot: string().oneOf(['full', 'empty', 'tared', 'net', 'volume', 'portion', 'temperature']).required(),
+    value: finite.max(100_000).when('slot', {
+      is: 'temperature',
+      then: (schema) => schema.min(-200, 'a temperature below −200 °C is no reading of this bench'),
+      otherwise: (schema) => schema.min(0, 'a reading cannot be negative'),
+    }),
     unit: string().oneOf(['g', 'mL', '°C']).required(),
     decimals,
     weighing: object({
@@ -33,8 +37,17 @@ const bodies: { [K in EntryKind]: ObjectSchema<object> } = {
       }),
     decimals,
     asked: string().max(500).optional(),
+    instrument: object({ name: string().min(1).max(80).required(), offsetC: finite, slope: finite.min(0.5).max(2) })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
   }),
-  press: object({ mark: string().oneOf(['heat-on', 'onset', 'heat-off', 'start']).required() }),
+  press: object({ mark: string().oneOf(['heat-on', 'onset', 'heat-off', 'start', 'dissolved']).required() }),
+  tube: object({
+    tube: string().min(1).max(80).required(),
+    event: string().oneOf(['start', 'sign', 'none']).required(),
+  }),
+  note: object({ slot: string().min(1).max(40).required(), text: string().trim().min(1).max(200).required() }),
   done: empty,
   signature: object({ covers: array(id).min(1, 'a signature covers at least one reading').required() }),
   strike: empty,

@@ -14,19 +14,37 @@ export interface Net {
   doubt?: string
 }
 
+/** The sum of the portions of hot solvent, once the solid has dissolved; each reading has its own uncertainty. */
+function portions(standing: readonly Entry[], device: string): Net | null {
+  const each = readingsIn(standing, 'portion')
+  if (each.length === 0 || !standing.some((entry) => entry.kind === 'press' && entry.body.mark === 'dissolved')) return null
+  const value = Number(each.reduce((sum, { body }) => sum + body.value, 0).toFixed(6))
+  const record = deviceOf(device)
+  const decimals = Math.min(...each.map(({ body }) => body.decimals))
+  return {
+    dimension: 'volume',
+    figure: written(value, decimals, record && value > 0 ? uncertaintyOf(record, each.length) / value : 0),
+  }
+}
+
+/** Every standing reading of a slot, in their order. */
+export function readingsIn(standing: readonly Entry[], slot: string): Entry<'reading'>[] {
+  return standing.filter((entry) => entry.kind === 'reading' && entry.body.slot === slot) as Entry<'reading'>[]
+}
+
 /** The standing reading of a slot; the last written where two tablets wrote one each. */
 export function readingIn(standing: readonly Entry[], slot: string): Entry<'reading'> | undefined {
-  return (standing.filter((entry) => entry.kind === 'reading' && entry.body.slot === slot) as Entry<'reading'>[]).at(-1)
+  return readingsIn(standing, slot).at(-1)
 }
 
 /**
  * The net result of a step's standing readings, or null while one is missing. A mass is always the difference of two readings: container with contents
- * minus container, or the tared reading. A volume is one reading. While drying, the result is the last weighing,
+ * minus container, or the tared reading. A volume is one reading, or the sum of the portions of a crystallisation. While drying, the result is the last weighing,
  * and `agreed` says whether it differs from the one before by no more than the step's agreement or twice the readability.
  */
 export function netOf(step: Step, standing: readonly Entry[]): Net | null {
   if (step.kind === 'charge' && step.measure === 'volume') return single(readingIn(standing, 'volume'), step.device)
-  if (step.kind === 'crystallise') return single(readingIn(standing, 'volume'), step.device)
+  if (step.kind === 'crystallise') return single(readingIn(standing, 'volume'), step.device) ?? portions(standing, step.device)
   if (step.kind === 'charge' || step.kind === 'weigh') {
     const tared = [readingIn(standing, 'tared'), readingIn(standing, 'net')]
     if (tared[0] && tared[1]) return difference(tared[1], tared[0], step.device)
@@ -35,7 +53,7 @@ export function netOf(step: Step, standing: readonly Entry[]): Net | null {
   }
   if (step.kind === 'dry') {
     const empty = readingIn(standing, 'empty')
-    const weighings = standing.filter((entry) => entry.kind === 'reading' && entry.body.slot === 'full') as Entry<'reading'>[]
+    const weighings = readingsIn(standing, 'full')
     const last = weighings.at(-1)
     if (!empty || !last) return null
     const series = weighings.map((entry) => ({ massG: entry.body.value - empty.body.value, at: entry.at }))

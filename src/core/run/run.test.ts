@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { acetanilide, benzoin } from '@/test-support/plans'
+import { acetanilide, benzoin, fractionation } from '@/test-support/plans'
+import { addStep } from '../plan/editPlan'
 import { TestLog } from '@/test-support/entries'
 import { askAbout } from './askAbout'
 import { dueIn, weighingChoices } from './due'
@@ -212,8 +213,8 @@ describe('what is due', () => {
     expect(due(log, 'reflux')).toBeNull()
   })
 
-  test('every step of both preparations asks for something at first and can be brought to its end', () => {
-    for (const plan of [acetanilide, benzoin]) {
+  test('every step of these preparations asks for something at first and can be brought to its end', () => {
+    for (const plan of [acetanilide, benzoin, addStep(fractionation, 'test', 'send').plan]) {
       const log = new TestLog()
       for (let guard = 0; guard < 200; guard++) {
         const run = foldRun(plan, 1, log.entries)
@@ -226,6 +227,8 @@ describe('what is due', () => {
         else if (next.kind === 'melting') log.add(state.step.id, 'melting', { onsetC: 113, clearC: 115, decimals: 1 })
         else if (next.kind === 'tare')
           log.add(state.step.id, 'reading', { slot: 'tared', value: 0, unit: 'g', decimals: 2, weighing: { method: 'tare' } })
+        else if (next.kind === 'note') log.add(state.step.id, 'note', { slot: next.slot, text: 'A3' })
+        else if (next.kind === 'tubes') log.done(state.step.id)
         else
           log.reading(
             state.step.id,

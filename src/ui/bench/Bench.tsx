@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
+import type { Lab } from '@/core/lab/lab'
 import type { Plan } from '@/core/plan/plan'
 import { mainSubstance, substanceOf } from '@/core/plan/plan'
 import { stepText } from '@/core/plan/stepText'
@@ -18,10 +19,12 @@ import { entryLabel } from '../run/labels'
 import { StepThread } from '../run/StepThread'
 import type { Numbered } from '../run/useLive'
 import { useRun } from '../run/useRun'
-import { DuePanel, type Write } from './DuePanel'
+import { BenchFigures } from './BenchFigures'
+import { DuePanel } from './DuePanel'
 import { SafetySheet } from './SafetySheet'
 import { SignDialog } from './SignDialog'
 import { StrikePanel } from './StrikePanel'
+import type { Write } from './write'
 import { Wrote } from './Wrote'
 
 export interface BenchProps {
@@ -32,12 +35,13 @@ export interface BenchProps {
   plan: Plan
   entries: Numbered[]
   zone: string
+  lab: Lab
   /** The server's time while rendering, so that clocks agree before the first tick. */
   now: number
 }
 
 /** One group's run at arm's length: the thread of steps, what to do with our amounts, and the one thing to enter. */
-export function Bench({ run: runId, bench, members, scale, plan, entries: initial, zone, now }: BenchProps) {
+export function Bench({ run: runId, bench, members, scale, plan, entries: initial, zone, lab, now }: BenchProps) {
   const router = useRouter()
   const { entries, onTablet, refused, write, add } = useRun(runId, initial, `Bench ${bench}: ${members}`)
   const run = useMemo(() => foldRun(plan, scale, entries), [plan, scale, entries])
@@ -102,6 +106,7 @@ export function Bench({ run: runId, bench, members, scale, plan, entries: initia
             <StepFace
               run={run}
               state={state}
+              lab={lab}
               zone={zone}
               onTablet={onTablet}
               onStrike={(entry) => setStriking(entry)}
@@ -144,7 +149,7 @@ export function Bench({ run: runId, bench, members, scale, plan, entries: initia
           ) : (
             state &&
             (state.status === 'now' ? (
-              <DuePanel key={state.step.id} run={run} state={state} write={writeDue} />
+              <DuePanel key={state.step.id} run={run} state={state} lab={lab} write={writeDue} />
             ) : (
               <NothingDue state={state} />
             ))
@@ -182,6 +187,7 @@ function NothingDue({ state }: { state: StepState }) {
 interface FaceProps {
   run: RunState
   state: StepState
+  lab: Lab
   zone: string
   onTablet: ReadonlySet<string>
   onStrike: (entry: Entry<'reading'> | Entry<'melting'>) => void
@@ -190,7 +196,7 @@ interface FaceProps {
   later: string | undefined
 }
 
-function StepFace({ run, state, zone, onTablet, onStrike, onSign, later }: FaceProps) {
+function StepFace({ run, state, lab, zone, onTablet, onStrike, onSign, later }: FaceProps) {
   const { step, signature } = state
   const line = step.kind === 'charge' ? computedLine(run.planned, step.line) : null
   const whole = line && dispensed(line)
@@ -250,6 +256,7 @@ function StepFace({ run, state, zone, onTablet, onStrike, onSign, later }: FaceP
         </p>
       )}
       {step.kind === 'safety' && <SafetySheet plan={run.plan} />}
+      <BenchFigures run={run} step={step} lab={lab} />
       <Wrote run={run} state={state} onTablet={onTablet} zone={zone} onStrike={onStrike} />
       {(signature.state === 'due' || signature.state === 'void') && (
         <button type="button" className="plain wide" onClick={onSign}>

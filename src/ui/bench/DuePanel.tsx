@@ -3,30 +3,30 @@
 import { useState } from 'react'
 import type { WeighingMethod } from '@/core/plan/plan'
 import { askAbout } from '@/core/run/askAbout'
-import { dueIn, weighingChoices, type Due } from '@/core/run/due'
+import { dueIn, temperatureDue, weighingChoices, type Due } from '@/core/run/due'
+import type { Instrument, Lab } from '@/core/lab/lab'
+import { calibrationOf } from '@/core/operation/melting/calibration'
 import type { Entry, EntryBodies, EntryKind } from '@/core/run/entry'
 import type { RunState, StepState } from '@/core/run/foldRun'
 import { NumberPad } from './NumberPad'
 import { ReadingField } from './ReadingField'
 import { readingOf } from './readingOf'
-
-export type Write = <K extends EntryKind>(
-  kind: K,
-  step: string,
-  body: EntryBodies[K],
-  correction?: { supersedes: string; reason: string },
-) => void
+import { Tubes } from './Tubes'
+import type { Write } from './write'
 
 const methodWords: Record<WeighingMethod, string> = { tare: 'Tare and add', difference: 'By difference' }
 type Closure = 'with cap' | 'without cap'
 
 /** The one thing to enter now, for the step that is now. */
-export function DuePanel({ run, state, write }: { run: RunState; state: StepState; write: Write }) {
+export function DuePanel({ run, state, lab, write }: { run: RunState; state: StepState; lab: Lab; write: Write }) {
   const [method, setMethod] = useState<WeighingMethod>()
-  const due = dueIn(state, method)
+  const [portioned, setPortioned] = useState(lab.crystallisationVolume === 'portions')
+  const [temperature, setTemperature] = useState(false)
+  const warm = temperatureDue(state)
+  const due = temperature && warm ? warm : dueIn(state, method, portioned)
   if (!due) return null
   const choices = weighingChoices(state)
-  const begun = state.standing.some(({ kind }) => kind === 'reading')
+  const begun = state.standing.some((entry) => entry.kind === 'reading' && entry.body.slot !== 'temperature')
   const current = method ?? choices[0]
   return (
     <section className="pad" aria-label="What to enter now">
@@ -39,6 +39,15 @@ export function DuePanel({ run, state, write }: { run: RunState; state: StepStat
           ))}
         </div>
       )}
+      {state.step.kind === 'crystallise' && !begun && (
+        <div className="choice" role="group" aria-label="How the hot solvent is written">
+          {[true, false].map((each) => (
+            <button key={String(each)} type="button" aria-pressed={portioned === each} onClick={() => setPortioned(each)}>
+              {each ? 'Portion by portion' : 'All of it at once'}
+            </button>
+          ))}
+        </div>
+      )}
       <h2>{due.label}</h2>
       {due.hint && <p className="hint">{due.hint}</p>}
       <Enter
@@ -46,15 +55,29 @@ export function DuePanel({ run, state, write }: { run: RunState; state: StepStat
         run={run}
         state={state}
         due={due}
-        write={write}
+        lab={lab}
+        write={(...entry) => {
+          setTemperature(false)
+          write(...entry)
+        }}
       />
+      {due.kind === 'reading' && due.slot === 'portion' && begun && (
+        <button type="button" className="plain" onClick={() => write('press', state.step.id, { mark: 'dissolved' })}>
+          All of it has dissolved
+        </button>
+      )}
+      {warm && (
+        <button type="button" className="plain" onClick={() => setTemperature(!temperature)}>
+          {temperature ? 'Not now' : 'Write a temperature'}
+        </button>
+      )}
       {state.step.witness && <p className="hint">A demonstrator signs this step.</p>}
       {state.step.kind === 'dry' && (state.net?.series?.length ?? 0) > 0 && <StopDrying step={state.step.id} write={write} />}
     </section>
   )
 }
 
-function Enter({ run, state, due, write }: { run: RunState; state: StepState; due: Due; write: Write }) {
+function Enter({ run, state, due, lab, write }: { run: RunState; state: StepState; due: Due; lab: Lab; write: Write }) {
   const step = state.step.id
   switch (due.kind) {
     case 'press':
@@ -78,7 +101,11 @@ function Enter({ run, state, due, write }: { run: RunState; state: StepState; du
     case 'done':
       return <Done due={due} onDone={() => write('done', step, {})} />
     case 'melting':
-      return <EnterMelting run={run} step={step} decimals={due.decimals} write={write} />
+      return <EnterMelting run={run} step={step} decimals={due.decimals} instruments={lab.instruments} write={write} />
+    case 'note':
+      return <EnterNote step={step} slot={due.slot} label={due.label} write={write} />
+    case 'tubes':
+      return <Tubes run={run} state={state} lab={lab} write={write} />
     case 'reading':
       return <EnterReading run={run} state={state} due={due} write={write} />
   }
@@ -182,7 +209,20 @@ function EnterReading({
   )
 }
 
-function EnterMelting({ run, step, decimals, write }: { run: RunState; step: string; decimals: number; write: Write }) {
+function EnterMelting({
+  run,
+  step,
+  decimals,
+  instruments,
+  write,
+}: {
+  run: RunState
+  step: string
+  decimals: number
+  instruments: Instrument[]
+  write: Write
+}) {
+  const [apparatus, setApparatus] = useState<string>()
   const [texts, setTexts] = useState({ onset: '', clear: '' })
   const [field, setField] = useState<'onset' | 'clear'>('onset')
   const [problem, setProblem] = useState<string>()
@@ -194,10 +234,15 @@ function EnterMelting({ run, step, decimals, write }: { run: RunState; step: str
     if (!clear.ok) return setProblem(`Clear: ${clear.problem}`)
     if (clear.value.value < onset.value.value)
       return setProblem('The last solid cannot be gone before the first liquid shows: clear must be at or above onset.')
+    if (instruments.length > 1 && apparatus === undefined)
+      return setProblem('Say which apparatus it was read on: each has its own correction.')
+    const instrument = instruments.find(({ id }) => id === (apparatus ?? instruments[0]?.id))
+    const line = instrument && calibrationOf(instrument.standards)
     const body = {
       onsetC: onset.value.value,
       clearC: clear.value.value,
       decimals: Math.max(onset.value.decimals, clear.value.decimals),
+      ...(instrument && line ? { instrument: { name: instrument.name, offsetC: line.offsetC, slope: line.slope } } : {}),
       ...(kept === undefined ? {} : { asked: kept }),
     }
     const question = kept === undefined ? askAbout(run, draftOf('melting', step, body)) : null
@@ -207,6 +252,15 @@ function EnterMelting({ run, step, decimals, write }: { run: RunState; step: str
   if (asked) return <Question question={asked} onCorrect={() => setAsked(undefined)} onKeep={() => take(asked)} />
   return (
     <>
+      {instruments.length > 1 && (
+        <div className="choice" role="group" aria-label="Apparatus">
+          {instruments.map(({ id, name }) => (
+            <button key={id} type="button" aria-pressed={apparatus === id} onClick={() => setApparatus(id)}>
+              {name}
+            </button>
+          ))}
+        </div>
+      )}
       {(['onset', 'clear'] as const).map((each) => (
         <div key={each} className="melting-field">
           <span className="hint">{each === 'onset' ? 'Onset, first liquid' : 'Clear, last solid gone'}</span>
@@ -229,6 +283,36 @@ function EnterMelting({ run, step, decimals, write }: { run: RunState; step: str
       <NumberPad value={texts[field]} onValue={(value) => setTexts({ ...texts, [field]: value })} />
       <button type="button" className="go" onClick={() => (field === 'onset' && texts.clear === '' ? setField('clear') : take())}>
         {field === 'onset' && texts.clear === '' ? 'Now the clear point' : 'Write it down'}
+      </button>
+    </>
+  )
+}
+
+/** A few words, such as the slot of a vial. */
+function EnterNote({ step, slot, label, write }: { step: string; slot: string; label: string; write: Write }) {
+  const [text, setText] = useState('')
+  const [problem, setProblem] = useState<string>()
+  const take = () =>
+    text.trim() === ''
+      ? setProblem('Nothing is entered. Write it as it stands on the tray, for example A3.')
+      : write('note', step, { slot, text: text.trim() })
+  return (
+    <>
+      <input
+        className="reason"
+        aria-label={label}
+        maxLength={40}
+        value={text}
+        onChange={(event) => setText(event.currentTarget.value)}
+        onKeyDown={(event) => event.key === 'Enter' && take()}
+      />
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <button type="button" className="go" onClick={take}>
+        Write it down
       </button>
     </>
   )

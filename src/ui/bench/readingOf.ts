@@ -7,7 +7,7 @@ export function readingOf(text: string, unit: string, decimals: number): Reading
   const bare = text.trim().replace(new RegExp(`\\s*${unit}$`, 'i'), '')
   const read = readNumber(bare)
   if (!read.ok) return { ok: false, problem: `${read.problem} Type digits and a point, for example ${example}.` }
-  if (read.value.value < 0)
+  if (read.value.value < 0 && unit !== '°C')
     return { ok: false, problem: 'A reading below zero: was the balance tared with something on it? Tare again.' }
   return { ok: true, value: { value: read.value.value, decimals: Math.min(6, read.value.decimals) } }
 }

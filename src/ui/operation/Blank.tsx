@@ -15,6 +15,10 @@ interface Props {
   onValue?: ((value: WorkValue | undefined) => void) | undefined
 }
 
+/** The words that stand for a 0 that nobody typed, where the field has some. */
+const standIn = (field: Props['field'], value: string | number | undefined, typed: boolean) =>
+  field.kind === 'number' && field.none !== undefined && value === 0 && !typed ? field.none : undefined
+
 const shown = (value: string | number | undefined) =>
   typeof value === 'number' ? String(Number(value.toPrecision(6))) : (value ?? '')
 
@@ -25,10 +29,14 @@ export function Blank({ field, value, typed, onValue }: Props) {
   const [problem, setProblem] = useState<string>()
   const label = `${field.label}${field.kind === 'number' && field.unit ? `, ${field.unit}` : ''}${typed ? '' : ', from the plan'}`
   const style = `blank ${typed ? 'typed' : 'derived'}`
+  const none = standIn(field, value, typed)
+  const written = none === undefined ? shown(value) : ''
   if (!onValue)
     return (
       <span className={style}>
-        {field.kind === 'choice' ? (field.ways.find((way) => way.value === value)?.words ?? shown(value)) : shown(value) || '–'}
+        {field.kind === 'choice'
+          ? (field.ways.find((way) => way.value === value)?.words ?? shown(value))
+          : (none ?? (written || '–'))}
         {field.kind === 'number' && field.unit ? ` ${field.unit}` : ''}
       </span>
     )
@@ -43,7 +51,7 @@ export function Blank({ field, value, typed, onValue }: Props) {
       </select>
     )
   const commit = () => {
-    if (text === undefined || text.trim() === shown(value)) {
+    if (text === undefined || text.trim() === written) {
       setText(undefined)
       setProblem(undefined)
       return
@@ -72,7 +80,8 @@ export function Blank({ field, value, typed, onValue }: Props) {
         className={`${style} fig`}
         aria-label={label}
         inputMode={field.kind === 'number' ? 'decimal' : undefined}
-        value={text ?? shown(value)}
+        value={text ?? written}
+        placeholder={none}
         aria-invalid={problem ? true : undefined}
         aria-describedby={problem ? id : undefined}
         autoComplete="off"

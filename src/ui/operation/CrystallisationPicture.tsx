@@ -40,7 +40,7 @@ export function CrystallisationPicture({ context, filled }: { context: Context; 
                 x={points[0]!.volumeML}
                 stroke={inks.graphite}
                 strokeDasharray="3 3"
-                label={{ value: 'just dissolves', position: 'insideTopLeft', fill: inks.graphite, fontSize: 12 }}
+                label={{ value: 'just dissolves', position: 'insideBottomLeft', fill: inks.graphite, fontSize: 12 }}
               />
               <Line dataKey="percent" stroke={inks.slate} strokeWidth={2} dot={false} isAnimationActive={false} />
               <ReferenceDot x={volumeML} y={percent} r={7} fill="#fff" stroke={inks.amber} strokeWidth={3} />

@@ -10,7 +10,8 @@ import { axis, Chart, chartMargin, inks } from './chart'
 export function PortionsPicture({ context, filled }: { context: Context; filled: Filled }) {
   const points = recoveryByPortions(context, filled)
   const here = points.find(({ portions }) => portions === filled.portions)
-  if (points.length === 0) return null
+  // Where one portion takes all there is no picture to draw.
+  if (points.length === 0 || points[0]!.percent > 99) return null
   return (
     <Chart
       title="Taken out, the same volume in so many portions"

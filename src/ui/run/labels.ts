@@ -1,8 +1,15 @@
 import { writeNumber } from '@/core/quantity/write'
+import { correctedRange } from '@/core/run/correctedRange'
 import type { Entry } from '@/core/run/entry'
 import type { StepState } from '@/core/run/foldRun'
 
-const marks = { 'heat-on': 'Heat on', onset: 'Onset of reflux', 'heat-off': 'Heat off', start: 'Clock started' } as const
+const marks = {
+  'heat-on': 'Heat on',
+  onset: 'Onset of reflux',
+  'heat-off': 'Heat off',
+  start: 'Clock started',
+  dissolved: 'All of it dissolved',
+} as const
 
 /** What an entry is called in its step: `Vial with contents, with cap`. */
 export function entryLabel({ step }: Pick<StepState, 'step'>, entry: Entry): string {
@@ -15,6 +22,8 @@ export function entryLabel({ step }: Pick<StepState, 'step'>, entry: Entry): str
         empty: `${container} empty${closure}`,
         tared: `${container} on, tared`,
         net: 'Shown after taring',
+        portion: 'Hot solvent, a portion',
+        temperature: 'Temperature',
         volume: step.kind === 'crystallise' ? 'Hot solvent used' : 'Volume',
       }
       return names[entry.body.slot] ?? entry.body.slot
@@ -23,6 +32,10 @@ export function entryLabel({ step }: Pick<StepState, 'step'>, entry: Entry): str
       return 'Melting range'
     case 'press':
       return marks[entry.body.mark]
+    case 'tube':
+      return `${entry.body.tube}: ${{ start: 'stopwatch started', sign: 'the sign is seen', none: 'no sign' }[entry.body.event]}`
+    case 'note':
+      return entry.body.slot.charAt(0).toUpperCase() + entry.body.slot.slice(1)
     case 'done':
       return 'Done'
     case 'signature':
@@ -36,6 +49,13 @@ export function entryLabel({ step }: Pick<StepState, 'step'>, entry: Entry): str
 export function entryValue(entry: Entry): string {
   if (entry.kind === 'reading') return `${writeNumber(entry.body.value, entry.body.decimals)} ${entry.body.unit}`
   if (entry.kind === 'melting')
-    return `${writeNumber(entry.body.onsetC, entry.body.decimals)}–${writeNumber(entry.body.clearC, entry.body.decimals)} °C`
-  return ''
+    return `${writeNumber(entry.body.onsetC, entry.body.decimals)}–${writeNumber(entry.body.clearC, entry.body.decimals)} °C${correction(entry)}`
+  return entry.kind === 'note' ? entry.body.text : ''
+}
+
+/** The range put right, where its apparatus had standards. */
+function correction({ body }: Entry<'melting'>): string {
+  if (!body.instrument) return ''
+  const { onsetC, clearC } = correctedRange(body)
+  return `, corrected ${writeNumber(onsetC, 1)}–${writeNumber(clearC, 1)} °C`
 }

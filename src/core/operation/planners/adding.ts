@@ -40,7 +40,7 @@ export const adding: Planner = {
     blank('ceilingC', 'highest temperature', '°C', -40, 200),
     blank('startC', 'temperature at the start', '°C', -80, 200),
     blank('mmol', 'amount that reacts', 'mmol', 0, 1e6),
-    blank('heat', 'heat given off', 'kJ/mol', 0, 2000),
+    blank('heat', 'heat given off', 'kJ/mol', 0, 2000, 'an unknown number of'),
     oneOf('initiates', 'how it begins', [
       ['no', 'begins at once'],
       ['yes', 'must set itself off'],

@@ -66,9 +66,9 @@ export const crystallising: Planner = {
     ]),
     blank('volumeML', 'hot solvent', 'mL', 0.1, 20_000),
     blank('hotC', 'hot', '°C', -20, 200),
-    blank('hotS', 'solubility hot', 'g', 0, 500),
+    blank('hotS', 'solubility hot', 'g', 0, 500, 'an unknown number of'),
     blank('coldC', 'cold', '°C', -40, 60),
-    blank('coldS', 'solubility cold', 'g', 0, 300),
+    blank('coldS', 'solubility cold', 'g', 0, 300, 'an unknown number of'),
     oneOf('hotFiltration', 'hot filtration', [
       ['no', 'no'],
       ['yes', 'yes'],
@@ -76,12 +76,12 @@ export const crystallising: Planner = {
     blank('perG', 'factor', 'mL', 0.1, 1000),
     blank('rinseML', 'rinse', 'mL', 0, 1000),
     blank('impurityPercent', 'impurity', '%', 0, 100),
-    blank('impurityS', 'solubility of the impurity', 'g', 0, 300),
-    blank('antiML', 'antisolvent', 'mL', 0, 20_000),
-    blank('antiS', 'solubility in the antisolvent', 'g', 0, 300),
+    blank('impurityS', 'solubility of the impurity', 'g', 0, 300, 'an unknown number of'),
+    blank('antiML', 'antisolvent', 'mL', 0, 20_000, 'no'),
+    blank('antiS', 'solubility in the antisolvent', 'g', 0, 300, 'an unknown number of'),
     blank('secondML', 'boil the liquor down to', 'mL', 0, 20_000),
   ],
-  suggest: (context) => {
+  suggest: (context, typed) => {
     const { table, lab, measured, step } = context
     const own = stepOf(context)
     const { solvent, points } = soluteAndSolvent(context)
@@ -92,7 +92,9 @@ export const crystallising: Planner = {
     const hotFiltration = /filter hot|hot filtration/i.test(step.text) ? 'yes' : 'no'
     const planned = own ? (table.lines.find(({ line }) => line.id === own.solvent)?.volume?.value ?? 0) : 0
     const used = measured?.usedML[step.id]
-    const hotS = points.length > 0 ? rough(solubilityAt(points, hotC)) : 0
+    const at = (key: string, suggested: number) => (typeof typed[key] === 'number' ? typed[key] : suggested)
+    const coldC = /\bice\b/i.test(step.text) ? 5 : 20
+    const hotS = points.length > 0 ? rough(solubilityAt(points, at('hotC', hotC))) : 0
     const volumeML = used ?? (planned || (hotS > 0 ? hotVolume(soluteG, hotS, hotFiltration === 'yes') : 10 * soluteG))
     return {
       soluteG,
@@ -100,10 +102,10 @@ export const crystallising: Planner = {
       volumeML: rough(volumeML),
       hotC,
       hotS,
-      coldC: /\bice\b/i.test(`${step.text}`) ? 5 : 20,
-      coldS: points.length > 0 ? rough(solubilityAt(points, /\bice\b/i.test(step.text) ? 5 : 20)) : 0,
+      coldC,
+      coldS: points.length > 0 ? rough(solubilityAt(points, at('coldC', coldC))) : 0,
       hotFiltration,
-      perG: rough(Math.max(0.1, planned / soluteG)),
+      perG: rough(Math.max(0.1, planned / at('soluteG', soluteG))),
       rinseML: Math.max(1, Math.round(soluteG)),
       impurityPercent: 2,
       impurityS: 0,

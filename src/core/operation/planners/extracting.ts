@@ -13,6 +13,7 @@ import { organicLayer } from './inVessel'
 import {
   blank,
   fact,
+  inPowers,
   number,
   rough,
   word,
@@ -156,9 +157,11 @@ export const extracting: Planner = {
       const count = portionsFor(wanted, pull, shaken.volumeML, portionML)
       const at = `V = ${writeNumber(shaken.volumeML, 0)} mL`
       facts.push(
-        fact('D', `D of ${target.solute.id}`, D, '', D < 10 ? 3 : 1, {
+        {
+          ...fact('D', `D of ${target.solute.id}`, D, '', 3),
+          text: inPowers(D),
           how: `K = ${writeNumber(target.solute.K, 1)} at pH ${writeNumber(intoWater ? pH : shaken.pH, 1)}${target.solute.acidPKa === undefined ? '' : `, pKa ${target.solute.acidPKa}`}${target.solute.basePKa === undefined ? '' : `, pKaH ${target.solute.basePKa}`}: D = K/(1 + 10^(pH − pKa) + 10^(pKaH − pH))`,
-        }),
+        },
         fact('taken', `taken in ${portions} × ${writeNumber(portionML, 0)} mL`, 100 * target.taken, '%', 1, {
           how: `1 − (V/(V + D·v))^n, ${at}, D ${intoWater ? 'counted the other way round' : `= ${writeNumber(D, 2)}`}`,
           atBench: true,

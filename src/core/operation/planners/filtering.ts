@@ -22,7 +22,7 @@ export const filtering: Planner = {
     ]),
     blank('times', 'rinses', '×', 0, 10),
     blank('rinseML', 'each rinse', 'mL', 0, 1000),
-    blank('solubility', 'solubility cold', 'g', 0, 300),
+    blank('solubility', 'solubility cold', 'g', 0, 300, 'an unknown number of'),
   ],
   suggest: (context) => {
     const { plan, step, now } = context

@@ -30,14 +30,15 @@ export const heating: Planner = {
       ['acid', 'comes off that is acid or foul'],
     ]),
   ],
-  suggest: (context) => {
+  suggest: (context, typed) => {
     const liquid = boilingLiquid(context)
     const boil = liquid && boilsAt(liquid, pressureMmHg(context.lab))
-    const atC = rough(boil?.atC ?? 100)
+    const found = rough(boil?.atC ?? 100)
+    const atC = typeof typed.boilC === 'number' ? typed.boilC : found
     const incompatible = context.now.contents.flatMap(({ substance }) => substance.incompatible?.with ?? [])
     const text = `${context.step.text} ${context.step.caution ?? ''}`
     return {
-      boilC: atC,
+      boilC: found,
       lowC: rough(atC - bandK),
       highC: rough(atC + bandK),
       moisture:

@@ -15,8 +15,8 @@ export function calibrationHere({ lab }: Context, filled: Filled) {
 
 /** A pair of blanks for a range; 0 and 0 where it was not taken. */
 const range = (onset: string, clear: string, of: string): Field[] => [
-  blank(onset, `${of}: first liquid`, '°C', 0, 500),
-  blank(clear, `${of}: last solid gone`, '°C', 0, 500),
+  blank(onset, `${of}: first liquid`, '°C', 0, 500, 'not taken'),
+  blank(clear, `${of}: last solid gone`, '°C', 0, 500, 'not taken'),
 ]
 
 const taken = (filled: Filled, onset: string, clear: string) =>
@@ -38,7 +38,7 @@ export const melting: Planner = {
     ...range('crudeOnset', 'crudeClear', 'crude'),
     ...range('onsetC', 'clearC', 'purified'),
     ...range('mixedOnset', 'mixedClear', 'mixed'),
-    blank('fusion', 'heat of fusion', 'kJ/mol', 0, 200),
+    blank('fusion', 'heat of fusion', 'kJ/mol', 0, 200, 'not known'),
   ],
   suggest: ({ plan, step, lab }) => {
     const literature = substanceOfSample(plan, step.kind === 'melt' ? step.sample : '')?.melting

@@ -31,7 +31,8 @@ export interface Context {
 
 /** One blank of a planner's sentence. */
 export type Field =
-  | { key: string; label: string; kind: 'number'; unit: string; least: number; most: number }
+  /** `none` is shown for a 0 that nobody typed: not taken, not known. */
+  | { key: string; label: string; kind: 'number'; unit: string; least: number; most: number; none?: string }
   | { key: string; label: string; kind: 'choice'; ways: readonly { value: string; words: string }[] }
   | { key: string; label: string; kind: 'text' }
   | {
@@ -81,8 +82,8 @@ export interface Planner {
   /** Sentences with `{key}` for each blank; those that matter with these values. */
   sentences: (filled: Filled) => readonly string[]
   fields: readonly Field[]
-  /** What the plan, and the run where there is one, says about each blank. */
-  suggest: (context: Context) => Filled
+  /** What the plan, and the run where there is one, says about each blank, in the light of what was typed into others. */
+  suggest: (context: Context, typed: Filled) => Filled
   report: (context: Context, filled: Filled) => Report
 }
 
@@ -109,14 +110,27 @@ export const number = (filled: Filled, key: string): number => (typeof filled[ke
 export const word = (filled: Filled, key: string): string => (typeof filled[key] === 'string' ? filled[key] : '')
 export const rowsOf = (filled: Filled, key: string): WorkRow[] => (Array.isArray(filled[key]) ? filled[key] : [])
 
+/** A small or large number as 4.3·10⁻⁸, others to three figures. */
+export function inPowers(value: number): string {
+  if (value !== 0 && (Math.abs(value) < 1e-3 || Math.abs(value) >= 1e5)) {
+    const power = Math.floor(Math.log10(Math.abs(value)))
+    const raised = String(power)
+      .replace('-', '⁻')
+      .replace(/\d/g, (digit) => '⁰¹²³⁴⁵⁶⁷⁸⁹'[Number(digit)]!)
+    return `${writeNumber(value / 10 ** power, 1)}·10${raised}`
+  }
+  return String(Number(value.toPrecision(3)))
+}
+
 /** A blank for a number. */
-export const blank = (key: string, label: string, unit: string, least: number, most: number): Field => ({
+export const blank = (key: string, label: string, unit: string, least: number, most: number, none?: string): Field => ({
   key,
   label,
   kind: 'number',
   unit,
   least,
   most,
+  ...(none === undefined ? {} : { none }),
 })
 
 /** A blank that is one of a few words. */

@@ -72,8 +72,8 @@ export function contextOf(plan: Plan, table: ReactionTable, step: Step, lab: Lab
 export function filledFor(context: Context): Filled {
   const planner = plannerFor(context.step)
   if (!planner) return {}
-  const { of: _of, ...typed } = typedFor(context.step)
-  return { ...planner.suggest(context), ...typed } as Filled
+  const { of: _of, ...typed } = typedFor(context.step) as Filled
+  return { ...planner.suggest(context, typed), ...typed }
 }
 
 /** What follows for a step; null where its operation has no planner. */

@@ -35,16 +35,14 @@ const impuritiesOf = (rows: Filled): Impurity[] =>
     ...(typeof K === 'number' ? { K } : {}),
   }))
 
-/** The washes as they stand: typed ones, or those proposed. */
+/** The washes as they stand, each with what it still has to meet when its turn comes. */
 export function washesOf(context: Context, filled: Filled): Wash[] {
-  const mmHg = pressureMmHg(context.lab)
-  const [impurities, groups] = [impuritiesOf(filled), productGroups(context)]
-  const typed = rowsOf(filled, 'washes')
-  if (typed.length === 0) return washPlan(impurities, number(filled, 'layerML'), groups, mmHg)
+  const groups = productGroups(context)
+  const impurities = impuritiesOf(filled)
   let left = impurities
-  return typed.map(({ solution, portionML, times }) => {
+  return rowsOf(filled, 'washes').map(({ solution, portionML, times }) => {
     const planned = { solution: String(solution), portionML: Number(portionML ?? 0), times: Number(times ?? 1) }
-    const wash = measuredWash(planned, left, groups, mmHg)
+    const wash = measuredWash(planned, left, groups, pressureMmHg(context.lab))
     // What follows has less to meet: what water has taken, and what this one has reacted with.
     left =
       planned.solution === 'water'
@@ -81,7 +79,7 @@ export const washing: Planner = {
   sentences: () => [
     'The layer is {layerML}; {conversion} of the limiting reagent has reacted. This step: {portions} portions of {portionML}, pH {pH}, drawn into {into}.',
     'It holds beside the product: {impurities}',
-    'Washes, in this order; those of Mozle until you write your own: {washes}',
+    'Washes, in this order: {washes}',
   ],
   fields: [
     blank('layerML', 'volume of the layer', 'mL', 0.1, 20_000),
@@ -112,23 +110,34 @@ export const washing: Planner = {
         { key: 'portionML', label: 'mL', kind: 'number', unit: '', least: 0.1, most: 5000 },
         { key: 'times', label: 'times', kind: 'number', unit: '', least: 1, most: 10 },
       ],
-      add: 'Write a wash of your own',
+      add: 'Add a wash',
       fresh: { solution: 'water', portionML: 10, times: 1 },
     },
   ],
-  suggest: (context) => {
-    const conversion = context.plan.expectedYield ? (context.plan.expectedYield.low + context.plan.expectedYield.high) / 2 : 1
+  suggest: (context, typed) => {
+    const { plan, table, lab } = context
+    const expected = plan.expectedYield ? (plan.expectedYield.low + plan.expectedYield.high) / 2 : 1
+    const conversion = typeof typed.conversion === 'number' ? typed.conversion / 100 : expected
+    const layerML = rough(layerOf(context))
+    const crude = crudeComposition(plan, table, conversion).map(({ name, kind, mmol, K }) => ({
+      name,
+      kind,
+      mmol: rough(mmol),
+      ...(K === undefined ? {} : { K: rough(K) }),
+    }))
+    const impurities = impuritiesOf({ impurities: crude, ...typed })
+    const proposed = washPlan(
+      impurities,
+      typeof typed.layerML === 'number' ? typed.layerML : layerML,
+      productGroups(context),
+      pressureMmHg(lab),
+    )
     return {
       ...suggestShaking(context),
-      layerML: rough(layerOf(context)),
-      conversion: rough(100 * conversion),
-      impurities: crudeComposition(context.plan, context.table, conversion).map(({ name, kind, mmol, K }) => ({
-        name,
-        kind,
-        mmol: rough(mmol),
-        ...(K === undefined ? {} : { K: rough(K) }),
-      })),
-      washes: [],
+      layerML,
+      conversion: rough(100 * expected),
+      impurities: crude,
+      washes: proposed.map(({ solution, portionML, times }) => ({ solution, portionML, times })),
     }
   },
   report: (context, filled) => {

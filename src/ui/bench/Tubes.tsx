@@ -1,0 +1,85 @@
+'use client'
+
+import type { Lab } from '@/core/lab/lab'
+import { contextOf, filledFor } from '@/core/operation/planners/planners'
+import { tubesOf } from '@/core/operation/planners/testing'
+import { testMethodOf } from '@/core/operation/testing/testPanel'
+import type { Entry } from '@/core/run/entry'
+import type { RunState, StepState } from '@/core/run/foldRun'
+import { useNow } from '../useNow'
+import type { Write } from './write'
+
+const span = (ms: number) => `${Math.floor(ms / 60_000)}:${String(Math.floor((ms % 60_000) / 1000)).padStart(2, '0')}`
+
+/** The tubes of a test: one stopwatch each, started together, stopped by the sign or without one. */
+export function Tubes({ run, state, lab, write }: { run: RunState; state: StepState; lab: Lab; write: Write }) {
+  const now = useNow(0)
+  const step = state.step.id
+  const filled = filledFor(contextOf(run.plan, run.planned, state.step, lab))
+  const method = testMethodOf(String(filled.method))
+  const tubes = tubesOf(filled).map(
+    ({ holds, what }, index) => `${index + 1} ${holds === 'control' ? 'positive control' : holds}, ${what}`,
+  )
+  const entries = state.standing.filter((entry) => entry.kind === 'tube') as Entry<'tube'>[]
+  const of = (tube: string) => entries.filter(({ body }) => body.tube === tube)
+  const started = tubes.some((tube) => of(tube).length > 0)
+  const open = tubes.filter((tube) => !of(tube).some(({ body }) => body.event !== 'start'))
+  return (
+    <>
+      {!started && (
+        <button
+          type="button"
+          className="go"
+          onClick={() => tubes.forEach((tube) => write('tube', step, { tube, event: 'start' }))}
+        >
+          Start all {tubes.length} stopwatches
+        </button>
+      )}
+      <ul className="tube-clocks">
+        {started &&
+          tubes.map((tube) => {
+            const begun = of(tube).find(({ body }) => body.event === 'start')
+            const seen = of(tube).find(({ body }) => body.event !== 'start')
+            return (
+              <li key={tube}>
+                <b>{tube}</b>
+                <span className="fig">
+                  {begun && span(Math.max(0, (seen ? Date.parse(seen.at) : now) - Date.parse(begun.at)))}
+                </span>
+                {seen ? (
+                  <span>{seen.body.event === 'sign' ? `positive: ${method.sign}` : 'no sign'}</span>
+                ) : (
+                  <span className="choice">
+                    <button
+                      type="button"
+                      onClick={() => write('tube', step, { tube, event: 'sign' })}
+                      aria-label={`${tube}: ${method.sign}`}
+                    >
+                      It is there
+                    </button>
+                    <button
+                      type="button"
+                      onClick={() => write('tube', step, { tube, event: 'none' })}
+                      aria-label={`${tube}: no sign`}
+                    >
+                      None
+                    </button>
+                  </span>
+                )}
+              </li>
+            )
+          })}
+      </ul>
+      {started && (
+        <>
+          <p className="hint">
+            Watch for {method.watchMin} min: {method.sign}.{method.warm ? ' Warm once what did nothing.' : ''}
+          </p>
+          <button type="button" className="go" disabled={open.length > 0} onClick={() => write('done', step, {})}>
+            The panel is read
+          </button>
+        </>
+      )}
+    </>
+  )
+}
