@@ -41,74 +41,84 @@ export function columnOver(mixture: Mixture, { stages, reflux }: Column, toleran
   /** Fractions and equilibrium ratios y/x, stage by stage, the pot first. */
   const x = new Float64Array((stages + 1) * count)
   const K = new Float64Array((stages + 1) * count)
-  const slopes = new Float64Array(count)
+  const slopes = new Float64Array((stages + 1) * count)
   const carried = new Float64Array(stages + 2)
-  /** The fractions over the pot before. */
+  /** Temperatures and ratios over the pot before. */
+  const warmBefore = new Float64Array(stages + 1)
   const before = new Float64Array((stages + 1) * count)
   let pots = 0
 
-  /** Boiling point and ratios of a stage's liquid; how far its temperature moved. */
-  const boil = (stage: number) => {
+  const fractions = (stage: number) => {
+    const liquid = Array.from(x.subarray(stage * count, (stage + 1) * count))
+    const all = liquid.reduce((sum, value) => sum + value, 0)
+    return liquid.map((value) => value / all)
+  }
+
+  /**
+   * Boiling point and ratios of a stage's liquid; how far its temperature moved. `anew` works the ratios out from the vapour pressures; else they are carried on from
+   * where they stand, which is enough while the temperature moves little.
+   */
+  const boil = (stage: number, anew: boolean) => {
     const at = stage * count
-    const gamma = model.kind === 'ideal' ? null : activityCoefficients(model, Array.from(x.subarray(at, at + count)))
+    const gamma = model.kind === 'ideal' ? null : activityCoefficients(model, fractions(stage))
     const from = temperatures[stage]!
     let atC = from
+    let workOut = anew || gamma !== null
     for (let turn = 0; turn < 60; turn++) {
+      let all = 0
       let sum = 0
       let rises = 0
       for (let i = 0; i < count; i++) {
-        const per = 1 / (C[i]! + atC)
-        const ratio = (gamma ? gamma[i]! : 1) * Math.exp(A[i]! - B[i]! * per)
-        const slope = B[i]! * per * per
-        K[at + i] = ratio
-        slopes[i] = slope
-        sum += ratio * x[at + i]!
-        rises += ratio * x[at + i]! * slope
+        if (workOut) {
+          const per = 1 / (C[i]! + atC)
+          K[at + i] = (gamma ? gamma[i]! : 1) * Math.exp(A[i]! - B[i]! * per)
+          slopes[at + i] = B[i]! * per * per
+        }
+        const part = K[at + i]! * x[at + i]!
+        all += x[at + i]!
+        sum += part
+        rises += part * slopes[at + i]!
       }
-      const step = (1 - sum) / rises
-      atC += step
+      const step = (all - sum) / rises
       if (step < near && step > -near) {
         // So near, the rest of the way is a parabola.
-        for (let i = 0; i < count; i++) {
+        for (let i = at; i < at + count; i++) {
           const change = step * slopes[i]!
-          K[at + i] = K[at + i]! * (1 + change + (change * change) / 2)
+          K[i] = K[i]! * (1 + change + (change * change) / 2)
         }
+        atC += step
         break
       }
+      // A step that is carried too far begins again from the vapour pressures.
+      if (workOut) atC += step
+      workOut = true
     }
     temperatures[stage] = atC
     return Math.abs(atC - from)
   }
 
-  /** The fractions on all stages from the ratios, component by component: elimination from the pot upward, then back down. */
+  /** The liquids on all stages from the ratios, not yet scaled to fractions, component by component: elimination from the top down, then up from the pot. */
   const balance = () => {
     for (let i = 0; i < count; i++) {
-      // x(k) = carried(k)·x(k+1): the chain from the condenser down, with x(N+1) = K(N)·x(N) closing it.
+      // x(k) = carried(k)·x(k−1), from the top down, where x(N+1) = K(N)·x(N) closes the chain; then up from the pot.
       carried[stages] = stages === 0 ? 0 : K[(stages - 1) * count + i]! / (K[stages * count + i]! * (1 - L) + L)
       for (let stage = stages - 1; stage >= 1; stage--)
         carried[stage] = K[(stage - 1) * count + i]! / (K[stage * count + i]! + L - L * carried[stage + 1]!)
       for (let stage = 1; stage <= stages; stage++) x[stage * count + i] = carried[stage]! * x[(stage - 1) * count + i]!
     }
-    for (let stage = 1; stage <= stages; stage++) {
-      let sum = 0
-      for (let i = 0; i < count; i++) sum += x[stage * count + i]!
-      for (let i = 0; i < count; i++) x[stage * count + i] = x[stage * count + i]! / sum
-    }
   }
 
-  /** Begins where the last two pots point to, in the logarithm of each fraction. */
+  /** Begins where the last two pots point to, in the logarithm of each ratio: most pots need no second turn then. */
   const goOn = () => {
     for (let stage = 1; stage <= stages; stage++) {
-      const at = stage * count
-      let sum = 0
-      for (let i = at; i < at + count; i++) {
-        const now = x[i]!
-        if (pots > 1) x[i] = now * Math.max(0.5, Math.min(2, now / before[i]!))
+      const warm = temperatures[stage]!
+      if (pots > 1) temperatures[stage] = 2 * warm - warmBefore[stage]!
+      warmBefore[stage] = warm
+      for (let i = stage * count; i < (stage + 1) * count; i++) {
+        const now = K[i]!
+        if (pots > 1) K[i] = now * Math.max(0.5, Math.min(2, now / before[i]!))
         before[i] = now
-        sum += x[i]!
       }
-      for (let i = at; i < at + count; i++) x[i] = x[i]! / sum
-      boil(stage)
     }
   }
 
@@ -121,23 +131,27 @@ export function columnOver(mixture: Mixture, { stages, reflux }: Column, toleran
         temperatures[stage] = point.atC
         liquid = point.other
       }
-      for (let stage = 0; stage <= stages; stage++) boil(stage)
+      for (let stage = 0; stage <= stages; stage++) boil(stage, true)
     }
     x.set(pot)
     if (stages > 0) goOn()
     pots++
-    boil(0)
+    boil(0, true)
     for (let turn = 0; turn < 2000; turn++) {
       balance()
       let moved = 0
-      for (let stage = 1; stage <= stages; stage++) moved = Math.max(moved, boil(stage))
+      for (let stage = 1; stage <= stages; stage++) moved = Math.max(moved, boil(stage, turn === 0))
       if (moved < toleranceK) break
     }
-    const distillate = new Array<number>(count)
+    const top = fractions(stages)
+    const over = top.map((value, i) => K[stages * count + i]! * value)
+    const all = over.reduce((sum, value) => sum + value, 0)
+    const distillate = over.map((value) => value / all)
     const onStages = new Array<number>(count).fill(0)
-    for (let i = 0; i < count; i++) {
-      distillate[i] = K[stages * count + i]! * x[stages * count + i]!
-      for (let stage = 1; stage <= stages; stage++) onStages[i]! += x[stage * count + i]! / stages
+    for (let stage = 1; stage <= stages; stage++) {
+      let held = 0
+      for (let i = 0; i < count; i++) held += x[stage * count + i]!
+      for (let i = 0; i < count; i++) onStages[i]! += x[stage * count + i]! / held / stages
     }
     return { distillate, headC: temperatures[stages]!, potC: temperatures[0]!, onStages }
   }

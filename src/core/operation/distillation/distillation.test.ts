@@ -138,7 +138,7 @@ describe('column', () => {
 describe('batch', () => {
   test('one stage and constant α follows Rayleigh: ln(W/W0) = [ln(x/x0) + α·ln((1 − x0)/(1 − x))]/(α − 1)', () => {
     const alpha = 10 ** 0.4
-    const { points } = batchDistillation(constantAlpha(0.4), charge({ points: 1000 }))
+    const { points } = batchDistillation(constantAlpha(0.4), charge({ points: 2000 }))
     for (const { pot, distilled } of points.slice(1)) {
       const left = 1 - (distilled[0]! + distilled[1]!) / 400
       const x = pot[0]!
