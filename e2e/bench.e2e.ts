@@ -84,7 +84,7 @@ test('a melting range is struck and melted again', async ({ browser }) => {
   await bench.getByLabel('Reason in your words').fill('Heated too fast')
   await press(bench, 'Strike, then melt again')
   await expect(title(bench)).toHaveText('Melt')
-  await expect(bench.locator('.wrote s')).toHaveText('104–111 °C')
+  await expect(bench.locator('.wrote s')).toHaveText(/^104–111 °C, corrected/)
   await expect(bench.locator('.wrote')).toContainText('struck: Heated too fast')
   await bench.getByRole('button', { name: 'Apparatus 1' }).click()
   await bench.getByLabel('Onset in °C').fill('112.8')

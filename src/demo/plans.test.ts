@@ -8,6 +8,9 @@ import { reactionTable, theoreticalYield, wholeOf } from '@/core/reaction/reacti
 import { scalePlan } from '@/core/reaction/scalePlan'
 import { plans } from './plans'
 
+/** Queries without the author's answer. */
+const open = <Q extends { answer?: string }>(queries: Q[]) => queries.filter(({ answer }) => answer === undefined)
+
 const plan = (title: string) => plans.find((each) => each.title === title)!
 
 describe.each([
@@ -80,9 +83,10 @@ describe.each([
   })
 
   test('no query is open, and the file comes back as it was', () => {
-    expect(queriesOf(found).map(({ id, evidence }) => `${id}: ${evidence}`)).toEqual([])
+    expect(open(queriesOf(found)).map(({ id, evidence }) => `${id}: ${evidence}`)).toEqual([])
     expect(readPlanFile(writePlanFile(found))).toEqual(found)
-    expect(calculate(found)).toMatchObject({ theoreticalYield_g: null, queries: [] })
+    expect(calculate(found).theoreticalYield_g).toBeNull()
+    expect(open(calculate(found).queries)).toEqual([])
   })
 
   test('it begins with safety, says where the waste goes, and scales', () => {

@@ -47,7 +47,13 @@ export function calculate(plan: Plan, run?: { scale: number; entries: Entry[] })
       const advice = report.advice.map(({ id, level, words }) => ({ id, level, words }))
       return [{ step: step.id, inputs: filledFor(context), figures, advice }]
     }),
-    queries: queriesOf(plan, table).map(({ id, about, title, evidence }) => ({ id, about, title, evidence })),
+    queries: queriesOf(plan, table).map(({ id, about, title, evidence, answer }) => ({
+      id,
+      about,
+      title,
+      evidence,
+      ...(answer === undefined ? {} : { answer }),
+    })),
   }
   if (!run) return planned
   const state = foldRun(plan, run.scale, run.entries)

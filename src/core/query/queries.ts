@@ -2,6 +2,7 @@ import type { Plan } from '../plan/plan'
 import { reactionTable } from '../reaction/reactionTable'
 import { closeReactants } from './closeReactants'
 import { crystallisationVolume } from './crystallisationVolume'
+import { operationDoubts } from './operationDoubts'
 import { lineUse } from './lineUse'
 import { missingAmount } from './missingAmount'
 import { orderOfWork } from './orderOfWork'
@@ -41,6 +42,7 @@ const rules: readonly QueryRule[] = [
   solidsAndMelting,
   records,
   wasteStreams,
+  operationDoubts,
 ]
 
 /** Every query that a plan raises, each with the author's answer where there is one. */

@@ -34,11 +34,12 @@ export function DistillationPicture({ context, filled }: { context: Context; fil
   if (answer.state === 'refused') return <State level="doubt">{answer.why}</State>
   const { curve, cut, purities } = answer.found
   const names = batch.mixture.components.map(({ name }) => name)
-  const points = curve.points.map(({ volumeML, headC, potC, head }) => ({
+  const points = curve.points.map(({ volumeML, headC, potC, head, pot }) => ({
     volumeML,
     headC,
     potC,
     ...Object.fromEntries(head.map((x, i) => [`x${i}`, 100 * x])),
+    ...Object.fromEntries(pot.map((x, i) => [`w${i}`, 100 * x])),
   }))
   const mostML = points.at(-1)!.volumeML
   const [coldest, hottest] = [
@@ -79,10 +80,10 @@ export function DistillationPicture({ context, filled }: { context: Context; fil
       {names.length > 1 && (
         <Chart
           title={`What comes over, mol %: ${names.map((name, i) => `${name} ${['full', 'dashed', 'dotted'][i]}`).join(', ')}`}
-          columns={['mL', ...names]}
+          columns={['mL', ...names.map((name) => `${name}, head`), ...names.map((name) => `${name}, pot`)]}
           rows={every.map((point) => [
             writeNumber(point.volumeML, 1),
-            ...names.map((_, i) => writeNumber((point as Record<string, number>)[`x${i}`]!, 1)),
+            ...['x', 'w'].flatMap((of) => names.map((_, i) => writeNumber((point as Record<string, number>)[`${of}${i}`]!, 1))),
           ])}
         >
           <ResponsiveContainer width="100%" height={150}>

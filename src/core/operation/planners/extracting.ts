@@ -264,7 +264,7 @@ export function layersAdvice(context: Context, layerML: number, portionML: numbe
   advice.push({
     id: 'keep',
     level: 'open',
-    words: 'Every layer into a named flask; none is thrown away before the product has been weighed.',
+    words: `Every layer into a named flask; none is thrown away before the product has been weighed. Then neutral, harmless water goes ${lab.harmlessWater === 'sink' ? 'into the sink, where local rules allow it' : 'into its container'}.`,
   })
   return advice
 }
