@@ -1,7 +1,10 @@
 const transform = {
   '^.+\\.tsx?$': [
     '@swc/jest',
-    { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' }, module: { type: 'commonjs' } },
+    {
+      jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } },
+      module: { type: 'commonjs' },
+    },
   ],
 }
 const shared = {
@@ -18,7 +21,7 @@ module.exports = {
     {
       ...shared,
       displayName: 'core',
-      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts'],
+      testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}', '<rootDir>/scripts/**/*.test.ts'],
       testPathIgnorePatterns: ['\\.db\\.test\\.ts$'],
     },
     { ...shared, displayName: 'database', testMatch: ['<rootDir>/src/**/*.db.test.ts'] },

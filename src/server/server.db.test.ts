@@ -4,7 +4,8 @@ import { TestLog } from '@/test-support/entries'
 import { emptyDatabase } from '@/test-support/database'
 import { database } from '@/data/connect'
 import { appendEntries } from '@/data/entries'
-import { Attempt, Revision, Run } from '@/data/models'
+import { Attempt, Course, Revision, Run } from '@/data/models'
+import { defaultLab } from '@/core/lab/lab'
 import { writePlanFile } from '@/core/format/planFile'
 import { scalePlan } from '@/core/reaction/scalePlan'
 import { college } from '@/demo/college'
@@ -12,6 +13,7 @@ import { seed } from '../../scripts/seed'
 import { limited } from './attempts'
 import { addBottle, changeBottle, listBottles, removeBottle } from './bottles'
 import { isOn } from './day'
+import { labFrom, saveLab } from './laboratory'
 import { cursorOf, liveStream } from './live'
 import {
   archivePreparation,
@@ -135,6 +137,49 @@ describe('bottles on the shelf', () => {
     })
     await removeBottle(id)
     expect((await refusal(changeBottle(id, bottle, owner!.id))).message).toMatch(/no longer on the shelf/)
+  })
+})
+
+describe('the laboratory', () => {
+  test('the demo’s has a pressure and two apparatus; a bench sees what stands now', async () => {
+    const { lab } = await Course.findByPk(made.course.id, { rejectOnEmpty: true })
+    expect(labFrom(lab)).toEqual(made.course.lab)
+    const run = made.sessions[1]!.runs[0]!.id
+    expect((await viewRun(run)).lab.instruments.map(({ name }) => name)).toEqual(['Apparatus 1', 'Apparatus 2'])
+    await saveLab(made.course.id, { ...made.course.lab, gas: 'hood' })
+    expect((await viewRun(run)).lab.gas).toBe('hood')
+    await saveLab(made.course.id, made.course.lab)
+  })
+
+  test('one that nobody has written follows the default of every school', () => {
+    expect(labFrom(null)).toEqual(defaultLab)
+    expect(labFrom(JSON.stringify({ simpleFromK: 40 }))).toEqual({ ...defaultLab, simpleFromK: 40 })
+  })
+
+  test('a bench writes temperatures, portions, tubes and slots', async () => {
+    const run = made.sessions[1]!.runs[6]!.id
+    const bench = { kind: 'bench', run, bench: 7, members: 'Test' } as const
+    const log = new TestLog()
+    const entries = [
+      log.reading('reflux', 'temperature', -3, 0, {}, '°C'),
+      log.reading('crystallise', 'portion', 20, 0, {}, 'mL'),
+      log.add('dispose', 'tube', { tube: '1 sample', event: 'start' }),
+      log.add('dispose', 'note', { slot: 'sample slot', text: 'A3' }),
+      log.add('melt', 'melting', {
+        onsetC: 113,
+        clearC: 115,
+        decimals: 0,
+        instrument: { name: 'Apparatus 1', offsetC: -0.2, slope: 1 },
+      }),
+    ].map((entry, index) => ({ ...entry, id: `01K0000000000000000000000${index}` }))
+    const written = await writeEntries(run, entries, bench, now)
+    expect(written.map(({ kind }) => kind)).toEqual(['reading', 'reading', 'tube', 'note', 'melting'])
+    expect((await viewRun(run)).entries.at(-1)!.body).toMatchObject({ instrument: { name: 'Apparatus 1' } })
+    const strikes = entries.map((entry, index) => ({
+      ...log.add(entry.step, 'strike', {}, { supersedes: entry.id, reason: 'a test' }),
+      id: `01K0000000000000000000001${index}`,
+    }))
+    await writeEntries(run, strikes, bench, now)
   })
 })
 

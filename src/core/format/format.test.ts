@@ -97,6 +97,35 @@ describe('plan file', () => {
   ])('%s is told where', (_what, read, message) => expect(read).toThrow(message))
 })
 
+describe('what is typed into planners', () => {
+  const withWork = (work: unknown) => ({
+    ...acetanilide,
+    steps: acetanilide.steps.map((step) => (step.id === 'crystallise' ? { ...step, work } : step)),
+  })
+  const place = (work: unknown) => {
+    try {
+      checkPlan(withWork(work))
+      return 'taken'
+    } catch (error) {
+      return (error as PlanFileError).message
+    }
+  }
+  const index = acetanilide.steps.findIndex(({ id }) => id === 'crystallise')
+  test('goes out and comes back', () => {
+    const plan = checkPlan(withWork({ of: 'crystallise', volumeML: 120, way: 'portions' }))
+    expect(readPlanFile(writePlanFile(plan))).toEqual(plan)
+  })
+  test.each([
+    [{ of: 'crystallise', volumeML: -5 }, `/steps/${index}/work/volumeML: hot solvent lies between`],
+    [{ of: 'crystallise', volumeML: 'much' }, `/steps/${index}/work/volumeML: hot solvent is a number of mL`],
+    [{ of: 'crystallise', way: 'by eye' }, `/steps/${index}/work/way: how much solvent is one of`],
+    [{ of: 'crystallise', colour: 'white' }, `/steps/${index}/work/colour: there is no such field`],
+    [{ of: 'sublime' }, `/steps/${index}/work/of: no operation “sublime” has a planner`],
+    [{ of: 'distil', components: [{ name: 'water', mmol: -1 }] }, `/steps/${index}/work/components: mmol lies between`],
+    [{ volumeML: 5 }, 'of'],
+  ])('%j is refused with its place', (work, why) => expect(place(work)).toContain(why))
+})
+
 describe('entries file', () => {
   const entry = new TestLog().reading('dry', 'empty', 31.2)
   test('an array, or an object with a scale', () => {

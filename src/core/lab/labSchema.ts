@@ -38,13 +38,13 @@ export const labSchema: ObjectSchema<Lab> = object({
   instruments: array(
     object({
       id: string().min(1).max(40).required(),
-      name: string().trim().min(1, 'An apparatus has a name.').max(80).required(),
+      name: string().matches(/\S/, 'An apparatus has a name.').max(80).required(),
       checkedOn: string()
         .matches(/^\d{4}-\d{2}-\d{2}$/, 'The day of the check is written as 2026-09-14.')
         .required(),
       standards: array(
         object({
-          name: string().trim().min(1, 'A standard has a name.').max(80).required(),
+          name: string().matches(/\S/, 'A standard has a name.').max(80).required(),
           trueC: celsius('The melting point of a standard'),
           readC: celsius('What was read'),
         }).noUnknown(),

@@ -24,7 +24,7 @@ export function Rows({ field, rows, typed, onRows }: Props) {
                   {label}
                 </th>
               ))}
-              {onRows && <th scope="col" aria-label="take out" />}
+              {onRows && <td />}
             </tr>
           </thead>
           <tbody>

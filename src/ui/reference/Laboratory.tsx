@@ -229,7 +229,7 @@ function Apparatus({
             <th scope="col" className="n">
               left of the line
             </th>
-            <th scope="col" aria-label="take out" />
+            <td />
           </tr>
         </thead>
         <tbody>

@@ -5,7 +5,7 @@ import { additionRate, pauseRule } from '../addition/additionRate'
 import { adiabaticRise } from '../addition/adiabaticRise'
 import { initiationLadder, initiationMin } from '../addition/initiation'
 import { heatTakers } from './inVessel'
-import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Planner } from './planner'
+import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Planner, when } from './planner'
 
 /** The line that goes in at this step, and how much of it. */
 function goingIn({ table, step }: Context) {
@@ -97,35 +97,20 @@ export const adding: Planner = {
             },
           ]
         : []),
-      ...(rise === null && mmol > 0
-        ? [
-            {
-              id: 'heat-unknown',
-              level: 'open' as const,
-              words:
-                'The heat of this reaction is not given, so how hot it could become is not known. Write it in kJ/mol where you have it.',
-            },
-          ]
-        : []),
-      ...(startC >= ceilingC
-        ? [
-            {
-              id: 'start',
-              level: 'doubt' as const,
-              words: 'It begins at or above the highest temperature allowed: cool it first.',
-            },
-          ]
-        : []),
-      ...(word(filled, 'initiates') === 'yes'
-        ? [
-            {
-              id: 'initiation',
-              level: 'doubt' as const,
-              words: `Allow ${initiationMin.least} to ${initiationMin.most} min for it to begin, and add no more than a tenth before it has.`,
-              why: 'what is collected reacts all at once',
-            },
-          ]
-        : []),
+      ...when(
+        rise === null && mmol > 0,
+        'heat-unknown',
+        'open',
+        'The heat of this reaction is not given, so how hot it could become is not known. Write it in kJ/mol where you have it.',
+      ),
+      ...when(startC >= ceilingC, 'start', 'doubt', 'It begins at or above the highest temperature allowed: cool it first.'),
+      ...when(
+        word(filled, 'initiates') === 'yes',
+        'initiation',
+        'doubt',
+        `Allow ${initiationMin.least} to ${initiationMin.most} min for it to begin, and add no more than a tenth before it has.`,
+        'what is collected reacts all at once',
+      ),
     ]
     return {
       facts: [

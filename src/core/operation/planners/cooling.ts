@@ -1,6 +1,6 @@
 import { timeFactor } from '../../reaction/notLinear'
 import { timeInBand } from '../boiling/timeInBand'
-import { blank, fact, number, oneOf, type Planner } from './planner'
+import { blank, fact, number, oneOf, type Planner, when } from './planner'
 
 /** What each bath holds without refilling, °C. */
 const baths: Readonly<Record<string, { atC: number; made: string }>> = {
@@ -55,15 +55,12 @@ export const cooling: Planner = {
           words: `${String(filled.bath)[0]!.toUpperCase()}${String(filled.bath).slice(1)}: ${bath.made}.`,
           why: `it stands at about ${bath.atC} °C`,
         },
-        ...(toC <= bath.atC + 2
-          ? [
-              {
-                id: 'too-warm',
-                level: 'doubt' as const,
-                words: `That bath stands at about ${bath.atC} °C and does not bring the flask below ${toC} °C in a useful time. Take a colder one.`,
-              },
-            ]
-          : []),
+        ...when(
+          toC <= bath.atC + 2,
+          'too-warm',
+          'doubt',
+          `That bath stands at about ${bath.atC} °C and does not bring the flask below ${toC} °C in a useful time. Take a colder one.`,
+        ),
       ],
     }
   },

@@ -17,7 +17,7 @@ import {
 import { solubilityAt } from '../crystallisation/solubility'
 import { rinseLoss } from '../filtration/filtering'
 import { expectedProductG } from './inVessel'
-import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Filled, type Planner } from './planner'
+import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Filled, type Planner, when } from './planner'
 
 const stepOf = ({ step }: Context) => (step.kind === 'crystallise' ? step : null)
 
@@ -134,15 +134,12 @@ export const crystallising: Planner = {
       { curve: curveML, factor: factorML, portions: volumeML }[word(filled, 'way') as 'curve' | 'factor' | 'portions'] ?? volumeML
     const name = solvent?.name ?? 'the solvent'
     const advice: Advice[] = [
-      ...(!known
-        ? [
-            {
-              id: 'unknown',
-              level: 'doubt' as const,
-              words: `How much ${name} dissolves cold is not on record: weigh the crude, use as little hot solvent as just dissolves it, and write the solubility here when you have it.`,
-            },
-          ]
-        : []),
+      ...when(
+        !known,
+        'unknown',
+        'doubt',
+        `How much ${name} dissolves cold is not on record: weigh the crude, use as little hot solvent as just dissolves it, and write the solubility here when you have it.`,
+      ),
       ...(least !== null && volumeML < least * 0.98
         ? [
             {
@@ -152,24 +149,18 @@ export const crystallising: Planner = {
             },
           ]
         : []),
-      ...(known && crop.recovery < 0.8
-        ? [
-            {
-              id: 'much',
-              level: 'doubt' as const,
-              words: `${writeNumber(crop.lossG, 2)} g, ${writeNumber(100 - 100 * crop.recovery, 0)} %, will stay dissolved. Boil down to ${writeNumber(boilDownTo(soluteG, 0.9, coldS), 0)} mL before it cools to get 90 % back.`,
-            },
-          ]
-        : []),
-      ...(known && hotS > 0 && hotS / coldS < leastRatio
-        ? [
-            {
-              id: 'ratio',
-              level: 'doubt' as const,
-              words: `Hot dissolves only ${writeNumber(hotS / coldS, 1)} times what cold does; at least ${leastRatio} is wanted. Look for another solvent or a pair.`,
-            },
-          ]
-        : []),
+      ...when(
+        known && crop.recovery < 0.8,
+        'much',
+        'doubt',
+        `${writeNumber(crop.lossG, 2)} g, ${writeNumber(100 - 100 * crop.recovery, 0)} %, will stay dissolved. Boil down to ${writeNumber(boilDownTo(soluteG, 0.9, coldS), 0)} mL before it cools to get 90 % back.`,
+      ),
+      ...when(
+        known && hotS > 0 && hotS / coldS < leastRatio,
+        'ratio',
+        'doubt',
+        `Hot dissolves only ${writeNumber(hotS / coldS, 1)} times what cold does; at least ${leastRatio} is wanted. Look for another solvent or a pair.`,
+      ),
       ...(meltsC !== undefined && mayOilOut(of('hotC'), meltsC)
         ? [
             {
@@ -179,18 +170,13 @@ export const crystallising: Planner = {
             },
           ]
         : []),
-      ...(of('impurityS') > 0 && impurityG > stays
-        ? [
-            {
-              id: 'impurity',
-              level: 'doubt' as const,
-              words: `${writeNumber(impurityG - stays, 2)} g of the impurity come out with the crystals; ${writeNumber((100 * impurityG) / of('impurityS'), 0)} mL would hold all of it.`,
-            },
-          ]
-        : []),
-      ...(of('impurityS') > 0 && impurityG <= stays
-        ? [{ id: 'impurity', level: 'good' as const, words: 'The impurity stays dissolved.' }]
-        : []),
+      ...when(
+        of('impurityS') > 0 && impurityG > stays,
+        'impurity',
+        'doubt',
+        `${writeNumber(impurityG - stays, 2)} g of the impurity come out with the crystals; ${writeNumber((100 * impurityG) / of('impurityS'), 0)} mL would hold all of it.`,
+      ),
+      ...when(of('impurityS') > 0 && impurityG <= stays, 'impurity', 'good', 'The impurity stays dissolved.'),
       {
         id: 'cool',
         level: 'open',

@@ -24,6 +24,7 @@ import {
   type Field,
   type Filled,
   type Planner,
+  when,
 } from './planner'
 
 const trouton = 88 / 8.314462618
@@ -279,24 +280,18 @@ export const distilling: Planner = {
             },
           ]
         : []),
-      ...(unknown.length > 0
-        ? [
-            {
-              id: 'unknown',
-              level: 'doubt' as const,
-              words: `No boiling point on record for ${unknown.map(({ name }) => name || 'a component without a name').join(', ')}: there is no curve. Name substances of this plan.`,
-            },
-          ]
-        : []),
-      ...(estimated
-        ? [
-            {
-              id: 'estimated',
-              level: 'open' as const,
-              words: 'Where no vapour-pressure constants are on record, the curve rests on the boiling point and Trouton’s rule.',
-            },
-          ]
-        : []),
+      ...when(
+        unknown.length > 0,
+        'unknown',
+        'doubt',
+        `No boiling point on record for ${unknown.map(({ name }) => name || 'a component without a name').join(', ')}: there is no curve. Name substances of this plan.`,
+      ),
+      ...when(
+        estimated,
+        'estimated',
+        'open',
+        'Where no vapour-pressure constants are on record, the curve rests on the boiling point and Trouton’s rule.',
+      ),
       ...(volumeML > (2 / 3) * potML
         ? [
             {
@@ -314,25 +309,19 @@ export const distilling: Planner = {
               },
             ]
           : []),
-      ...(stopML < Math.max(0.5, 0.03 * potML)
-        ? [
-            {
-              id: 'dryness',
-              level: 'danger' as const,
-              words: `Only ${writeNumber(stopML, 1)} mL are left at the end: never distil to dryness. Leave at least ${writeNumber(Math.max(0.5, 0.03 * potML), 1)} mL.`,
-              why: 'a dry flask overheats, and peroxides gather in what is last',
-            },
-          ]
-        : []),
-      ...(highC - lowC < 3
-        ? [
-            {
-              id: 'narrow',
-              level: 'doubt' as const,
-              words: `A window of ${writeNumber(highC - lowC, 0)} °C is narrower than thermometers agree.`,
-            },
-          ]
-        : []),
+      ...when(
+        stopML < Math.max(0.5, 0.03 * potML),
+        'dryness',
+        'danger',
+        `Only ${writeNumber(stopML, 1)} mL are left at the end: never distil to dryness. Leave at least ${writeNumber(Math.max(0.5, 0.03 * potML), 1)} mL.`,
+        'a dry flask overheats, and peroxides gather in what is last',
+      ),
+      ...when(
+        highC - lowC < 3,
+        'narrow',
+        'doubt',
+        `A window of ${writeNumber(highC - lowC, 0)} °C is narrower than thermometers agree.`,
+      ),
       ...(shows !== null && (shows < lowC - 0.5 || shows > highC + 0.5)
         ? [
             {

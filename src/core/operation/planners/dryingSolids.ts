@@ -3,7 +3,7 @@ import { deviceOf, uncertaintyOf } from '../../quantity/device'
 import { writeNumber } from '../../quantity/write'
 import { dryingTrend, type Weighing } from '../drying/constantMass'
 import { expectedProductG } from './inVessel'
-import { blank, fact, number, rough, rowsOf, type Advice, type Context, type Filled, type Planner } from './planner'
+import { blank, fact, number, rough, rowsOf, type Advice, type Context, type Filled, type Planner, when } from './planner'
 
 /** The weighings of the run, or those written into the planner. */
 export function weighingsOf({ measured, step }: Context, filled: Filled): Weighing[] {
@@ -71,28 +71,25 @@ export const dryingSolids: Planner = {
             },
           ]
         : []),
-      ...(weighings.length === 0
-        ? [
-            {
-              id: 'rule',
-              level: 'open' as const,
-              words: `It is dry when two weighings, ${number(filled, 'everyMin')} min apart, differ by no more than ${writeNumber(agree, 3)} g. A yield taken before that is marked wet.`,
-            },
-          ]
-        : []),
-      ...(agreed ? [{ id: 'dry', level: 'good' as const, words: 'The last two weighings agree: dry.' }] : []),
-      ...(!agreed && weighings.length > 0 && weighings.length < 3
-        ? [{ id: 'more', level: 'open' as const, words: 'Three weighings show where it is tending to.' }]
-        : []),
-      ...(!agreed && weighings.length >= 3 && !trend
-        ? [
-            {
-              id: 'no-trend',
-              level: 'doubt' as const,
-              words: 'These weighings do not fall ever slower: was the container the same, and cold?',
-            },
-          ]
-        : []),
+      ...when(
+        weighings.length === 0,
+        'rule',
+        'open',
+        `It is dry when two weighings, ${number(filled, 'everyMin')} min apart, differ by no more than ${writeNumber(agree, 3)} g. A yield taken before that is marked wet.`,
+      ),
+      ...when(agreed, 'dry', 'good', 'The last two weighings agree: dry.'),
+      ...when(
+        !agreed && weighings.length > 0 && weighings.length < 3,
+        'more',
+        'open',
+        'Three weighings show where it is tending to.',
+      ),
+      ...when(
+        !agreed && weighings.length >= 3 && !trend,
+        'no-trend',
+        'doubt',
+        'These weighings do not fall ever slower: was the container the same, and cold?',
+      ),
       ...(trend && !agreed && left !== null
         ? [
             {

@@ -5,7 +5,7 @@ import { writeNumber } from '../../quantity/write'
 import { agentsFor, dryingAgents, dryingDose, waterInSolvent } from '../drying/dryingAgents'
 import { densityIn, expectedProductG, isWatery, liquids } from './inVessel'
 import { flowOfPlan } from './flowOfPlan'
-import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Planner } from './planner'
+import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Planner, when } from './planner'
 
 /** The substances in the layer that is dried: what the flow of the layers has left there, or the product. */
 function dissolvedHere(context: Context): Substance[] {
@@ -103,15 +103,12 @@ export const dryingSolutions: Planner = {
           words: each.against ? `${each.agent.name}: not here (${each.against}).` : `${each.agent.name}: also possible.`,
           why: each.agent.why,
         })),
-      ...(planned > 0 && planned < leastG
-        ? [
-            {
-              id: 'little',
-              level: 'doubt' as const,
-              words: `The plan’s ${writeNumber(planned, 1)} g cannot hold ${writeNumber(waterG, 2)} g of water: part the layers more sharply, or take at least ${writeNumber(leastG, 1)} g.`,
-            },
-          ]
-        : []),
+      ...when(
+        planned > 0 && planned < leastG,
+        'little',
+        'doubt',
+        `The plan’s ${writeNumber(planned, 1)} g cannot hold ${writeNumber(waterG, 2)} g of water: part the layers more sharply, or take at least ${writeNumber(leastG, 1)} g.`,
+      ),
       {
         id: 'finish',
         level: 'open',

@@ -3,7 +3,7 @@ import { writeNumber } from '../../quantity/write'
 import { boilsAt } from '../boiling/boilingAt'
 import { evaporating as evaporate } from '../filtration/evaporating'
 import { isFlammable, isWatery, liquids } from './inVessel'
-import { blank, fact, number, oneOf, rough, type Advice, type Context, type Planner } from './planner'
+import { blank, fact, number, oneOf, rough, type Advice, type Context, type Planner, when } from './planner'
 
 /** The solvent that is taken off: the most of the organic liquids here, or of those in the plan where the vessel holds none. */
 function solventOf({ now, plan, table }: Context) {
@@ -66,24 +66,18 @@ export const evaporating: Planner = {
         level: found.coolantC < 5 ? 'doubt' : 'open',
         words: `Coolant at ${Math.round(found.coolantC)} °C or colder${found.coolantC < 5 ? ': tap water will not hold it, take ice or a warmer bath with less vacuum' : ''}.`,
       },
-      ...(isFlammable(solvent)
-        ? [
-            {
-              id: 'flame',
-              level: 'danger' as const,
-              words: `${solvent.name} burns: no flame, no hot plate, the receiver in the hood or in ice.`,
-            },
-          ]
-        : []),
-      ...(String(filled.tared) === 'no'
-        ? [
-            {
-              id: 'tare',
-              level: 'doubt' as const,
-              words: 'Weigh the empty flask first: then the residue’s mass is one reading away.',
-            },
-          ]
-        : []),
+      ...when(
+        isFlammable(solvent),
+        'flame',
+        'danger',
+        `${solvent.name} burns: no flame, no hot plate, the receiver in the hood or in ice.`,
+      ),
+      ...when(
+        String(filled.tared) === 'no',
+        'tare',
+        'doubt',
+        'Weigh the empty flask first: then the residue’s mass is one reading away.',
+      ),
       { id: 'keep', level: 'open', words: 'Keep the solvent that comes over for its bottle.' },
     ]
     return {

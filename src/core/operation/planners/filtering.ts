@@ -3,7 +3,7 @@ import { writeNumber } from '../../quantity/write'
 import { solubilityAt } from '../crystallisation/solubility'
 import { filteringFor, flutedPaper, rinseLoss, rinseML, suctionPaper } from '../filtration/filtering'
 import { expectedProductG } from './inVessel'
-import { blank, fact, number, oneOf, rough, word, type Planner } from './planner'
+import { blank, fact, number, oneOf, rough, word, type Planner, when } from './planner'
 
 /** Filtering: by what, on which paper, and what the rinse costs. */
 export const filtering: Planner = {
@@ -75,25 +75,18 @@ export const filtering: Planner = {
       ],
       advice: [
         { id: 'way', level: 'open', words: `Take ${way}.`, why },
-        ...(keep === 'solid' && solidG > 0 && loss > 0.05 * solidG
-          ? [
-              {
-                id: 'rinse',
-                level: 'doubt' as const,
-                words: `The rinses take ${writeNumber((100 * loss) / solidG, 0)} % of it: rinse with less, ice-cold, or with a solvent that dissolves less.`,
-              },
-            ]
-          : []),
-        ...(way === 'suction'
-          ? [
-              {
-                id: 'dry',
-                level: 'open' as const,
-                words:
-                  'Wet the paper, press the cake flat, draw air until the paper is dry and opaque and the powder falls off the spatula.',
-              },
-            ]
-          : []),
+        ...when(
+          keep === 'solid' && solidG > 0 && loss > 0.05 * solidG,
+          'rinse',
+          'doubt',
+          `The rinses take ${writeNumber((100 * loss) / solidG, 0)} % of it: rinse with less, ice-cold, or with a solvent that dissolves less.`,
+        ),
+        ...when(
+          way === 'suction',
+          'dry',
+          'open',
+          'Wet the paper, press the cake flat, draw air until the paper is dry and opaque and the powder falls off the spatula.',
+        ),
         { id: 'clog', level: 'open', words: 'When it clogs, change the paper: it can cost hours.' },
       ],
     }

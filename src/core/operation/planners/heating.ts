@@ -4,7 +4,7 @@ import { boilsAt } from '../boiling/boilingAt'
 import { heatingFor } from '../boiling/heating'
 import { timeInBand } from '../boiling/timeInBand'
 import { boilingLiquid, isFlammable, liquids } from './inVessel'
-import { blank, fact, number, oneOf, rough, word, type Advice, type Planner } from './planner'
+import { blank, fact, number, oneOf, rough, word, type Advice, type Planner, when } from './planner'
 
 /** How far the pot may stand above and below its boil while it is held, K. */
 const bandK = 5
@@ -72,54 +72,38 @@ export const heating: Planner = {
         why: '15 to 25 °C above the boil, on something that can be dropped away',
       },
       { id: 'condenser', level: 'open', words: `Take a ${condenser}.`, why },
-      ...(word(filled, 'moisture') === 'yes'
-        ? [
-            {
-              id: 'tube',
-              level: 'open' as const,
-              words: 'Put a drying tube on the condenser.',
-              why: 'what is in the flask does not bear water, and a stopper would close it',
-            },
-          ]
-        : []),
-      ...(word(filled, 'gas') === 'acid'
-        ? [
-            {
-              id: 'gas',
-              level: 'doubt' as const,
-              words:
-                lab.gas === 'trap'
-                  ? 'Lead the gas through a trap: an inverted funnel just above the liquid, not in it.'
-                  : 'Under the hood with the sash down; a trap for more than a few millimoles.',
-              why:
-                lab.gas === 'trap'
-                  ? 'liquid cannot be sucked back, and the hood stays clean'
-                  : 'this laboratory leads small amounts into the draught',
-            },
-          ]
-        : []),
-      ...(light.length > 0
-        ? [
-            {
-              id: 'light',
-              level: 'open' as const,
-              words: `Boils before: ${light.join(', ')}.`,
-              why: 'a mixture begins to boil below its main liquid',
-            },
-          ]
-        : []),
-      ...(band.highC <= band.lowC
-        ? [{ id: 'band', level: 'doubt' as const, words: 'The band ends below where it begins: give the lower end first.' }]
-        : []),
-      ...(readings.length > 1 && insideMin < wanted * 0.8
-        ? [
-            {
-              id: 'outside',
-              level: 'doubt' as const,
-              words: `Inside the band for ${writeNumber(insideMin, 0)} of ${wanted} min so far.`,
-            },
-          ]
-        : []),
+      ...when(
+        word(filled, 'moisture') === 'yes',
+        'tube',
+        'open',
+        'Put a drying tube on the condenser.',
+        'what is in the flask does not bear water, and a stopper would close it',
+      ),
+      ...when(
+        word(filled, 'gas') === 'acid',
+        'gas',
+        'doubt',
+        lab.gas === 'trap'
+          ? 'Lead the gas through a trap: an inverted funnel just above the liquid, not in it.'
+          : 'Under the hood with the sash down; a trap for more than a few millimoles.',
+        lab.gas === 'trap'
+          ? 'liquid cannot be sucked back, and the hood stays clean'
+          : 'this laboratory leads small amounts into the draught',
+      ),
+      ...when(
+        light.length > 0,
+        'light',
+        'open',
+        `Boils before: ${light.join(', ')}.`,
+        'a mixture begins to boil below its main liquid',
+      ),
+      ...when(band.highC <= band.lowC, 'band', 'doubt', 'The band ends below where it begins: give the lower end first.'),
+      ...when(
+        readings.length > 1 && insideMin < wanted * 0.8,
+        'outside',
+        'doubt',
+        `Inside the band for ${writeNumber(insideMin, 0)} of ${wanted} min so far.`,
+      ),
     ]
     return {
       facts: [

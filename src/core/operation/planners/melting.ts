@@ -5,7 +5,7 @@ import { calibrationOf, correctedC } from '../melting/calibration'
 import { mixedMelting, purificationGain } from '../melting/compareRanges'
 import { impurityFromDepression } from '../melting/impurity'
 import { lagAt, rampFor } from '../melting/ramp'
-import { blank, fact, number, oneOf, type Advice, type Context, type Field, type Filled, type Planner } from './planner'
+import { blank, fact, number, oneOf, type Advice, type Context, type Field, type Filled, type Planner, when } from './planner'
 
 /** The calibration of the apparatus that the blanks name; null where it has none. */
 export function calibrationHere({ lab }: Context, filled: Filled) {
@@ -82,15 +82,12 @@ export const melting: Planner = {
         level: 'open',
         words: `Fast to ${writeNumber(ramp.fastToC, 0)} °C, then 1–2 °C a minute to ${writeNumber(ramp.slowToC, 0)} °C: about ${writeNumber(ramp.slowMin, 0)} min. 2–3 mm, packed, in a closed capillary; a second one while the block cools.`,
       },
-      ...(perMin > 2
-        ? [
-            {
-              id: 'fast',
-              level: 'doubt' as const,
-              words: `At ${writeNumber(perMin, 1)} °C a minute the reading runs about ${writeNumber(lagAt(perMin), 1)} °C ahead of the sample: 1–2 °C a minute.`,
-            },
-          ]
-        : []),
+      ...when(
+        perMin > 2,
+        'fast',
+        'doubt',
+        `At ${writeNumber(perMin, 1)} °C a minute the reading runs about ${writeNumber(lagAt(perMin), 1)} °C ahead of the sample: 1–2 °C a minute.`,
+      ),
       ...(calibrated
         ? outside
           ? [

@@ -106,6 +106,11 @@ export function fact(
   }
 }
 
+/** A piece of advice, where its condition holds; for what goes into a list of advice. */
+export function when(holds: boolean | undefined, id: string, level: Advice['level'], words: string, why?: string): Advice[] {
+  return holds ? [{ id, level, words, ...(why === undefined ? {} : { why }) }] : []
+}
+
 export const number = (filled: Filled, key: string): number => (typeof filled[key] === 'number' ? filled[key] : 0)
 export const word = (filled: Filled, key: string): string => (typeof filled[key] === 'string' ? filled[key] : '')
 export const rowsOf = (filled: Filled, key: string): WorkRow[] => (Array.isArray(filled[key]) ? filled[key] : [])

@@ -13,7 +13,7 @@ import {
   unitsPast,
   type Neutraliser,
 } from '../addition/neutralise'
-import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Planner } from './planner'
+import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Planner, when } from './planner'
 
 /** What goes in at a step that neutralises: mmol of protons given and taken up, mL, and its name. */
 function added(table: Context['table'], step: Step) {
@@ -136,54 +136,37 @@ export const quenching: Planner = {
         words: 'Acid into water, never the reverse: cold, slowly, in portions, stirring.',
         why: 'the heat of dilution boils the first drops of water',
       },
-      ...(!meets
-        ? [
-            {
-              id: 'same',
-              level: 'danger' as const,
-              words: `${by.name} is itself ${by.kind === 'acid' ? 'an acid' : 'a base'} and does not meet what is left. Choose ${by.kind === 'acid' ? 'a base' : 'an acid'}.`,
-            },
-          ]
-        : []),
-      ...(meets && found.leftMmol > 0 && plannedML === 0
-        ? [
-            {
-              id: 'poured',
-              level: 'open' as const,
-              words: `${writeNumber(mmol, 0)} mmol go into the water as they are; all of it would take ${writeNumber(found.neededML, 0)} mL of ${by.name}.`,
-            },
-          ]
-        : []),
-      ...(meets && found.leftMmol > 0 && plannedML > 0
-        ? [
-            {
-              id: 'short',
-              level: 'doubt' as const,
-              words: `${writeNumber(found.leftMmol, 0)} mmol are left: take ${writeNumber(found.neededML, 0)} mL, or something stronger, and test with paper.`,
-            },
-          ]
-        : []),
-      ...(meets && found.leftMmol === 0 && plannedML > 0
-        ? [{ id: 'enough', level: 'good' as const, words: 'It is enough; test with paper all the same.' }]
-        : []),
-      ...(meets && found.gasL > 0.05
-        ? [
-            {
-              id: 'gas',
-              level: 'doubt' as const,
-              words: `${writeNumber(found.gasL, 2)} L of carbon dioxide from a ${vesselML} mL vessel with ${writeNumber(Math.max(0, room), 0)} mL free: add in portions, open, and wait for the foam to fall.`,
-            },
-          ]
-        : []),
-      ...(now.volumeML > vesselML / 2
-        ? [
-            {
-              id: 'full',
-              level: 'doubt' as const,
-              words: `${writeNumber(now.volumeML, 0)} mL fill more than half of it; foam needs the rest. Take a larger one.`,
-            },
-          ]
-        : []),
+      ...when(
+        !meets,
+        'same',
+        'danger',
+        `${by.name} is itself ${by.kind === 'acid' ? 'an acid' : 'a base'} and does not meet what is left. Choose ${by.kind === 'acid' ? 'a base' : 'an acid'}.`,
+      ),
+      ...when(
+        meets && found.leftMmol > 0 && plannedML === 0,
+        'poured',
+        'open',
+        `${writeNumber(mmol, 0)} mmol go into the water as they are; all of it would take ${writeNumber(found.neededML, 0)} mL of ${by.name}.`,
+      ),
+      ...when(
+        meets && found.leftMmol > 0 && plannedML > 0,
+        'short',
+        'doubt',
+        `${writeNumber(found.leftMmol, 0)} mmol are left: take ${writeNumber(found.neededML, 0)} mL, or something stronger, and test with paper.`,
+      ),
+      ...when(meets && found.leftMmol === 0 && plannedML > 0, 'enough', 'good', 'It is enough; test with paper all the same.'),
+      ...when(
+        meets && found.gasL > 0.05,
+        'gas',
+        'doubt',
+        `${writeNumber(found.gasL, 2)} L of carbon dioxide from a ${vesselML} mL vessel with ${writeNumber(Math.max(0, room), 0)} mL free: add in portions, open, and wait for the foam to fall.`,
+      ),
+      ...when(
+        now.volumeML > vesselML / 2,
+        'full',
+        'doubt',
+        `${writeNumber(now.volumeML, 0)} mL fill more than half of it; foam needs the rest. Take a larger one.`,
+      ),
     ]
     return {
       facts: [

@@ -8,7 +8,7 @@ import { afterWater, measured as measuredWash, washPlan, washSolutions, type Was
 import { flowHere, layersAdvice, suggestShaking } from './extracting'
 import { shakenWith } from './flowOfPlan'
 import { isWatery, liquids, organicLayer, productGroups } from './inVessel'
-import { blank, fact, number, rough, rowsOf, type Advice, type Context, type Filled, type Planner } from './planner'
+import { blank, fact, number, rough, rowsOf, type Advice, type Context, type Filled, type Planner, when } from './planner'
 
 const kinds: readonly ImpurityKind[] = [
   'mineral acid',
@@ -158,24 +158,18 @@ export const washing: Planner = {
               },
             ]
           : []),
-        ...(gasL > 0.02
-          ? [
-              {
-                id: `gas-${index}`,
-                level: 'danger' as const,
-                words: `${solution}: about ${writeNumber(gasL, 2)} L of gas. Swirl open until it slows, then shake and vent.`,
-              },
-            ]
-          : []),
-        ...(portionML > layerML
-          ? [
-              {
-                id: `large-${index}`,
-                level: 'doubt' as const,
-                words: `${solution}: ${portionML} mL is more than the layer itself; a tenth to a half of it is usual.`,
-              },
-            ]
-          : []),
+        ...when(
+          gasL > 0.02,
+          `gas-${index}`,
+          'danger',
+          `${solution}: about ${writeNumber(gasL, 2)} L of gas. Swirl open until it slows, then shake and vent.`,
+        ),
+        ...when(
+          portionML > layerML,
+          `large-${index}`,
+          'doubt',
+          `${solution}: ${portionML} mL is more than the layer itself; a tenth to a half of it is usual.`,
+        ),
       ],
     )
     const here = flowHere(context)

@@ -1,0 +1,146 @@
+/** Every planner drawn for every step of every demo preparation, as the server would. */
+import { renderToStaticMarkup } from 'react-dom/server'
+import { defaultLab } from '@/core/lab/lab'
+import { contextOf, filledFor, plannerFor } from '@/core/operation/planners/planners'
+import type { Plan, Step, Work } from '@/core/plan/plan'
+import { reactionTable } from '@/core/reaction/reactionTable'
+import { plans } from '@/demo/plans'
+import { acetanilide, fractionation, isopentylAcetate, separation } from '@/test-support/plans'
+import { Blank } from './Blank'
+import { ticksFor } from './chart'
+import { LayersPicture } from './LayersPicture'
+import { OperationPanel } from './OperationPanel'
+import { Rows } from './Rows'
+import { TubesPicture } from './TubesPicture'
+import { WashesPicture } from './WashesPicture'
+
+const draw = (plan: Plan, step: Step, writes = true) =>
+  renderToStaticMarkup(
+    <OperationPanel
+      plan={plan}
+      table={reactionTable(plan)}
+      step={step}
+      lab={defaultLab}
+      onWork={writes ? () => undefined : undefined}
+    />,
+  )
+const stepOf = (plan: Plan, id: string) => plan.steps.find((step) => step.id === id)!
+const contextAt = (plan: Plan, id: string) => contextOf(plan, reactionTable(plan), stepOf(plan, id))
+
+describe.each(plans.map((plan) => [plan.title, plan] as const))('%s', (_title, plan) => {
+  const steps = plan.steps.filter((step) => plannerFor(step))
+  test.each(steps.map((step) => [step.title, step] as const))('%s: is drawn whole', (_step, step) => {
+    const html = draw(plan, step)
+    expect(html).toContain(plannerFor(step)!.title)
+    expect(html).not.toMatch(/NaN|undefined|Infinity|\[object/)
+    const labels = [...html.matchAll(/<(?:input|select)[^>]*aria-label="([^"]+)"/g)].map(([, label]) => label)
+    expect(labels.length).toBeGreaterThan(0)
+    expect(new Set(labels).size).toBe(labels.length)
+    // What the author has typed stands without the plan's name behind it.
+    const typed = Object.keys(step.work ?? { of: '' }).length - 1
+    expect(labels.filter((label) => !label!.endsWith(', from the plan'))).toHaveLength(typed)
+  })
+  test.each(steps.map((step) => [step.title, step] as const))('%s: is read without blanks', (_step, step) => {
+    const html = draw(plan, step, false)
+    expect(html).not.toMatch(/<input|<select|<textarea/)
+    expect(html).toContain('class="blank derived"')
+  })
+})
+
+test('a step without a planner draws nothing', () => expect(draw(acetanilide, stepOf(acetanilide, 'safety'))).toBe(''))
+
+describe('blanks', () => {
+  const volume = { key: 'v', label: 'volume', kind: 'number', unit: 'mL', least: 0, most: 100 } as const
+  const html = (value: number, typed: boolean, none?: string) =>
+    renderToStaticMarkup(
+      <Blank field={{ ...volume, ...(none ? { none } : {}) }} value={value} typed={typed} onValue={() => undefined} />,
+    )
+  test('what was typed is in ink, what follows in pencil and says so', () => {
+    expect(html(5, true)).toContain('class="blank typed fig"')
+    expect(html(5, true)).toContain('aria-label="volume, mL"')
+    expect(html(5, false)).toContain('class="blank derived fig"')
+    expect(html(5, false)).toContain('aria-label="volume, mL, from the plan"')
+  })
+  test('a nought that nobody typed says what it means; one that was typed is a nought', () => {
+    expect(html(0, false, 'not known')).toContain('placeholder="not known"')
+    expect(html(0, true, 'not known')).toContain('value="0"')
+    expect(html(0, false)).toContain('value="0"')
+  })
+  test('figures are shown to six digits, a choice by its words', () => {
+    expect(html(1 / 3, false)).toContain('value="0.333333"')
+    const choice = { key: 'c', label: 'bath', kind: 'choice', ways: [{ value: 'a', words: 'ice' }] } as const
+    expect(renderToStaticMarkup(<Blank field={choice} value="a" typed={false} />)).toContain('>ice<')
+  })
+})
+
+describe('lists', () => {
+  const field = {
+    key: 'rows',
+    label: 'tubes',
+    kind: 'rows',
+    columns: [{ key: 'what', label: 'holds', kind: 'text' }],
+    add: 'Add a tube',
+    fresh: { what: '' },
+  } as const
+  const html = (rows: { what: string }[], typed: boolean, writes = true) =>
+    renderToStaticMarkup(<Rows field={field} rows={rows} typed={typed} onRows={writes ? () => undefined : undefined} />)
+  test('each row is named by its number; the author’s own can be given back', () => {
+    expect(html([{ what: 'a' }, { what: 'b' }], false)).toContain('aria-label="holds, row 2 of tubes, from the plan"')
+    expect(html([{ what: 'a' }], false)).not.toContain('Back to what the plan says')
+    expect(html([{ what: 'a' }], true)).toContain('Back to what the plan says')
+  })
+  test('an empty one says how to begin, and one that is read has no buttons', () => {
+    expect(html([], false)).toContain('Add a tube')
+    expect(html([], false)).not.toContain('<table')
+    expect(html([{ what: 'a' }], true, false)).not.toContain('<button')
+  })
+})
+
+describe('pictures', () => {
+  test('layers: a row for each, a share for each substance, with its number beside the bar', () => {
+    const html = renderToStaticMarkup(<LayersPicture context={contextAt(separation, 'extract-base')} />)
+    expect(html.match(/<th scope="row">/g)).toHaveLength(3)
+    expect(html).toContain('99.6 %')
+    expect(html).toContain('4-chloroaniline')
+    expect(renderToStaticMarkup(<LayersPicture context={contextAt(acetanilide, 'reflux')} />)).toBe('')
+  })
+  test('washes: in their order, with the share of their strength', () => {
+    const context = contextAt(isopentylAcetate, 'wash-water')
+    const html = renderToStaticMarkup(<WashesPicture context={context} filled={filledFor(context)} />)
+    expect([...html.matchAll(/<th scope="row">([^<]+)</g)].map(([, name]) => name)).toEqual([
+      'water',
+      'saturated sodium bicarbonate',
+      'brine',
+    ])
+  })
+  test('tubes: control and blank beside the sample', () => {
+    const html = renderToStaticMarkup(
+      <TubesPicture
+        filled={{
+          tubes: [
+            { holds: 'sample', what: 'benzil', expect: 'positive' },
+            { holds: 'control', what: 'benzaldehyde', expect: 'positive' },
+          ],
+        }}
+      />,
+    )
+    expect(html).toContain('positive control')
+    expect(html).toContain('expected positive')
+  })
+  test('a panel draws what was typed', () => {
+    const step = { ...stepOf(fractionation, 'distil-light'), work: { of: 'distil', stages: 7, model: 'NRTL' } as Work }
+    const plan = { ...fractionation, steps: fractionation.steps.map((each) => (each.id === step.id ? step : each)) }
+    const html = draw(plan, step)
+    expect(html).toContain('aria-label="stages above the pot"')
+    expect(html).toContain('α of NRTL')
+  })
+})
+
+describe('round numbers along an axis', () => {
+  test.each([
+    [0, 47, [0, 10, 20, 30, 40]],
+    [76, 111, [80, 90, 100, 110]],
+    [0, 1, [0, 0.2, 0.4, 0.6, 0.8, 1]],
+    [82.2, 159.2, [100, 120, 140]],
+  ])('from %d to %d', (low, high, ticks) => expect(ticksFor(low, high)).toEqual(ticks))
+})
