@@ -1,6 +1,7 @@
 import { reactionTable, dispensed, type ReactionTable } from '../reaction/reactionTable'
 import { writeFigureText, writeNumber, writeQuantity } from '../quantity/write'
-import type { Anchor, Form, Line, Plan, Span, Step } from './plan'
+import { plannerFor } from '../operation/planners/planners'
+import type { Anchor, Form, Line, Plan, Span, Step, WorkValue } from './plan'
 
 /** One thing that differs between two revisions; null where one of them has it not at all. */
 export interface Difference {
@@ -111,9 +112,12 @@ function procedure(before: Plan, after: Plan): Difference[] {
       const [a, b] = [before.steps[place(before, id)], after.steps[place(after, id)]]
       if (!a || !b)
         return [{ part: 'procedure', what: `step “${(b ?? a)!.title}”`, before: a?.text ?? null, after: b?.text ?? null }]
-      return fields(a, b).flatMap((key) =>
-        changed('procedure', `${stepWords[key] ?? key} of “${b.title}”`, valueText(a, key), valueText(b, key)),
-      )
+      return [
+        ...fields(a, b).flatMap((key) =>
+          changed('procedure', `${stepWords[key] ?? key} of “${b.title}”`, valueText(a, key), valueText(b, key)),
+        ),
+        ...workedOut(a, b),
+      ]
     }),
   ]
 }
@@ -121,7 +125,21 @@ function procedure(before: Plan, after: Plan): Difference[] {
 const titles = ({ steps }: Plan) => steps.map(({ title }) => title).join(', ')
 
 function fields(a: Step, b: Step): string[] {
-  return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((key) => key !== 'id')
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((key) => key !== 'id' && key !== 'work')
+}
+
+/** What was typed into the planner of a step, field by field. */
+function workedOut(a: Step, b: Step): Difference[] {
+  const keys = [...new Set([...Object.keys(a.work ?? {}), ...Object.keys(b.work ?? {})])].filter((key) => key !== 'of')
+  const label = (key: string) => plannerFor(b)?.fields.find((field) => field.key === key)?.label ?? key
+  return keys.flatMap((key) =>
+    changed('procedure', `${label(key)}, worked out for “${b.title}”`, workText(a.work?.[key]), workText(b.work?.[key])),
+  )
+}
+
+function workText(value: WorkValue | undefined): string {
+  if (value === undefined) return 'as the plan says'
+  return Array.isArray(value) ? value.map((row) => Object.values(row).join(' ')).join('; ') : String(value)
 }
 
 function valueText(step: Step, key: string): string {

@@ -19,7 +19,7 @@ import {
   usualForm,
 } from './editPlan'
 import { operationOf, operations, operationsLike, type OperationKey } from './operations'
-import type { Plan, Substance } from './plan'
+import type { Plan, Step, Substance } from './plan'
 import { comparePlans } from './comparePlans'
 import { safetySheet, statementWords } from './safetySheet'
 
@@ -230,6 +230,15 @@ describe('the safety sheet', () => {
 
 describe('two revisions compared', () => {
   const said = (after: Plan) => comparePlans(acetanilide, after).map(({ what, before, after: now }) => [what, before, now])
+
+  test('what was typed into a planner is named field by field, lists by their rows', () => {
+    const step = (work: Step['work']) =>
+      ({ ...acetanilide, steps: acetanilide.steps.map((each) => (each.id === 'dry' ? { ...each, work } : each)) }) as Plan
+    expect(said(step({ of: 'dry', ovenC: 70, weighings: [{ atMin: 0, massG: 5.2 }] }))).toEqual([
+      ['oven, worked out for “Dry, weigh twice”', 'as the plan says', '70'],
+      ['weighings, worked out for “Dry, weigh twice”', 'as the plan says', '0 5.2'],
+    ])
+  })
 
   test('nothing differs from itself', () => expect(said(structuredClone(acetanilide))).toEqual([]))
 

@@ -1,7 +1,6 @@
 /** What holds for the planners whatever the scale, the laboratory and the figures typed. */
 import fc from 'fast-check'
-import { plans } from '@/demo/plans'
-import { acetanilide, isopentylAcetate, separation } from '@/test-support/plans'
+import { acetanilide, fractionation, isopentylAcetate, methylNitrobenzoate, separation, trimyristin } from '@/test-support/plans'
 import { defaultLab, type Lab } from '../../lab/lab'
 import { operationDoubts } from '../../query/operationDoubts'
 import type { Plan } from '../../plan/plan'
@@ -18,6 +17,7 @@ const at = (plan: Plan, id: string, lab: Lab = defaultLab) =>
     plan.steps.find((step) => step.id === id)!,
     lab,
   )
+const plans = [acetanilide, fractionation, isopentylAcetate, methylNitrobenzoate, separation, trimyristin]
 const scale = fc.double({ min: 0.2, max: 8, noNaN: true })
 
 test('at any scale and pressure every report has figures that are numbers, and advice with words', () => {
