@@ -8,6 +8,8 @@ export default defineConfig({
   workers: 1,
   retries: 0,
   timeout: 60_000,
+  // A page may wait for its turn where two cores serve two applications, a database and the browser.
+  expect: { timeout: 10_000 },
   reporter: [['list'], ['json']],
   use: {
     baseURL: process.env.MOZLE_BASE,

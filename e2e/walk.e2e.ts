@@ -179,7 +179,7 @@ test('a bench runs the whole preparation on a tablet, and the class sees it', as
   const result = page.locator('tr[data-bench="1"]')
   await expect(result).toContainText('71%')
   await expect(result).toContainText('87%')
-  await expect(result).toContainText('113.1–114.8')
+  await expect(result).toContainText('112.9–114.6')
   await expect(result).toContainText('Consistent with pure')
   await expect(result).toContainText('scale 0.8')
   await bench.context().close()

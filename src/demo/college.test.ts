@@ -38,7 +38,7 @@ describe('the made-up college', () => {
   test('its plans are sound and raise no query', () => {
     for (const { plan } of made.preparations) {
       expect(() => checkPlan(plan)).not.toThrow()
-      expect(queriesOf(plan)).toEqual([])
+      expect(queriesOf(plan).filter(({ answer }) => answer === undefined)).toEqual([])
     }
   })
 

@@ -33,6 +33,7 @@ export function BandPicture({ context, filled }: { context: Context; filled: Fil
             stroke={inks.slate}
             strokeWidth={2}
             dot={{ r: 4, fill: inks.cobalt }}
+            activeDot={false}
             isAnimationActive={false}
           />
         </LineChart>

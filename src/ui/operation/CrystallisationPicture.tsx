@@ -42,7 +42,14 @@ export function CrystallisationPicture({ context, filled }: { context: Context; 
                 strokeDasharray="3 3"
                 label={{ value: 'just dissolves', position: 'insideBottomLeft', fill: inks.graphite, fontSize: 12 }}
               />
-              <Line dataKey="percent" stroke={inks.slate} strokeWidth={2} dot={false} isAnimationActive={false} />
+              <Line
+                dataKey="percent"
+                stroke={inks.slate}
+                strokeWidth={2}
+                dot={false}
+                activeDot={false}
+                isAnimationActive={false}
+              />
               <ReferenceDot x={volumeML} y={percent} r={7} fill="#fff" stroke={inks.amber} strokeWidth={3} />
             </LineChart>
           </ResponsiveContainer>

@@ -72,8 +72,15 @@ export function DistillationPicture({ context, filled }: { context: Context; fil
               label={{ value: 'mL distilled', position: 'insideBottom', offset: -8, fill: inks.graphite, fontSize: 12 }}
             />
             <YAxis {...axis} width={56} domain={[coldest, hottest]} ticks={ticksFor(coldest, hottest)} unit=" °C" />
-            <Line dataKey="potC" stroke={inks.graphite} strokeDasharray="5 4" dot={false} isAnimationActive={false} />
-            <Line dataKey="headC" stroke={inks.slate} strokeWidth={2.5} dot={false} isAnimationActive={false} />
+            <Line
+              dataKey="potC"
+              stroke={inks.graphite}
+              strokeDasharray="5 4"
+              dot={false}
+              activeDot={false}
+              isAnimationActive={false}
+            />
+            <Line dataKey="headC" stroke={inks.slate} strokeWidth={2.5} dot={false} activeDot={false} isAnimationActive={false} />
           </LineChart>
         </ResponsiveContainer>
       </Chart>
@@ -106,6 +113,7 @@ export function DistillationPicture({ context, filled }: { context: Context; fil
                   strokeDasharray={lines[i % 3]!.dash}
                   strokeWidth={2}
                   dot={false}
+                  activeDot={false}
                   isAnimationActive={false}
                 />
               ))}

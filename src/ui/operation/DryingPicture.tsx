@@ -63,7 +63,7 @@ export function DryingPicture({ context, filled }: { context: Context; filled: F
             <ReferenceArea y1={trend.endG - trend.uEndG} y2={trend.endG + trend.uEndG} fill={inks.band} fillOpacity={1} />
           )}
           {trend && <ReferenceLine y={trend.endG} stroke={inks.graphite} strokeDasharray="3 3" />}
-          <Line dataKey="trend" stroke={inks.slate} strokeWidth={2} dot={false} isAnimationActive={false} />
+          <Line dataKey="trend" stroke={inks.slate} strokeWidth={2} dot={false} activeDot={false} isAnimationActive={false} />
           <Scatter data={weighings} dataKey="massG" fill={inks.cobalt} isAnimationActive={false} />
         </ComposedChart>
       </ResponsiveContainer>

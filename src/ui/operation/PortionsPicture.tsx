@@ -32,6 +32,7 @@ export function PortionsPicture({ context, filled }: { context: Context; filled:
             stroke={inks.slate}
             strokeWidth={2}
             dot={{ r: 3, fill: inks.slate }}
+            activeDot={false}
             isAnimationActive={false}
           />
           {here && <ReferenceDot x={here.portions} y={here.percent} r={7} fill="#fff" stroke={inks.amber} strokeWidth={3} />}
