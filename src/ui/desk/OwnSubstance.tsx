@@ -26,9 +26,15 @@ export function OwnSubstance({ course, name: first, onClose, onTake }: Props) {
     setRead(null)
     setProblem(null)
   }
-  const look = async () => {
+  const look = async (drawn = structure) => {
     try {
-      setRead(await call(`/api/courses/${course}/substances`, 'POST', mixture ? { name, mixture } : { name, formula, structure }))
+      setRead(
+        await call(
+          `/api/courses/${course}/substances`,
+          'POST',
+          mixture ? { name, mixture } : { name, formula, structure: drawn },
+        ),
+      )
     } catch (error) {
       setProblem({ field: (error as CallError).details.field, words: (error as Error).message })
     }
@@ -103,7 +109,13 @@ export function OwnSubstance({ course, name: first, onClose, onTake }: Props) {
                 void file.text().then((text) => {
                   setStructure(text)
                   changed()
+                  void look(text)
                 })
+              }}
+              onPaste={(event) => {
+                // A whole structure is drawn at once; a part pasted into what stands there waits to be looked at.
+                if (structure !== '') return
+                void look(event.clipboardData.getData('text'))
               }}
             />
             {said('structure')}

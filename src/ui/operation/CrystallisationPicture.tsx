@@ -2,7 +2,7 @@
 
 import { CartesianGrid, Line, LineChart, ReferenceDot, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import { cropFrom } from '@/core/operation/crystallisation/crystallise'
-import { recoveryByVolume, solventsJudged } from '@/core/operation/planners/crystallising'
+import { pairsJudged, recoveryByVolume, solventsJudged } from '@/core/operation/planners/crystallising'
 import { number, type Context, type Filled } from '@/core/operation/planners/planner'
 import { writeNumber } from '@/core/quantity/write'
 import { axis, Chart, chartMargin, inks, ticksFor } from './chart'
@@ -13,6 +13,7 @@ export function CrystallisationPicture({ context, filled }: { context: Context; 
   const volumeML = number(filled, 'volumeML')
   const percent = 100 * cropFrom(number(filled, 'soluteG'), volumeML, number(filled, 'coldS')).recovery
   const judged = solventsJudged(context, filled)
+  const pairs = pairsJudged(context, filled)
   const most = Math.max(volumeML * 1.05, points.at(-1)?.volumeML ?? 0)
   return (
     <>
@@ -95,6 +96,16 @@ export function CrystallisationPicture({ context, filled }: { context: Context; 
             ))}
           </tbody>
         </table>
+      )}
+      {pairs.length > 0 && (
+        <ul className="pairs" aria-label="Pairs of solvents">
+          {pairs.map(({ solvents, fraction, volumeML: volume, recovery }) => (
+            <li key={solvents.join()}>
+              {solvents[0]} with {writeNumber(100 * fraction, 0)} % of {solvents[1]}: {writeNumber(volume, 0)} mL hot, at best{' '}
+              {writeNumber(100 * recovery, 0)} % back
+            </li>
+          ))}
+        </ul>
       )}
     </>
   )

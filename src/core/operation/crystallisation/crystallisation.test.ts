@@ -1,5 +1,7 @@
 import fc from 'fast-check'
 import { compareSolvents } from './compareSolvents'
+import { solubilityAt } from './solubility'
+import { solventPairs } from './solventPairs'
 import {
   boilDownTo,
   coolingPlan,
@@ -93,4 +95,16 @@ describe('solvents compared', () => {
       compareSolvents({ ...solute, melting: { lowC: 98, highC: 99, source: '' } }, solvents, 4.9, 20, 760)[0]!.against,
     ).toContain('the solute may come as an oil')
   })
+  test('a pair: both solubilities are those of the mixture, log-linear in the volume fraction', () => {
+    const [pair] = solventPairs(solute, solvents, 4.9, 20, 760)
+    expect(pair!.solvents).toEqual(['ethanol', 'water'])
+    // Hot at 60 °C or the curve's last point: ethanol 46; water between 20 and 100 °C at 77 °C, by ln s against 1/T.
+    const water = solubilityAt(solute.solubility[0]!.points, pair!.hotC)
+    const hot = 46 ** (1 - pair!.fraction) * water ** pair!.fraction
+    const cold = 20 ** (1 - pair!.fraction) * 0.46 ** pair!.fraction
+    expect(pair!.volumeML).toBeCloseTo(((100 * 4.9) / hot) * 1.1, 6)
+    expect(pair!.recovery).toBeCloseTo(1 - (pair!.volumeML * cold) / 100 / 4.9, 6)
+    expect(pair!.volumeML / 4.9).toBeLessThanOrEqual(60)
+  })
+  test('one solvent makes no pair', () => expect(solventPairs(solute, solvents.slice(0, 1), 4.9, 20, 760)).toEqual([]))
 })

@@ -15,6 +15,7 @@ import {
   secondCrop,
 } from '../crystallisation/crystallise'
 import { solubilityAt } from '../crystallisation/solubility'
+import { solventPairs, type SolventPair } from '../crystallisation/solventPairs'
 import { rinseLoss } from '../filtration/filtering'
 import { expectedProductG } from './inVessel'
 import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Filled, type Planner, when } from './planner'
@@ -45,6 +46,14 @@ export function solventsJudged(context: Context, filled: Filled): SolventJudged[
         number(filled, 'coldC'),
         pressureMmHg(context.lab),
       )
+    : []
+}
+
+/** Pairs of solvents of the plan, with the mixture that gives most back. */
+export function pairsJudged(context: Context, filled: Filled): SolventPair[] {
+  const { solute } = soluteAndSolvent(context)
+  return solute
+    ? solventPairs(solute, context.plan.substances, number(filled, 'soluteG'), number(filled, 'coldC'), pressureMmHg(context.lab))
     : []
 }
 
