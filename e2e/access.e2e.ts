@@ -26,24 +26,25 @@ test.describe('every screen without violations', () => {
     }
   })
 
-  test('the screens of the course owner, wide, and narrow at 360 px', async ({ page }) => {
-    test.setTimeout(120_000)
-    await signIn(page, owner)
-    const paths = [
-      '/',
-      '/desk',
-      `/desk/${made.preparations[0]!.id}`,
-      `/desk/${made.preparations[5]!.id}/safety`,
-      '/desk/new',
-      '/reference?substance=aniline',
-      '/class',
-      '/class/new',
-      `/class/${on.id}`,
-      `/class/${finished.id}/results`,
-      '/nowhere',
-    ]
-    for (const width of [1280, 360]) {
+  for (const width of [1280, 360])
+    test(`the screens of the course owner, ${width} px wide`, async ({ page }) => {
+      test.setTimeout(120_000)
+      await signIn(page, owner)
       await page.setViewportSize({ width, height: 800 })
+      const paths = [
+        '/',
+        '/desk',
+        `/desk/${made.preparations[0]!.id}`,
+        `/desk/${made.preparations[5]!.id}/safety`,
+        '/desk/new',
+        '/reference?substance=aniline',
+        '/reference/laboratory',
+        '/class',
+        '/class/new',
+        `/class/${on.id}`,
+        `/class/${finished.id}/results`,
+        '/nowhere',
+      ]
       for (const path of paths) {
         await page.goto(path)
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
@@ -54,8 +55,7 @@ test.describe('every screen without violations', () => {
           true,
         ])
       }
-    }
-  })
+    })
 
   test('the Desk with a working, a query and a refused figure', async ({ page }) => {
     await signIn(page, owner)

@@ -55,6 +55,7 @@ export function Laboratory({ course, lab: first, mayWrite }: { course: string; l
         <label className="half">
           how it is known
           <select
+            aria-label="how it is known"
             className="form-select form-select-sm"
             value={lab.pressure.by}
             onChange={(event) => {
