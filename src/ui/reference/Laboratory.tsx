@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import { pressureBounds, pressureMmHg, type Instrument, type Lab, type PressureWay } from '@/core/lab/lab'
 import { schools } from '@/core/lab/schools'
+import { boilsAt, water } from '@/core/operation/boiling/boilingAt'
 import { calibrationOf, type Standard } from '@/core/operation/melting/calibration'
 import { readNumber } from '@/core/quantity/readQuantity'
 import { writeNumber } from '@/core/quantity/write'
@@ -48,7 +49,7 @@ export function Laboratory({ course, lab: first, mayWrite }: { course: string; l
       <h2 className="section-title">
         Pressure{' '}
         <small>
-          {writeNumber(pressureMmHg(lab), 0)} mmHg: water boils at {writeNumber(waterBoils(pressureMmHg(lab)), 1)} °C
+          {writeNumber(pressureMmHg(lab), 0)} mmHg: water boils at {writeNumber(boilsAt(water, pressureMmHg(lab))!.atC, 1)} °C
         </small>
       </h2>
       <div className="line-editor">
@@ -161,9 +162,6 @@ const freeId = ({ instruments }: Lab) => {
   while (instruments.some(({ id }) => id === `apparatus-${count}`)) count++
   return `apparatus-${count}`
 }
-
-/** Water by its Antoine constants (Lange's Handbook). */
-const waterBoils = (mmHg: number) => 1730.63 / (8.07131 - Math.log10(mmHg)) - 233.426
 
 function Apparatus({
   instrument,

@@ -2,7 +2,12 @@ import type { Substance } from '../../plan/plan'
 import { boilingPointC, vapourPressureMmHg } from '../../substance/antoine'
 
 /** Trouton's constant over R: ΔH_vap/(R·T_b) is near 88 J/(mol·K) ÷ 8.314 for liquids that do not associate (Atkins, Physical Chemistry). */
-const trouton = 88 / 8.314462618
+export const trouton = 88 / 8.314462618
+
+/** Water, for what boils with it and for the laboratory's pressure said as a boiling point. */
+export const water = {
+  antoine: { a: 8.07131, b: 1730.63, c: 233.426, fromC: 1, toC: 100, source: 'Lange’s Handbook of Chemistry, vapour pressures' },
+} as const
 
 export interface BoilsAt {
   atC: number

@@ -2,7 +2,7 @@ import { pressureMmHg } from '../../lab/lab'
 import { mainSubstance, type Substance, type WorkRow } from '../../plan/plan'
 import { writeNumber } from '../../quantity/write'
 import { molarMass } from '../../substance/molarMass'
-import { boilsAt } from '../boiling/boilingAt'
+import { boilsAt, trouton, water } from '../boiling/boilingAt'
 import type { ActivityModel } from '../distillation/activity'
 import type { BatchCharge } from '../distillation/batch'
 import type { Component, Mixture } from '../distillation/equilibrium'
@@ -26,8 +26,6 @@ import {
   type Planner,
   when,
 } from './planner'
-
-const trouton = 88 / 8.314462618
 
 /** Vapour-pressure constants of a substance: those of its record, or a line through its boiling point after Trouton. */
 export function vapourConstants({ antoine, boiling }: Substance): { a: number; b: number; c: number; estimated: boolean } | null {
@@ -263,7 +261,6 @@ export const distilling: Planner = {
     const shows = boil ? expectedReading(boil.atC, thermometer) : null
     const type = boil ? whichDistillation(boil.atC, nearest, (wanted?.logP?.value ?? 2) < 0, lab.simpleFromK) : null
     const stages = number(filled, 'stages')
-    const water = { antoine: { a: 8.07131, b: 1730.63, c: 233.426, fromC: 1, toC: 100, source: 'CRC Handbook' } }
     const steam =
       wanted?.formula !== undefined && boil && boil.atC > 140 && (wanted.logP?.value ?? 2) > 1
         ? steamDistillation(wanted, molarMass(wanted.formula), water, mmHg)
