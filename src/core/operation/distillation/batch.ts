@@ -6,7 +6,7 @@ export interface BatchCharge extends Column {
   mmol: readonly number[]
   /** Liquid that the column holds while it runs, mL; it is shared evenly among the stages. */
   holdUpML: number
-  /** Points of the curve, from the first drop to the end, an even number; every second one is solved, and those between are the mean of both beside them. */
+  /** Points of the curve, from the first drop to the end. */
   points: number
   /** Volume left in pot and column at which the heat goes off, mL. */
   stopML: number
@@ -50,8 +50,7 @@ export function batchDistillation(mixture: Mixture, charge: BatchCharge, onPoint
     )
   const total = mmol.reduce((a, b) => a + b, 0)
   const heldMmol = stages === 0 ? 0 : (total * holdUpML) / allML
-  const solved = Math.ceil(points / 2)
-  const stepMmol = (total * (1 - end / allML)) / solved
+  const stepMmol = (total * (1 - end / allML)) / points
 
   const have = [...mmol]
   const distilled = mmol.map(() => 0)
@@ -60,7 +59,7 @@ export function batchDistillation(mixture: Mixture, charge: BatchCharge, onPoint
   let head: Head | undefined
   let before: number[] | undefined
   const curve: BatchPoint[] = []
-  for (let point = 0; point <= solved; point++) {
+  for (let point = 0; point <= points; point++) {
     const turns = point === 0 && heldMmol > 0 ? 8 : 1
     let pot: number[] = []
     for (let turn = 0; turn < turns; turn++) {
@@ -71,19 +70,9 @@ export function batchDistillation(mixture: Mixture, charge: BatchCharge, onPoint
       head = column(pot)
     }
     const { distillate, headC, potC } = head!
-    const now: BatchPoint = {
-      volumeML: volume(distilled),
-      headC,
-      potC,
-      head: distillate,
-      pot,
-      distilled: [...distilled],
-    }
-    const last = curve.at(-1)
-    if (last) curve.push(halfWay(last, now))
-    curve.push(now)
-    onPoint?.(point / solved)
-    if (point === solved) break
+    curve.push({ volumeML: volume(distilled), headC, potC, head: distillate, pot, distilled: [...distilled] })
+    onPoint?.(point / points)
+    if (point === points) break
     const ahead = before ? distillate.map((x, i) => Math.max(0, 1.5 * x - 0.5 * before![i]!)) : distillate
     const sum = ahead.reduce((a, b) => a + b, 0)
     for (let i = 0; i < have.length; i++) {
@@ -94,19 +83,6 @@ export function batchDistillation(mixture: Mixture, charge: BatchCharge, onPoint
     before = distillate
   }
   return { points: curve, left: have.map((n, i) => n - inColumn[i]!), inColumn }
-}
-
-/** The point between two that were solved: the mean of both, which is as near as the steps themselves are. */
-function halfWay(a: BatchPoint, b: BatchPoint): BatchPoint {
-  const mean = (x: readonly number[], y: readonly number[]) => x.map((value, i) => (value + y[i]!) / 2)
-  return {
-    volumeML: (a.volumeML + b.volumeML) / 2,
-    headC: (a.headC + b.headC) / 2,
-    potC: (a.potC + b.potC) / 2,
-    head: mean(a.head, b.head),
-    pot: mean(a.pot, b.pot),
-    distilled: mean(a.distilled, b.distilled),
-  }
 }
 
 /** How still the stages' temperatures must be at each point, K: a tenth of what any thermometer of the bench shows is far coarser. */

@@ -1,4 +1,5 @@
 import { activityCoefficients } from './activity'
+import { binaryColumn } from './binaryColumn'
 import { bubblePoint, type Mixture } from './equilibrium'
 
 /** Stages in equilibrium above the pot, and liquid returned to liquid taken off. */
@@ -30,6 +31,7 @@ const near = 0.05
  * @param toleranceK how still the temperatures must be
  */
 export function columnOver(mixture: Mixture, { stages, reflux }: Column, toleranceK = 1e-7): (pot: readonly number[]) => Head {
+  if (mixture.components.length === 2) return binaryColumn(mixture, { stages, reflux }, toleranceK)
   const { components, model, mmHg } = mixture
   const count = components.length
   // Per mole of vapour.

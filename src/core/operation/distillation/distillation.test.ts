@@ -135,6 +135,40 @@ describe('column', () => {
   })
 })
 
+describe('two components, by their table', () => {
+  const withNoOctane = (column: { stages: number; reflux: number }, x: number) =>
+    headOver(three, column, [x, 1 - x, 0]).distillate[0]!
+  test('agree with the same two and none of a third, which are worked out stage by stage', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 25 }),
+        fc.double({ min: 0.2, max: 30, noNaN: true }),
+        fc.double({ min: 0.002, max: 0.998, noNaN: true }),
+        (stages, reflux, x) => {
+          const { distillate } = headOver(pair, { stages, reflux }, [x, 1 - x])
+          expect(distillate[0]).toBeCloseTo(withNoOctane({ stages, reflux }, x), 4)
+        },
+      ),
+      { numRuns: 25 },
+    )
+  })
+  test('a column over an azeotrope holds its balance at every reflux: y of the pot is L·x1 + (1 − L)·xD', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 40, noNaN: true }),
+        fc.double({ min: 0.01, max: 0.99, noNaN: true }),
+        (reflux, x) => {
+          const L = reflux / (reflux + 1)
+          const { distillate, onStages } = headOver(ethanolWater, { stages: 1, reflux }, [x, 1 - x])
+          const fromPot = bubblePoint(ethanolWater, [x, 1 - x]).other[0]!
+          expect(L * onStages[0]! + (1 - L) * distillate[0]!).toBeCloseTo(fromPot, 4)
+          expect(bubblePoint(ethanolWater, onStages).other[0]).toBeCloseTo(distillate[0]!, 4)
+        },
+      ),
+    )
+  })
+})
+
 describe('batch', () => {
   test('one stage and constant α follows Rayleigh: ln(W/W0) = [ln(x/x0) + α·ln((1 − x0)/(1 − x))]/(α − 1)', () => {
     const alpha = 10 ** 0.4

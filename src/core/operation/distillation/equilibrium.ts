@@ -23,7 +23,8 @@ export interface PhasePoint {
 }
 
 const ln10 = Math.LN10
-const vapour = ({ a, b, c }: Component, atC: number) => Math.exp(ln10 * (a - b / (c + atC)))
+/** Vapour pressure of the pure liquid, mmHg. */
+export const vapourPressure = ({ a, b, c }: Component, atC: number) => Math.exp(ln10 * (a - b / (c + atC)))
 const slope = ({ b, c }: Component, atC: number) => (ln10 * b) / (c + atC) ** 2
 
 /** A temperature to begin with: where the components boil, weighted by how much of each there is. */
@@ -42,7 +43,7 @@ export function bubblePoint(mixture: Mixture, x: readonly number[], guessC = fir
     let sum = 0
     let rises = 0
     for (let i = 0; i < components.length; i++) {
-      const partial = (gamma ? gamma[i]! : 1) * x[i]! * vapour(components[i]!, atC)
+      const partial = (gamma ? gamma[i]! : 1) * x[i]! * vapourPressure(components[i]!, atC)
       sum += partial
       rises += partial * slope(components[i]!, atC)
     }
@@ -50,5 +51,8 @@ export function bubblePoint(mixture: Mixture, x: readonly number[], guessC = fir
     atC -= step
     if (Math.abs(step) < 1e-9) break
   }
-  return { atC, other: components.map((component, i) => ((gamma ? gamma[i]! : 1) * x[i]! * vapour(component, atC)) / mmHg) }
+  return {
+    atC,
+    other: components.map((component, i) => ((gamma ? gamma[i]! : 1) * x[i]! * vapourPressure(component, atC)) / mmHg),
+  }
 }
