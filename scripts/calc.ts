@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { EntriesFileError, readEntriesFile } from '@/core/format/entriesFile'
 import { PlanFileError, readPlanFile } from '@/core/format/planFile'
 import { calculate } from '@/core/format/calculation'
+import { crystallisationSolvents } from '@/reference/records'
 
 /** `mozle calc PLAN [--log ENTRIES]`: prints what core computes as JSON; exit code 2 with a readable error on a bad file. */
 export async function calc(args: string[]): Promise<void> {
@@ -13,7 +14,7 @@ export async function calc(args: string[]): Promise<void> {
   try {
     const plan = readPlanFile(readFileSync(files[0]!, 'utf8'))
     const run = log === undefined ? undefined : readEntriesFile(readFileSync(log, 'utf8'))
-    process.stdout.write(`${JSON.stringify(calculate(plan, run), null, 2)}\n`)
+    process.stdout.write(`${JSON.stringify(calculate(plan, run, crystallisationSolvents), null, 2)}\n`)
   } catch (error) {
     if (error instanceof PlanFileError) return refuse(`${files[0]}: ${error.message}`)
     if (error instanceof EntriesFileError) return refuse(`${log}: ${error.message}`)

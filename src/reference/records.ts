@@ -1,3 +1,4 @@
+import { usualSolvents } from '@/core/operation/crystallisation/usualSolvents'
 import type { Substance } from '@/core/plan/plan'
 import type { SubstanceRecord } from '@/core/substance/record'
 import { statementText } from './hazardStatements'
@@ -49,6 +50,24 @@ export function forPlan(record: SubstanceRecord): Substance {
     ...(hazards && cautionOf(hazards.statements) ? { caution: cautionOf(hazards.statements)! } : {}),
   }
 }
+
+/** The solvents that a crystallisation may be tried from, with what decides between them. */
+export const crystallisationSolvents: readonly Substance[] = usualSolvents.flatMap((id) => {
+  const record = substanceRecords.find((each) => each.id === id)
+  if (!record) return []
+  const { name, formula, antoine, boiling, incompatible, groups } = record
+  return [
+    {
+      id,
+      name,
+      formula,
+      ...(antoine ? { antoine } : {}),
+      ...(boiling ? { boiling } : {}),
+      ...(incompatible ? { incompatible } : {}),
+      ...(groups ? { groups } : {}),
+    },
+  ]
+})
 
 const cautions: readonly [RegExp, string][] = [
   [/^H3[013]0$/, 'Can kill in small amounts. Hood, gloves, and never alone.'],

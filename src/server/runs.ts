@@ -1,6 +1,6 @@
 import { readPlanFile } from '@/core/format/planFile'
 import { ulid } from 'ulid'
-import type { Entry } from '@/core/run/entry'
+import { isShown, type Entry } from '@/core/run/entry'
 import { foldRun } from '@/core/run/foldRun'
 import { entrySchema } from '@/core/run/entrySchema'
 import type { Plan } from '@/core/plan/plan'
@@ -52,7 +52,7 @@ export async function viewRun(id: string): Promise<BenchView> {
 }
 
 /** The kinds that a bench may write; a signature is written by whoever signs. */
-const benchKinds = ['reading', 'melting', 'press', 'tube', 'note', 'done', 'strike']
+const benchKinds = ['reading', 'melting', 'head', 'window', 'press', 'tube', 'note', 'done', 'strike']
 
 /**
  * Adds a batch of entries from a bench to its log, each checked against its kind and the plan's steps. The writer's name comes from
@@ -90,7 +90,7 @@ export async function signStep(
   const view = await viewRun(id)
   const state = foldRun(view.plan, view.scale, view.entries).steps.find((candidate) => candidate.step.id === step)
   if (!state?.step.witness) throw new Refusal(400, 'Nothing in this step needs a signature.')
-  const covers = state.standing.filter(({ kind }) => kind === 'reading' || kind === 'melting').map((entry) => entry.id)
+  const covers = state.standing.filter(isShown).map((entry) => entry.id)
   if (covers.length === 0 || state.status !== 'done')
     throw new Refusal(409, 'The readings of this step are not complete yet. Sign when they are.')
   const entry: Entry<'signature'> = {

@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
 import { batchDistillation, type BatchCharge, type BatchCurve } from '@/core/operation/distillation/batch'
 import type { Mixture } from '@/core/operation/distillation/equilibrium'
-import { byWindow, recoveryAtPurity, type Fraction } from '@/core/operation/distillation/fractions'
+import { byWindow, recoveryAtPurity, usualPurities, type Fraction } from '@/core/operation/distillation/fractions'
 
 export interface DistillationAsked {
   mixture: Mixture
@@ -18,8 +18,6 @@ export interface DistillationFound {
   purities: ReturnType<typeof recoveryAtPurity>
 }
 
-const asked = [0.8, 0.85, 0.9, 0.95, 0.98, 0.99]
-
 /** A batch distillation off the page, so that typing never waits for it; `progress` is told how far it is, 0 to 1. */
 const distillation = {
   run({ mixture, charge, wanted, lowC, highC }: DistillationAsked, progress: (share: number) => void): DistillationFound {
@@ -29,7 +27,11 @@ const distillation = {
       told = share
       progress(share)
     })
-    return { curve, cut: byWindow(curve, lowC, highC), purities: recoveryAtPurity(curve, wanted, charge.mmol[wanted]!, asked) }
+    return {
+      curve,
+      cut: byWindow(curve, lowC, highC),
+      purities: recoveryAtPurity(curve, wanted, charge.mmol[wanted]!, usualPurities),
+    }
   },
 }
 

@@ -1,12 +1,15 @@
+import type { Context } from '../operation/planners/planner'
 import { contextOf, filledFor, reportFor } from '../operation/planners/planners'
+import { tablesOf } from '../operation/planners/tablesOf'
 import type { Figure } from '../quantity/figure'
-import type { Plan } from '../plan/plan'
+import type { Plan, Substance } from '../plan/plan'
 import { queriesOf } from '../query/queries'
 import { balance } from '../reaction/balance'
 import { reactionTable, theoreticalYield, type ReactionTable } from '../reaction/reactionTable'
 import { runResults, type Percentage } from '../result/runResults'
 import type { Entry } from '../run/entry'
 import { foldRun } from '../run/foldRun'
+import { measuredOf } from '../run/measured'
 
 const plain = (figure: Figure | null, factor = 1) =>
   figure && { value: figure.value * factor, standardUncertainty: Math.abs(figure.u * figure.value * factor) }
@@ -29,8 +32,21 @@ const lines = (table: ReactionTable) =>
 const percentage = (percent: Percentage | null) =>
   percent && { kind: percent.kind, sample: percent.sample, dry: percent.dry, percent: plain(percent.figure, 100) }
 
+/** What the planner of each step works out, from the plan or from what a run has charged and measured. */
+function operationsOf(plan: Plan, table: ReactionTable, { measured, solvents }: Pick<Context, 'measured' | 'solvents'>) {
+  return plan.steps.flatMap((step) => {
+    const context = contextOf(plan, table, step, undefined, measured, solvents)
+    const filled = filledFor(context)
+    const report = reportFor(context, filled)
+    if (!report) return []
+    const figures = report.facts.map(({ id, name, value, unit }) => ({ id, name, value, unit }))
+    const advice = report.advice.map(({ id, level, words }) => ({ id, level, words }))
+    return [{ step: step.id, inputs: filled, figures, advice, ...tablesOf(context, filled) }]
+  })
+}
+
 /** Everything core computes from a plan, and from a run's entries where they are given, as one plain document (docs/formats/README.md). */
-export function calculate(plan: Plan, run?: { scale: number; entries: Entry[] }) {
+export function calculate(plan: Plan, run?: { scale: number; entries: Entry[] }, solvents: readonly Substance[] = []) {
   const table = reactionTable(plan)
   const planned = {
     title: plan.title,
@@ -39,14 +55,7 @@ export function calculate(plan: Plan, run?: { scale: number; entries: Entry[] })
     limiting: table.limiting,
     theoreticalYield_g: plain(theoreticalYield(plan, table)),
     balanced: balance(plan).imbalances.length === 0,
-    operations: plan.steps.flatMap((step) => {
-      const context = contextOf(plan, table, step)
-      const report = reportFor(context)
-      if (!report) return []
-      const figures = report.facts.map(({ id, name, value, unit }) => ({ id, name, value, unit }))
-      const advice = report.advice.map(({ id, level, words }) => ({ id, level, words }))
-      return [{ step: step.id, inputs: filledFor(context), figures, advice }]
-    }),
+    operations: operationsOf(plan, table, { solvents }),
     queries: queriesOf(plan, table).map(({ id, about, title, evidence, answer }) => ({
       id,
       about,
@@ -62,6 +71,7 @@ export function calculate(plan: Plan, run?: { scale: number; entries: Entry[] })
     ...planned,
     run: {
       scale: run.scale,
+      operations: operationsOf(state.plan, results.table, { measured: measuredOf(state), solvents }),
       steps: state.steps.map(({ step, status, signature }) => ({ id: step.id, status, signature: signature.state })),
       charged: Object.fromEntries(
         Object.entries(state.charged).map(([id, { measure, figure }]) => [id, { measure, ...plain(figure) }]),

@@ -84,6 +84,18 @@ export const operations = {
       ...times(8, 30),
     }),
   },
+  heat: {
+    name: 'heat and hold',
+    danger: 'A closed flask that is heated bursts: it stays open, or has a condenser on.',
+    make: (base) => ({
+      ...base,
+      kind: 'hold',
+      verb: 'Heat',
+      holdMin: 30,
+      text: 'Hold in a warm-water bath at 50 to 60 °C.',
+      ...times(4, 30),
+    }),
+  },
   hold: {
     name: 'hold',
     danger: '',
@@ -245,15 +257,18 @@ export function operationsLike(text: string): OperationKey[] {
   return [...first, ...later]
 }
 
-const byVerb: Readonly<Record<string, OperationKey>> = Object.fromEntries(
-  keys.flatMap((key): [string, OperationKey][] => {
+const byVerb: Readonly<Record<string, OperationKey>> = Object.fromEntries([
+  // Other words for the same work.
+  ['hold', 'heat'],
+  ['warm', 'heat'],
+  ...keys.flatMap((key): [string, OperationKey][] => {
     const made = (operations[key] as Operation).make({ id: 'x', title: 'x' }, {
       lines: [{ id: 'x', form: {} }],
       steps: [],
     } as never)
     return 'verb' in made ? [[made.verb.toLowerCase(), key]] : []
   }),
-)
+])
 
 /** The operation that a step is, by its kind or, for a step that is ticked off, by its verb; undefined where the verb is the author's own. */
 export function operationOf(step: Step): OperationKey | undefined {

@@ -4,11 +4,13 @@ import { substanceOfSample } from '../plan/plan'
 import { computedLine, theoreticalYield } from '../reaction/reactionTable'
 import { correctedRange } from './correctedRange'
 import type { Entry } from './entry'
-import type { RunState } from './foldRun'
+import type { RunState, StepState } from './foldRun'
 import { netOf } from './net'
 
 /** Beyond this factor a figure differs from the plan by more than a hasty hand: a decimal slip or a wrong unit. */
 const slip = 3
+/** A head this much above the highest boiling point is a slip: no thermometer is off by more, K. */
+const hotter = 20
 
 /**
  * The question to ask before an entry is written, or null. A factor of about ten against the plan is a decimal slip or a wrong unit; an empty container heavier than the full
@@ -29,7 +31,8 @@ export function askAbout(run: RunState, entry: Entry): string | null {
       ? `The literature says ${melting.lowC}–${melting.highC} °C. Is ${writeNumber(entry.body.onsetC, entry.body.decimals)}–${writeNumber(entry.body.clearC, entry.body.decimals)} °C what you saw?`
       : null
   }
-  if (entry.kind !== 'reading' || entry.body.slot === 'temperature') return null
+  if (entry.kind === 'head') return aboutHead(run, state, entry)
+  if (entry.kind !== 'reading' || entry.body.slot === 'temperature' || entry.body.slot === 'heater') return null
   const net = netOf(step, standing)
   if (!net) return null
   if (net.figure.value <= 0) return 'The container weighs no more with its contents than without. Are the two readings swapped?'
@@ -53,6 +56,20 @@ export function askAbout(run: RunState, entry: Entry): string | null {
     return `${writeFigureText(net.figure, 'mass')} is ${writeNumber(factor * 100, 0)} % of the ${recovery ? '' : 'theoretical '}${writeFigureText(theory, 'mass')}${recovery ? ' put in' : ''}. ${factor > slip ? 'Is the point in the right place?' : 'Is it dry, and was the container tared?'}`
   }
   return null
+}
+
+/** The receiver only fills, and the head does not pass what boils last by much. */
+function aboutHead(run: RunState, { standing }: StepState, { id, body, supersedes }: Entry<'head'>): string | null {
+  const others = standing.filter(
+    (entry): entry is Entry<'head'> => entry.kind === 'head' && entry.id !== id && entry.id !== supersedes,
+  )
+  const most = Math.max(...others.map((entry) => entry.body.volumeML))
+  if (body.volumeML < most)
+    return `There were ${writeNumber(most, 1)} mL in the receiver already. Is ${writeNumber(body.volumeML, body.volumeDecimals)} mL right, and is it the same receiver?`
+  const hottest = Math.max(...run.plan.substances.map(({ boiling }) => boiling?.highC ?? -Infinity))
+  return Number.isFinite(hottest) && body.headC > hottest + hotter
+    ? `Nothing in this plan boils above ${writeNumber(hottest, 0)} °C. Is ${writeNumber(body.headC, body.decimals)} °C what the head shows?`
+    : null
 }
 
 function howMuch(factor: number): string {

@@ -14,13 +14,14 @@ export type Due =
       slot: string
       label: string
       hint: string
-      unit: 'g' | 'mL' | '°C'
+      unit: 'g' | 'mL' | '°C' | ''
       decimals: number
       weighing?: WeighingMethod
       asksClosure?: boolean
     }
   | { kind: 'tare'; label: string; hint: string; decimals: number }
   | { kind: 'melting'; label: string; hint: string; decimals: number }
+  | { kind: 'head'; first: boolean; label: string; hint: string }
   | { kind: 'press'; mark: Mark; label: string; hint: string }
   | { kind: 'done'; label: string; hint: string; checks?: string[] }
   | { kind: 'note'; slot: string; label: string; hint: string }
@@ -63,6 +64,22 @@ export function dueIn(state: StepState, method?: WeighingMethod, portioned = fal
           label: 'The tubes',
           hint: 'Start all of them together. Write for each when its sign is seen, or that none came.',
         }
+      if (operationOf(step) === 'distil') {
+        const count = standing.filter(({ kind }) => kind === 'head').length
+        return count === 0
+          ? {
+              kind: 'head',
+              first: true,
+              label: 'First drop',
+              hint: 'What the head shows as the first drop falls into this receiver.',
+            }
+          : {
+              kind: 'head',
+              first: false,
+              label: `Head, reading ${count + 1}`,
+              hint: 'Volume in this receiver and what the head shows: every few mL, and whenever it jumps.',
+            }
+      }
       return { kind: 'done', label: 'Done', hint: step.until ? `It is over ${step.until}.` : '' }
     case 'pause':
       return { kind: 'done', label: 'Done', hint: step.until ? `It is over ${step.until}.` : '' }
@@ -172,19 +189,29 @@ function weighing(
   }
 }
 
-/** The temperature that may be written at any moment while something is heated, cooled or held. */
-export function temperatureDue({ step, standing }: StepState): (Due & { kind: 'reading' }) | null {
-  const begun = markedAt({ standing }, 'heat-on') ?? markedAt({ standing }, 'start')
-  if ((step.kind !== 'reflux' && step.kind !== 'hold') || !begun) return null
-  const count = readingsIn(standing, 'temperature').length
-  return {
+/** What may be written besides, at any moment while something is heated, cooled, held or distilled; empty where nothing is. */
+export function besidesDue({ step, standing }: StepState): (Due & { kind: 'reading' })[] {
+  const held = step.kind === 'reflux' || step.kind === 'hold'
+  if (held && !(markedAt({ standing }, 'heat-on') ?? markedAt({ standing }, 'start'))) return []
+  if (!held && operationOf(step) !== 'distil') return []
+  const heater: Due & { kind: 'reading' } = {
+    kind: 'reading',
+    slot: 'heater',
+    label: 'Setting of the heater',
+    hint: 'The number on its dial or display.',
+    unit: '',
+    decimals: 0,
+  }
+  if (!held) return [heater]
+  const temperature: Due & { kind: 'reading' } = {
     kind: 'reading',
     slot: 'temperature',
-    label: `Temperature, reading ${count + 1}`,
+    label: `Temperature, reading ${readingsIn(standing, 'temperature').length + 1}`,
     hint: 'In the liquid, or of the bath where nothing reaches in.',
     unit: '°C',
     decimals: 0,
   }
+  return operationOf(step) === 'cool' ? [temperature] : [temperature, heater]
 }
 
 function reading(slot: string, label: string, hint: string, unit: 'g' | 'mL', device: string): Due & { kind: 'reading' } {

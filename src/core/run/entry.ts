@@ -6,7 +6,8 @@ export interface EntryBodies {
   reading: {
     slot: string
     value: number
-    unit: 'g' | 'mL' | '°C'
+    /** Empty for a number without one: the setting of a heater. */
+    unit: 'g' | 'mL' | '°C' | ''
     decimals: number
     /** How the mass is being taken, and in what state the container stood on the balance. */
     weighing?: { method: WeighingMethod; closure?: 'with cap' | 'without cap' }
@@ -22,6 +23,10 @@ export interface EntryBodies {
     /** The apparatus and the line of its standards as they stood then: true = offset + slope·read. The range is as read. */
     instrument?: { name: string; offsetC: number; slope: number }
   }
+  /** What the thermometer at the head of a distillation showed when so much stood in the receiver; at 0 mL the first drop fell. */
+  head: { volumeML: number; volumeDecimals: number; headC: number; decimals: number; asked?: string }
+  /** The window of a fraction as the group widened it; the entry's reason says why. */
+  window: { lowC: number; highC: number }
   /** A moment: heat on, onset of reflux, heat off, start of a hold. */
   press: { mark: Mark }
   /** A tube of a panel of tests: its stopwatch starts, or its sign is seen, which may be none. */
@@ -39,6 +44,10 @@ export interface EntryBodies {
 /** `dissolved`: the last of the solid has gone, so no further portion of hot solvent comes. */
 export type Mark = 'heat-on' | 'onset' | 'heat-off' | 'start' | 'dissolved'
 export type EntryKind = keyof EntryBodies
+
+/** Kinds that say what an instrument showed: a signature covers them, and they are struck, never changed. */
+const shownKinds = ['reading', 'melting', 'head'] as const
+export type ShownKind = (typeof shownKinds)[number]
 
 /** One line of the run's log. Entries are never changed; a correction is a new entry that supersedes an old one, with a reason. */
 export type Entry<K extends EntryKind = EntryKind> = {
@@ -59,3 +68,8 @@ export type Entry<K extends EntryKind = EntryKind> = {
     reason: string | null
   }
 }[K]
+
+/** True for an entry that says what an instrument showed. */
+export function isShown(entry: Entry): entry is Entry<ShownKind> {
+  return (shownKinds as readonly string[]).includes(entry.kind)
+}

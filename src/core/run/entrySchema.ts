@@ -10,13 +10,13 @@ const empty = object({}).noUnknown().strict()
 
 const bodies: { [K in EntryKind]: ObjectSchema<object> } = {
   reading: object({
-    slot: string().oneOf(['full', 'empty', 'tared', 'net', 'volume', 'portion', 'temperature']).required(),
+    slot: string().oneOf(['full', 'empty', 'tared', 'net', 'volume', 'portion', 'temperature', 'heater']).required(),
     value: finite.max(100_000).when('slot', {
       is: 'temperature',
       then: (schema) => schema.min(-200, 'a temperature below −200 °C is no reading of this bench'),
       otherwise: (schema) => schema.min(0, 'a reading cannot be negative'),
     }),
-    unit: string().oneOf(['g', 'mL', '°C']).required(),
+    unit: string().oneOf(['g', 'mL', '°C', '']).defined(),
     decimals,
     weighing: object({
       method: string().oneOf(['tare', 'difference']).required(),
@@ -41,6 +41,22 @@ const bodies: { [K in EntryKind]: ObjectSchema<object> } = {
       .noUnknown()
       .default(undefined)
       .optional(),
+  }),
+  head: object({
+    volumeML: finite.min(0).max(100_000),
+    volumeDecimals: decimals,
+    headC: finite.min(-100).max(500),
+    decimals,
+    asked: string().max(500).optional(),
+  }),
+  window: object({
+    lowC: finite.min(-100).max(500),
+    highC: finite
+      .min(-100)
+      .max(500)
+      .test('above-low', 'the window ends above where it begins', function (value) {
+        return value > (this.parent as { lowC: number }).lowC
+      }),
   }),
   press: object({ mark: string().oneOf(['heat-on', 'onset', 'heat-off', 'start', 'dissolved']).required() }),
   tube: object({
@@ -78,6 +94,7 @@ export function entrySchema(value: unknown): Entry {
   const body = bodies[entry.kind].noUnknown().validateSync(entry.body, { strict: true })
   const corrects = entry.supersedes !== null && entry.supersedes !== undefined
   if (corrects && !entry.reason) throw new ValidationError('a correction needs a reason')
+  if (entry.kind === 'window' && !entry.reason) throw new ValidationError('a wider window needs a reason')
   if (entry.kind === 'strike' && !corrects) throw new ValidationError('a strike names the entry it strikes')
   return { ...entry, supersedes: entry.supersedes ?? null, reason: entry.reason ?? null, body } as unknown as Entry
 }

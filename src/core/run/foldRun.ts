@@ -3,7 +3,7 @@ import { reactionTable, type Charge, type ReactionTable } from '../reaction/reac
 import { scalePlan } from '../reaction/scalePlan'
 import type { Figure } from '../quantity/figure'
 import { clocksOf, type Clock } from './clocks'
-import type { Entry } from './entry'
+import { isShown, type Entry, type ShownKind } from './entry'
 import { netOf, type Net } from './net'
 
 /** A struck entry: what stood there, when it was struck, why and by whom. */
@@ -54,7 +54,7 @@ export interface RunState {
   /** The last melting range that stands, by sample. */
   melting: Record<string, Entry<'melting'>>
   /** Standing entries that the program asked about and the group kept. */
-  odd: Entry<'reading' | 'melting'>[]
+  odd: Entry<ShownKind>[]
 }
 
 /**
@@ -120,7 +120,7 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
     charged,
     samples,
     melting,
-    odd: standing.filter((entry) => 'asked' in entry.body && entry.body.asked !== undefined) as Entry<'reading' | 'melting'>[],
+    odd: standing.filter((entry) => 'asked' in entry.body && entry.body.asked !== undefined) as Entry<ShownKind>[],
   }
 }
 
@@ -175,7 +175,7 @@ function signatureOf(
   done: boolean,
 ): SignatureState {
   if (!step.witness) return { state: 'not needed' }
-  const readings = standing.filter((entry) => entry.kind === 'reading' || entry.kind === 'melting')
+  const readings = standing.filter((entry) => isShown(entry))
   const signatures = all.filter((entry) => entry.kind === 'signature') as Entry<'signature'>[]
   const holds = signatures.findLast(
     ({ body }) =>

@@ -1,5 +1,6 @@
 import type { Measured } from '../operation/planners/planner'
 import { markedAt } from './clocks'
+import type { Entry } from './entry'
 import type { RunState } from './foldRun'
 import { readingsIn } from './net'
 
@@ -28,6 +29,13 @@ export function measuredOf(run: RunState): Measured {
       if (readings.length === 0 || !from) return null
       return readings.map(({ at, body }) => ({ atMin: minutes(from, at), celsius: body.value }))
     }),
+    heads: of(({ standing }) => {
+      const heads = standing.filter((entry) => entry.kind === 'head') as Entry<'head'>[]
+      return heads.length > 0 ? heads.map(({ body }) => ({ volumeML: body.volumeML, headC: body.headC })) : null
+    }),
+    windows: of(
+      ({ standing }) => (standing.findLast((entry) => entry.kind === 'window') as Entry<'window'> | undefined)?.body ?? null,
+    ),
     weighings: of(({ net }) => {
       const series = net?.series
       return series && series.length > 0 ? series.map(({ massG, at }) => ({ massG, atMin: minutes(series[0]!.at, at) })) : null

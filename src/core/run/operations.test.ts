@@ -5,7 +5,7 @@ import { addStep } from '../plan/editPlan'
 import { runResults } from '../result/runResults'
 import { askAbout } from './askAbout'
 import { correctedRange } from './correctedRange'
-import { dueIn, temperatureDue } from './due'
+import { besidesDue, dueIn } from './due'
 import { entrySchema } from './entrySchema'
 import { foldRun } from './foldRun'
 import { measuredOf } from './measured'
@@ -51,16 +51,16 @@ describe('hot solvent portion by portion', () => {
 describe('temperatures', () => {
   test('are written from heat-on, and counted from the onset', () => {
     const log = new TestLog()
-    expect(temperatureDue(state(log, 'reflux'))).toBeNull()
+    expect(besidesDue(state(log, 'reflux'))).toEqual([])
     log.press('reflux', 'heat-on')
-    expect(temperatureDue(state(log, 'reflux'))).toMatchObject({ label: 'Temperature, reading 1', unit: '°C' })
+    expect(besidesDue(state(log, 'reflux'))).toMatchObject([{ label: 'Temperature, reading 1', unit: '°C' }, { slot: 'heater' }])
     log.press('reflux', 'onset')
     for (const celsius of [117, 119]) log.reading('reflux', 'temperature', celsius, 0, {}, '°C')
     expect(measuredOf(fold(log)).temperatures.reflux).toEqual([
       { atMin: 1, celsius: 117 },
       { atMin: 2, celsius: 119 },
     ])
-    expect(temperatureDue(state(log, 'charge-aniline'))).toBeNull()
+    expect(besidesDue(state(log, 'charge-aniline'))).toEqual([])
     expect(askAbout(fold(log), log.entries.at(-1)!)).toBeNull()
   })
   test('below zero is a temperature; below absolute reason, or a mass below zero, is refused', () => {
@@ -114,4 +114,64 @@ test('a sample asks for its slot, a panel for its tubes', () => {
   const tube = log.add(id, 'tube', { tube: '1 sample', event: 'start' })
   expect(entrySchema(tube).kind).toBe('tube')
   expect(() => entrySchema({ ...tube, body: { tube: '1 sample', event: 'explodes' } })).toThrow('event')
+})
+
+describe('a distillation', () => {
+  const heads = (pairs: [number, number][]) => {
+    const log = new TestLog()
+    for (const [volumeML, headC] of pairs) log.add('distil-light', 'head', { volumeML, volumeDecimals: 1, headC, decimals: 1 })
+    return log
+  }
+  test('asks for the first drop, then for volume and head, until the last drop is in', () => {
+    expect(dueIn(state(new TestLog(), 'distil-light', fractionation))).toMatchObject({ kind: 'head', first: true })
+    const log = heads([[0, 80.5]])
+    expect(dueIn(state(log, 'distil-light', fractionation))).toMatchObject({ first: false, label: 'Head, reading 2' })
+    expect(besidesDue(state(log, 'distil-light', fractionation))).toMatchObject([{ slot: 'heater', unit: '' }])
+    log.done('distil-light')
+    expect(state(log, 'distil-light', fractionation).status).toBe('done')
+  })
+  test('a receiver that grows emptier and a head that nothing boils at are asked about', () => {
+    const log = heads([
+      [0, 80.5],
+      [12, 81],
+    ])
+    const asked = (volumeML: number, headC: number) => {
+      const next = heads([
+        [0, 0],
+        [0, 0],
+        [volumeML, headC],
+      ]).entries[2]!
+      return askAbout(fold(log, fractionation), next)
+    }
+    expect(asked(14, 81.5)).toBeNull()
+    expect(asked(4, 81.5)).toContain('12.0 mL in the receiver already')
+    expect(asked(14, 181.5)).toContain('Nothing in this plan boils above 111 °C')
+  })
+  test('readings and a widened window reach the planner', () => {
+    const log = heads([
+      [0, 80.5],
+      [2, 81],
+    ])
+    log.add('distil-light', 'window', { lowC: 78, highC: 86 }, { reason: 'the head stands still at 85' })
+    const measured = measuredOf(fold(log, fractionation))
+    expect(measured.heads['distil-light']).toEqual([
+      { volumeML: 0, headC: 80.5 },
+      { volumeML: 2, headC: 81 },
+    ])
+    expect(measured.windows).toEqual({ 'distil-light': { lowC: 78, highC: 86 } })
+  })
+  test('entries are checked: a volume is not negative, a window ends above its beginning and has its reason', () => {
+    const [head] = heads([[2, 81]]).entries
+    expect(entrySchema(head).kind).toBe('head')
+    expect(() => entrySchema({ ...head, body: { ...head!.body, volumeML: -2 } })).toThrow('volumeML')
+    const window = { ...head!, kind: 'window', body: { lowC: 78, highC: 86 } }
+    expect(() => entrySchema(window)).toThrow('needs a reason')
+    expect(entrySchema({ ...window, reason: 'the head stands still' }).kind).toBe('window')
+    expect(() => entrySchema({ ...window, body: { lowC: 86, highC: 78 }, reason: 'x' })).toThrow('ends above')
+  })
+  test('the setting of a heater has no unit', () => {
+    const entry = heads([]).reading('reflux', 'heater', 4, 0, {}, '')
+    expect(entrySchema(entry).body).toMatchObject({ unit: '', value: 4 })
+    expect(askAbout(fold(new TestLog()), entry)).toBeNull()
+  })
 })

@@ -228,7 +228,9 @@ describe('what is due', () => {
         else if (next.kind === 'tare')
           log.add(state.step.id, 'reading', { slot: 'tared', value: 0, unit: 'g', decimals: 2, weighing: { method: 'tare' } })
         else if (next.kind === 'note') log.add(state.step.id, 'note', { slot: next.slot, text: 'A3' })
-        else if (next.kind === 'tubes') log.done(state.step.id)
+        else if (next.kind === 'head' && next.first)
+          log.add(state.step.id, 'head', { volumeML: 0, volumeDecimals: 1, headC: 80, decimals: 1 })
+        else if (next.kind === 'tubes' || next.kind === 'head') log.done(state.step.id)
         else
           log.reading(
             state.step.id,

@@ -10,7 +10,7 @@ import { exact, times } from '@/core/quantity/figure'
 import { writeFigureText, writeNumber } from '@/core/quantity/write'
 import { computedLine, dispensed } from '@/core/reaction/reactionTable'
 import { runResults } from '@/core/result/runResults'
-import type { Entry } from '@/core/run/entry'
+import type { Entry, ShownKind } from '@/core/run/entry'
 import { foldRun, type RunState, type StepState } from '@/core/run/foldRun'
 import { call } from '../call'
 import { State } from '../figures/State'
@@ -46,7 +46,7 @@ export function Bench({ run: runId, bench, members, scale, plan, entries: initia
   const { entries, onTablet, refused, write, add } = useRun(runId, initial, `Bench ${bench}: ${members}`)
   const run = useMemo(() => foldRun(plan, scale, entries), [plan, scale, entries])
   const [picked, setPicked] = useState<{ index: number; now: number } | null>(null)
-  const [striking, setStriking] = useState<Entry<'reading'> | Entry<'melting'> | null>(null)
+  const [striking, setStriking] = useState<Entry<ShownKind> | null>(null)
   const [signing, setSigning] = useState<StepState | null>(null)
 
   // A step that was opened to look at gives way when the work moves on.
@@ -190,7 +190,7 @@ interface FaceProps {
   lab: Lab
   zone: string
   onTablet: ReadonlySet<string>
-  onStrike: (entry: Entry<'reading'> | Entry<'melting'>) => void
+  onStrike: (entry: Entry<ShownKind>) => void
   onSign: () => void
   /** Title of the step that must be done first. */
   later: string | undefined

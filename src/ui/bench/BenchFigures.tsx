@@ -1,20 +1,28 @@
+import dynamic from 'next/dynamic'
 import { useMemo } from 'react'
 import type { Lab } from '@/core/lab/lab'
-import { contextOf, reportFor } from '@/core/operation/planners/planners'
+import { contextOf, filledFor, reportFor } from '@/core/operation/planners/planners'
+import { operationOf } from '@/core/plan/operations'
 import type { Step } from '@/core/plan/plan'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import type { RunState } from '@/core/run/foldRun'
 import { measuredOf } from '@/core/run/measured'
 import { State } from '../figures/State'
 
+// The charts come once there is something to draw: the first load of the bench stays light.
+const BandPicture = dynamic(() => import('../operation/BandPicture').then((module) => module.BandPicture), { ssr: false })
+const HeadPicture = dynamic(() => import('../operation/HeadPicture').then((module) => module.HeadPicture), { ssr: false })
+
 /** More than this is not read in gloves. */
 const most = 3
 
 /** What the operation of a step works out from what this bench has charged and measured: its figures for the bench, and what it doubts. */
 export function BenchFigures({ run, step, lab }: { run: RunState; step: Step; lab: Lab }) {
-  const report = useMemo(() => {
+  const { context, filled, report } = useMemo(() => {
     const { plan } = run
-    return reportFor(contextOf(plan, reactionTable(plan, run.charged), step, lab, measuredOf(run)))
+    const context = contextOf(plan, reactionTable(plan, run.charged), step, lab, measuredOf(run))
+    const filled = filledFor(context)
+    return { context, filled, report: reportFor(context, filled) }
   }, [run, step, lab])
   const facts = report?.facts.filter(({ atBench }) => atBench) ?? []
   const weight = { danger: 0, doubt: 1, good: 2, open: 3 } as const
@@ -39,6 +47,11 @@ export function BenchFigures({ run, step, lab }: { run: RunState; step: Step; la
           <State level={level}>{words}</State>
         </p>
       ))}
+      {operationOf(step) === 'distil' ? (
+        <HeadPicture context={context} filled={filled} />
+      ) : (
+        (step.kind === 'reflux' || step.kind === 'hold') && <BandPicture context={context} filled={filled} />
+      )}
     </section>
   )
 }

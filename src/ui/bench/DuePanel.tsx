@@ -3,16 +3,18 @@
 import { useState } from 'react'
 import type { WeighingMethod } from '@/core/plan/plan'
 import { askAbout } from '@/core/run/askAbout'
-import { dueIn, temperatureDue, weighingChoices, type Due } from '@/core/run/due'
+import { besidesDue, dueIn, weighingChoices, type Due } from '@/core/run/due'
 import type { Instrument, Lab } from '@/core/lab/lab'
 import { calibrationOf } from '@/core/operation/melting/calibration'
-import type { Entry, EntryBodies, EntryKind } from '@/core/run/entry'
+import type { EntryBodies } from '@/core/run/entry'
 import type { RunState, StepState } from '@/core/run/foldRun'
+import { EnterHead } from './EnterHead'
 import { NumberPad } from './NumberPad'
+import { Question } from './Question'
 import { ReadingField } from './ReadingField'
 import { readingOf } from './readingOf'
 import { Tubes } from './Tubes'
-import type { Write } from './write'
+import { draftOf, type Write } from './write'
 
 const methodWords: Record<WeighingMethod, string> = { tare: 'Tare and add', difference: 'By difference' }
 type Closure = 'with cap' | 'without cap'
@@ -21,12 +23,12 @@ type Closure = 'with cap' | 'without cap'
 export function DuePanel({ run, state, lab, write }: { run: RunState; state: StepState; lab: Lab; write: Write }) {
   const [method, setMethod] = useState<WeighingMethod>()
   const [portioned, setPortioned] = useState(lab.crystallisationVolume === 'portions')
-  const [temperature, setTemperature] = useState(false)
-  const warm = temperatureDue(state)
-  const due = temperature && warm ? warm : dueIn(state, method, portioned)
+  const [beside, setBeside] = useState<string>()
+  const besides = besidesDue(state)
+  const due = besides.find(({ slot }) => slot === beside) ?? dueIn(state, method, portioned)
   if (!due) return null
   const choices = weighingChoices(state)
-  const begun = state.standing.some((entry) => entry.kind === 'reading' && entry.body.slot !== 'temperature')
+  const begun = state.standing.some((entry) => entry.kind === 'reading' && !['temperature', 'heater'].includes(entry.body.slot))
   const current = method ?? choices[0]
   return (
     <section className="pad" aria-label="What to enter now">
@@ -57,7 +59,7 @@ export function DuePanel({ run, state, lab, write }: { run: RunState; state: Ste
         due={due}
         lab={lab}
         write={(...entry) => {
-          setTemperature(false)
+          setBeside(undefined)
           write(...entry)
         }}
       />
@@ -66,11 +68,11 @@ export function DuePanel({ run, state, lab, write }: { run: RunState; state: Ste
           All of it has dissolved
         </button>
       )}
-      {warm && (
-        <button type="button" className="plain" onClick={() => setTemperature(!temperature)}>
-          {temperature ? 'Not now' : 'Write a temperature'}
+      {besides.map(({ slot }) => (
+        <button key={slot} type="button" className="plain" onClick={() => setBeside(beside === slot ? undefined : slot)}>
+          {beside === slot ? 'Not now' : slot === 'heater' ? 'Write the heater’s setting' : 'Write a temperature'}
         </button>
-      )}
+      ))}
       {state.step.witness && <p className="hint">A demonstrator signs this step.</p>}
       {state.step.kind === 'dry' && (state.net?.series?.length ?? 0) > 0 && <StopDrying step={state.step.id} write={write} />}
     </section>
@@ -102,6 +104,8 @@ function Enter({ run, state, due, lab, write }: { run: RunState; state: StepStat
       return <Done due={due} onDone={() => write('done', step, {})} />
     case 'melting':
       return <EnterMelting run={run} step={step} decimals={due.decimals} instruments={lab.instruments} write={write} />
+    case 'head':
+      return <EnterHead run={run} state={state} first={due.first} write={write} />
     case 'note':
       return <EnterNote step={step} slot={due.slot} label={due.label} write={write} />
     case 'tubes':
@@ -318,21 +322,6 @@ function EnterNote({ step, slot, label, write }: { step: string; slot: string; l
   )
 }
 
-/** A doubt about a number, asked before it is written. */
-export function Question({ question, onCorrect, onKeep }: { question: string; onCorrect: () => void; onKeep: () => void }) {
-  return (
-    <div className="question" role="alertdialog" aria-label="A question before it is written">
-      <p>{question}</p>
-      <button type="button" className="go" autoFocus onClick={onCorrect}>
-        Correct it
-      </button>
-      <button type="button" className="plain" onClick={onKeep}>
-        It is right, write it down
-      </button>
-    </div>
-  )
-}
-
 function StopDrying({ step, write }: { step: string; write: Write }) {
   const [sure, setSure] = useState(false)
   if (!sure) {
@@ -353,24 +342,4 @@ function StopDrying({ step, write }: { step: string; write: Write }) {
       </button>
     </div>
   )
-}
-
-/** An entry as it would be written, to ask the core about it first. Its id sorts after all others. */
-export function draftOf<K extends EntryKind>(
-  kind: K,
-  step: string,
-  body: EntryBodies[K],
-  supersedes: string | null = null,
-): Entry {
-  return {
-    id: '7ZZZZZZZZZZZZZZZZZZZZZZZZZ',
-    kind,
-    step,
-    body,
-    at: new Date().toISOString(),
-    by: '',
-    device: '',
-    supersedes,
-    reason: null,
-  } as Entry
 }

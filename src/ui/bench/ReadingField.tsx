@@ -19,7 +19,7 @@ export function ReadingField({ label, unit, value, onValue, onEnter, problem, ac
   return (
     <div className={`read${active ? ' active' : ''}`}>
       <label htmlFor={id} className="visually-hidden">
-        {label} in {unit}
+        {unit === '' ? label : `${label} in ${unit}`}
       </label>
       <input
         id={id}

@@ -3,10 +3,11 @@
 import { useState } from 'react'
 import { writeNumber } from '@/core/quantity/write'
 import { askAbout } from '@/core/run/askAbout'
-import type { Entry } from '@/core/run/entry'
+import type { Entry, ShownKind } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
-import { draftOf, Question } from './DuePanel'
-import type { Write } from './write'
+import { entryValue } from '../run/labels'
+import { Question } from './Question'
+import { draftOf, type Write } from './write'
 import { NumberPad } from './NumberPad'
 import { ReadingField } from './ReadingField'
 import { readingOf } from './readingOf'
@@ -15,7 +16,7 @@ const reasons = ['Misread the display', 'Point in the wrong place', 'Wrong conta
 
 interface Props {
   run: RunState
-  entry: Entry<'reading'> | Entry<'melting'>
+  entry: Entry<ShownKind>
   label: string
   signed: boolean
   write: Write
@@ -30,13 +31,13 @@ export function StrikePanel({ run, entry, label, signed, write, onClose }: Props
   const [asked, setAsked] = useState<string>()
   const correction = { supersedes: entry.id, reason: reason.trim() }
   const old =
-    entry.kind === 'reading'
-      ? `${writeNumber(entry.body.value, entry.body.decimals)} ${entry.body.unit}`
-      : `${writeNumber(entry.body.onsetC, entry.body.decimals)}–${writeNumber(entry.body.clearC, entry.body.decimals)} °C`
+    entry.kind === 'melting'
+      ? `${writeNumber(entry.body.onsetC, entry.body.decimals)}–${writeNumber(entry.body.clearC, entry.body.decimals)} °C`
+      : entryValue(entry)
 
   const rewrite = (kept?: string) => {
     if (correction.reason === '') return setProblem('Give the reason: it stays beside the struck reading.')
-    if (entry.kind === 'melting') {
+    if (entry.kind !== 'reading') {
       write('strike', entry.step, {}, correction)
       return onClose()
     }
@@ -92,7 +93,7 @@ export function StrikePanel({ run, entry, label, signed, write, onClose }: Props
             </p>
           )}
           <button type="button" className="go" onClick={() => rewrite()}>
-            {entry.kind === 'reading' ? 'Strike and rewrite' : 'Strike, then melt again'}
+            {{ reading: 'Strike and rewrite', melting: 'Strike, then melt again', head: 'Strike it' }[entry.kind]}
           </button>
           {entry.kind === 'reading' && (
             <button

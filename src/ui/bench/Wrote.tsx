@@ -2,7 +2,7 @@
 
 import { writeFigureText } from '@/core/quantity/write'
 import { computedLine } from '@/core/reaction/reactionTable'
-import type { Entry } from '@/core/run/entry'
+import { isShown, type Entry, type ShownKind } from '@/core/run/entry'
 import type { RunState, StepState } from '@/core/run/foldRun'
 import { entryLabel, entryValue } from '../run/labels'
 import { clockTime } from '../time'
@@ -13,7 +13,7 @@ interface Props {
   onTablet: ReadonlySet<string>
   zone: string
   /** Absent where the log is only read. */
-  onStrike?: (entry: Entry<'reading'> | Entry<'melting'>) => void
+  onStrike?: (entry: Entry<ShownKind>) => void
 }
 
 /** What has been written in a step: readings with their struck forerunners, moments, and the net result beside the plan. */
@@ -27,7 +27,7 @@ export function Wrote({ run, state, onTablet, zone, onStrike }: Props) {
   return (
     <div className="wrote">
       {state.standing.map((entry) => {
-        const canStrike = onStrike && (entry.kind === 'reading' || entry.kind === 'melting')
+        const canStrike = onStrike && isShown(entry)
         return (
           <div className="written" key={entry.id}>
             <span>

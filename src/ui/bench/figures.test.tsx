@@ -46,6 +46,19 @@ describe('figures at the bench', () => {
   })
   test('distilling: how much is in the pot, and what the thermometer shows', () =>
     expect(shown(new TestLog(), 'distil-light', 1, defaultLab, fractionation)).toContain('80.7 °C'))
+  test('distilling: what the head was read at says what is left, and to change the receiver', () => {
+    const log = new TestLog()
+    for (const [volumeML, headC] of [
+      [0, 80.5],
+      [20, 86],
+    ] as const)
+      log.add('distil-light', 'head', { volumeML, volumeDecimals: 1, headC, decimals: 1 })
+    // 49.9 mL were planned for the flask.
+    const html = shown(log, 'distil-light', 1, defaultLab, fractionation)
+    expect(html).toMatch(/left in flask and column<\/dt><dd class="fig">29\.9 mL/)
+    expect(html).toContain('80.5–86.0 °C')
+    expect(html).toContain('change the receiver')
+  })
 })
 
 describe('what an entry is called', () => {
@@ -54,6 +67,14 @@ describe('what an entry is called', () => {
   test.each([
     [log.reading('crystallise', 'portion', 60, 0, {}, 'mL'), 'Hot solvent, a portion', '60 mL'],
     [log.reading('crystallise', 'temperature', -3, 0, {}, '°C'), 'Temperature', '−3 °C'],
+    [log.reading('crystallise', 'heater', 4, 0, {}, ''), 'Setting of the heater', '4'],
+    [log.add('crystallise', 'head', { volumeML: 0, volumeDecimals: 1, headC: 80.5, decimals: 1 }), 'First drop, head', '80.5 °C'],
+    [log.add('crystallise', 'head', { volumeML: 12.4, volumeDecimals: 1, headC: 81, decimals: 1 }), 'Head at 12.4 mL', '81.0 °C'],
+    [
+      log.add('crystallise', 'window', { lowC: 78, highC: 86 }, { reason: 'it stands still' }),
+      'Window widened',
+      '78–86 °C: it stands still',
+    ],
     [log.press('crystallise', 'dissolved'), 'All of it dissolved', ''],
     [log.add('crystallise', 'tube', { tube: '1 sample', event: 'start' }), '1 sample: stopwatch started', ''],
     [log.add('crystallise', 'tube', { tube: '1 sample', event: 'sign' }), '1 sample: the sign is seen', ''],
@@ -79,4 +100,5 @@ describe('what an entry is called', () => {
 test('a temperature may lie below zero, a mass may not', () => {
   expect(readingOf('-12', '°C', 0)).toMatchObject({ ok: true, value: { value: -12 } })
   expect(readingOf('-12', 'g', 2)).toMatchObject({ ok: false })
+  expect(readingOf('4', '', 0)).toMatchObject({ ok: true, value: { value: 4 } })
 })

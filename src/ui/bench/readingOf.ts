@@ -2,7 +2,7 @@ import { readNumber, type Reading } from '@/core/quantity/readQuantity'
 
 /** A number from the pad as a reading of a device: not negative, in the fixed unit, with the digits as typed. */
 export function readingOf(text: string, unit: string, decimals: number): Reading<{ value: number; decimals: number }> {
-  const example = `${(27.4831).toFixed(decimals)} ${unit}`
+  const example = `${(27.4831).toFixed(decimals)} ${unit}`.trim()
   if (text.trim() === '') return { ok: false, problem: `Nothing is entered. Type what the device shows, for example ${example}.` }
   const bare = text.trim().replace(new RegExp(`\\s*${unit}$`, 'i'), '')
   const read = readNumber(bare)

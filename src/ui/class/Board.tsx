@@ -4,6 +4,7 @@ import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import { Button } from 'react-bootstrap'
 import { markedAt } from '@/core/run/clocks'
+import { isShown } from '@/core/run/entry'
 import { foldRun, type RunState, type StepState } from '@/core/run/foldRun'
 import type { Plan } from '@/core/plan/plan'
 import { writeFigureText } from '@/core/quantity/write'
@@ -195,7 +196,7 @@ function ToSign({
               <span className="quiet">{run.members}</span>
               <br />
               {step.standing
-                .filter(({ kind }) => kind === 'reading' || kind === 'melting')
+                .filter(isShown)
                 .map((entry) => `${entryLabel(step, entry)} ${entryValue(entry)}`)
                 .join('; ')}
               {step.net && <b className="fig"> Net {writeFigureText(step.net.figure, step.net.dimension)}</b>}

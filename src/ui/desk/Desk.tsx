@@ -5,7 +5,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { Button, Modal } from 'react-bootstrap'
 import type { Lab } from '@/core/lab/lab'
 import { addLine } from '@/core/plan/editPlan'
-import { roles, type Plan, type Role } from '@/core/plan/plan'
+import { roles, type Plan, type Role, type Substance } from '@/core/plan/plan'
 import { queriesOf } from '@/core/query/queries'
 import { editCoefficient, editLine, type Column } from '@/core/reaction/editLine'
 import { reactionTable } from '@/core/reaction/reactionTable'
@@ -45,6 +45,7 @@ export interface DeskProps {
   others: Plan[]
   drawings: Record<string, string>
   lab: Lab
+  solvents: readonly Substance[]
   mayWrite: boolean
   /** True when an older revision is looked at: it is read, not changed. */
   older: boolean
@@ -57,7 +58,7 @@ const keyOf = ({ line, column }: CellPlace) => `${line} ${column}`
 
 /** One preparation on the Desk: scheme, reaction table and procedure on the page; workings, queries and cautions in the margin. */
 export function Desk(props: DeskProps) {
-  const { course, preparation, opened, history, archived, shelf, others, drawings, lab, mayWrite, older, zone } = props
+  const { course, preparation, opened, history, archived, shelf, others, drawings, lab, solvents, mayWrite, older, zone } = props
   const draft = useDraft(preparation, opened)
   const { plan, base, past, future, saving } = draft
   const readOnly = !mayWrite || older
@@ -332,7 +333,13 @@ export function Desk(props: DeskProps) {
           </div>
         )}
         <GreenLine plan={shown} table={table} revision={base.id} />
-        <ProcedureStrip plan={later} table={laterTable} lab={lab} onChange={readOnly ? undefined : draft.change} />
+        <ProcedureStrip
+          plan={later}
+          table={laterTable}
+          lab={lab}
+          solvents={solvents}
+          onChange={readOnly ? undefined : draft.change}
+        />
         <History history={history} preparation={preparation} zone={zone} current={base.number} />
         {mayWrite && <KeepOrCopy preparation={preparation} archived={archived} />}
       </main>

@@ -6,7 +6,7 @@ import { plannerFor } from '@/core/operation/planners/planners'
 import { days, writeMinutes } from '@/core/plan/duration'
 import { addStep, changeStep, moveStep } from '@/core/plan/editPlan'
 import { operationOf, operations, type OperationKey } from '@/core/plan/operations'
-import type { Plan } from '@/core/plan/plan'
+import type { Plan, Substance } from '@/core/plan/plan'
 import { stepText } from '@/core/plan/stepText'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
 import { AddStep } from './AddStep'
@@ -17,12 +17,14 @@ interface Props {
   plan: Plan
   table: ReactionTable
   lab: Lab
+  /** Solvents that a crystallisation may be tried from. */
+  solvents: readonly Substance[]
   /** Absent where the procedure is only read. */
   onChange?: ((plan: Plan, label: string) => void) | undefined
 }
 
 /** The procedure as a strip of steps with a time gutter: solid while hands are busy, hatched while waiting. Amounts follow the table. */
-export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, lab, onChange }: Props) {
+export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, lab, solvents, onChange }: Props) {
   const [open, setOpen] = useState<string>()
   const [dragged, setDragged] = useState<string>()
   const place = (id: string) => plan.steps.findIndex((step) => step.id === id)
@@ -110,6 +112,7 @@ export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, lab, o
                       table={table}
                       step={step}
                       lab={lab}
+                      solvents={solvents}
                       onWork={onChange && ((work, label) => onChange(changeStep(plan, step.id, { work }), label))}
                     />
                   </div>

@@ -9,6 +9,8 @@ import { readNumber } from '@/core/quantity/readQuantity'
 interface Props {
   field: Exclude<Field, { kind: 'rows' }>
   value: string | number | undefined
+  /** What the plan suggests, to go back to. */
+  suggested?: string | number | undefined
   /** True for what was typed, false for what the plan suggests. */
   typed: boolean
   /** Absent where it is only read. */
@@ -22,8 +24,11 @@ const standIn = (field: Props['field'], value: string | number | undefined, type
 const shown = (value: string | number | undefined) =>
   typeof value === 'number' ? String(Number(value.toPrecision(6))) : (value ?? '')
 
+/** Chosen to take back what was chosen before. */
+const backToPlan = '\u0000'
+
 /** One blank of a sentence: what was typed stands in ink, what the plan suggests in pencil. Emptied, it goes back to the plan's. */
-export function Blank({ field, value, typed, onValue }: Props) {
+export function Blank({ field, value, suggested, typed, onValue }: Props) {
   const id = useId()
   const [text, setText] = useState<string>()
   const [problem, setProblem] = useState<string>()
@@ -42,7 +47,17 @@ export function Blank({ field, value, typed, onValue }: Props) {
     )
   if (field.kind === 'choice')
     return (
-      <select className={style} aria-label={label} value={shown(value)} onChange={(event) => onValue(event.currentTarget.value)}>
+      <select
+        className={style}
+        aria-label={label}
+        value={shown(value)}
+        onChange={(event) => onValue(event.currentTarget.value === backToPlan ? undefined : event.currentTarget.value)}
+      >
+        {typed && suggested !== undefined && (
+          <option value={backToPlan}>
+            as the plan has it: {field.ways.find((way) => way.value === suggested)?.words ?? shown(suggested)}
+          </option>
+        )}
         {field.ways.map((way) => (
           <option key={way.value} value={way.value}>
             {way.words}

@@ -58,10 +58,13 @@ export function CrystallisationPicture({ context, filled }: { context: Context; 
       )}
       {judged.length > 0 && (
         <table className="ruled" aria-label="Solvents compared">
-          <caption>Solvents on record, best crop first</caption>
+          <caption>Solvents, those first whose solubility is known, best crop first</caption>
           <thead>
             <tr>
               <th scope="col">solvent</th>
+              <th scope="col" className="n">
+                used at
+              </th>
               <th scope="col" className="n">
                 hot, g/100 mL
               </th>
@@ -81,31 +84,61 @@ export function CrystallisationPicture({ context, filled }: { context: Context; 
             </tr>
           </thead>
           <tbody>
-            {judged.map(({ solvent, hotC, hotGPer100ML, coldGPer100ML, ratio, volumeML: volume, recovery, against }) => (
+            {judged.map(({ solvent, hotC, tried, against }) => (
               <tr key={solvent}>
                 <th scope="row">{solvent}</th>
-                <td className="n fig">
-                  {writeNumber(hotGPer100ML, 1)} at {writeNumber(hotC, 0)} °C
-                </td>
-                <td className="n fig">{writeNumber(coldGPer100ML, 2)}</td>
-                <td className="n fig">{writeNumber(ratio, 1)}</td>
-                <td className="n fig">{writeNumber(volume, 0)} mL</td>
-                <td className="n fig">{writeNumber(100 * recovery, 0)} %</td>
-                <td>{against.join('; ') || 'nothing'}</td>
+                <td className="n fig">{writeNumber(hotC, 0)} °C</td>
+                {tried ? (
+                  <>
+                    <td className="n fig">{writeNumber(tried.hotGPer100ML, 1)}</td>
+                    <td className="n fig">{writeNumber(tried.coldGPer100ML, 2)}</td>
+                    <td className="n fig">{writeNumber(tried.ratio, 1)}</td>
+                    <td className="n fig">{writeNumber(tried.volumeML, 0)} mL</td>
+                    <td className="n fig">{writeNumber(100 * tried.recovery, 0)} %</td>
+                  </>
+                ) : (
+                  <td colSpan={5} className="quiet">
+                    try 0.1 g in a tube, cold, then hot
+                  </td>
+                )}
+                <td>{against.join('; ') || (tried ? 'nothing' : 'nothing on record')}</td>
               </tr>
             ))}
           </tbody>
         </table>
       )}
       {pairs.length > 0 && (
-        <ul className="pairs" aria-label="Pairs of solvents">
-          {pairs.map(({ solvents, fraction, volumeML: volume, recovery }) => (
-            <li key={solvents.join()}>
-              {solvents[0]} with {writeNumber(100 * fraction, 0)} % of {solvents[1]}: {writeNumber(volume, 0)} mL hot, at best{' '}
-              {writeNumber(100 * recovery, 0)} % back
-            </li>
-          ))}
-        </ul>
+        <table className="ruled" aria-label="Pairs of solvents">
+          <caption>
+            Pairs of them, each at the mixture that gives most back; a first estimate, ln s linear in the volume fraction
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">dissolves well</th>
+              <th scope="col">brings it out</th>
+              <th scope="col" className="n">
+                of the second
+              </th>
+              <th scope="col" className="n">
+                volume
+              </th>
+              <th scope="col" className="n">
+                best
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {pairs.map(({ solvents, fraction, volumeML: volume, recovery }) => (
+              <tr key={solvents.join()}>
+                <th scope="row">{solvents[0]}</th>
+                <td>{solvents[1]}</td>
+                <td className="n fig">{writeNumber(100 * fraction, 0)} %</td>
+                <td className="n fig">{writeNumber(volume, 0)} mL</td>
+                <td className="n fig">{writeNumber(100 * recovery, 0)} %</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
       )}
     </>
   )

@@ -2,9 +2,9 @@
 
 import { useMemo } from 'react'
 import type { Lab } from '@/core/lab/lab'
-import type { Measured } from '@/core/operation/planners/planner'
+import type { Filled, Measured } from '@/core/operation/planners/planner'
 import { contextOf, fieldsHere, filledFor, plannerFor, reportFor, typedFor } from '@/core/operation/planners/planners'
-import type { Plan, Step, WorkRow, WorkValue } from '@/core/plan/plan'
+import type { Plan, Step, Substance, WorkRow, WorkValue } from '@/core/plan/plan'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
 import { State } from '../figures/State'
 import { Blank } from './Blank'
@@ -17,19 +17,25 @@ interface Props {
   step: Step
   lab: Lab
   measured?: Measured
+  /** Solvents to compare besides those of the plan. */
+  solvents?: readonly Substance[] | undefined
   /** Absent where it is only read. */
   onWork?: ((work: Step['work'], label: string) => void) | undefined
 }
 
 /** The planner of a step's operation: sentences with blanks, what follows from them, what to do, and a picture with its table. */
-export function OperationPanel({ plan, table, step, lab, measured, onWork }: Props) {
+export function OperationPanel({ plan, table, step, lab, measured, solvents, onWork }: Props) {
   const planner = plannerFor(step)
-  const context = useMemo(() => contextOf(plan, table, step, lab, measured), [plan, table, step, lab, measured])
+  const context = useMemo(
+    () => contextOf(plan, table, step, lab, measured, solvents),
+    [plan, table, step, lab, measured, solvents],
+  )
   const filled = useMemo(() => filledFor(context), [context])
   const report = useMemo(() => reportFor(context, filled), [context, filled])
   if (!planner || !report) return null
   const typed = typedFor(step)
   const fields = fieldsHere(planner, lab)
+  const suggested = planner.suggest(context, typed as Filled)
   const write = (key: string, label: string, value: WorkValue | undefined) => {
     const { [key]: _old, of: _of, ...rest } = typed
     const next = value === undefined ? rest : { ...rest, [key]: value }
@@ -46,14 +52,20 @@ export function OperationPanel({ plan, table, step, lab, measured, onWork }: Pro
     return field.kind === 'rows' ? (
       <Rows field={field} rows={(value as WorkRow[] | undefined) ?? []} typed={key in typed} onRows={onValue} />
     ) : (
-      <Blank field={field} value={value as string | number} typed={key in typed} onValue={onValue} />
+      <Blank
+        field={field}
+        value={value as string | number}
+        suggested={suggested[key] as string | number}
+        typed={key in typed}
+        onValue={onValue}
+      />
     )
   }
   return (
     <section className="planner" aria-label={`${planner.title}, worked out`}>
       <h3>{planner.title}</h3>
-      {planner.sentences(filled).map((sentence) => (
-        <div className="sentence" key={sentence}>
+      {planner.sentences(filled).map((sentence, at) => (
+        <div className="sentence" key={at}>
           {sentence.split(/(\{\w+\})/).map((part, index) => {
             const key = /^\{(\w+)\}$/.exec(part)?.[1]
             return <span key={index}>{key === undefined ? part : blank(key)}</span>

@@ -23,6 +23,7 @@ const BandPicture = dynamic(() => import('./BandPicture').then((module) => modul
 export function Picture({ context, filled }: { context: Context; filled: Filled }) {
   switch (plannerFor(context.step)?.of) {
     case 'reflux':
+    case 'heat':
     case 'cool':
       return <BandPicture context={context} filled={filled} />
     case 'extract':

@@ -144,3 +144,35 @@ describe('round numbers along an axis', () => {
     [82.2, 159.2, [100, 120, 140]],
   ])('from %d to %d', (low, high, ticks) => expect(ticksFor(low, high)).toEqual(ticks))
 })
+
+describe('a choice', () => {
+  const field = {
+    key: 'salt',
+    label: 'salt',
+    kind: 'choice',
+    ways: [
+      { value: 'none', words: 'none is added' },
+      { value: 'saturated', words: 'till no more dissolves' },
+    ],
+  } as const
+  const html = (typed: boolean) =>
+    renderToStaticMarkup(<Blank field={field} value="saturated" suggested="none" typed={typed} onValue={() => undefined} />)
+  test('that was typed can be given back to the plan; one that was not has nothing to give back', () => {
+    expect(html(true)).toContain('as the plan has it: none is added')
+    expect(html(false)).not.toContain('as the plan has it')
+  })
+})
+
+test('the pairs of three components are named where their constants stand', () => {
+  const step: Step = {
+    ...stepOf(fractionation, 'distil-light'),
+    work: {
+      of: 'distil',
+      model: 'NRTL',
+      components: ['cyclohexane', 'toluene', 'cyclohexane'].map((name) => ({ name, mmol: 10 })),
+    } as Work,
+  }
+  const html = draw({ ...fractionation, steps: fractionation.steps.map((each) => (each.id === step.id ? step : each)) }, step)
+  expect(html).toContain('toluene with cyclohexane')
+  expect(html.match(/aria-label="constant \d–\d, from the plan"/g)).toHaveLength(6)
+})

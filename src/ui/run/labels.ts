@@ -24,12 +24,19 @@ export function entryLabel({ step }: Pick<StepState, 'step'>, entry: Entry): str
         net: 'Shown after taring',
         portion: 'Hot solvent, a portion',
         temperature: 'Temperature',
+        heater: 'Setting of the heater',
         volume: step.kind === 'crystallise' ? 'Hot solvent used' : 'Volume',
       }
       return names[entry.body.slot] ?? entry.body.slot
     }
     case 'melting':
       return 'Melting range'
+    case 'head':
+      return entry.body.volumeML === 0
+        ? 'First drop, head'
+        : `Head at ${writeNumber(entry.body.volumeML, entry.body.volumeDecimals)} mL`
+    case 'window':
+      return 'Window widened'
     case 'press':
       return marks[entry.body.mark]
     case 'tube':
@@ -47,7 +54,9 @@ export function entryLabel({ step }: Pick<StepState, 'step'>, entry: Entry): str
 
 /** What an entry says, in print; empty for those that only mark a moment. */
 export function entryValue(entry: Entry): string {
-  if (entry.kind === 'reading') return `${writeNumber(entry.body.value, entry.body.decimals)} ${entry.body.unit}`
+  if (entry.kind === 'reading') return `${writeNumber(entry.body.value, entry.body.decimals)} ${entry.body.unit}`.trim()
+  if (entry.kind === 'head') return `${writeNumber(entry.body.headC, entry.body.decimals)} °C`
+  if (entry.kind === 'window') return `${entry.body.lowC}–${entry.body.highC} °C: ${entry.reason ?? ''}`
   if (entry.kind === 'melting')
     return `${writeNumber(entry.body.onsetC, entry.body.decimals)}–${writeNumber(entry.body.clearC, entry.body.decimals)} °C${correction(entry)}`
   return entry.kind === 'note' ? entry.body.text : ''

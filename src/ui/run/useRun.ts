@@ -37,7 +37,12 @@ export function useRun(run: string, initial: Numbered[], by: string) {
   }, [outbox])
 
   const write = useCallback(
-    <K extends EntryKind>(kind: K, step: string, body: EntryBodies[K], correction?: { supersedes: string; reason: string }) => {
+    <K extends EntryKind>(
+      kind: K,
+      step: string,
+      body: EntryBodies[K],
+      correction?: { supersedes: string | null; reason: string },
+    ) => {
       const now = new Date()
       outbox.write({
         id: nextId(now.getTime()),

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { Desk } from '@/ui/desk/Desk'
+import { crystallisationSolvents } from '@/reference/records'
 import { Frame } from '@/ui/frame/Frame'
 import { orNotFound, pageNeeds, visitor } from '@/server/page'
 import { listBottles } from '@/server/bottles'
@@ -38,6 +39,7 @@ export default async function DeskPage({ params, searchParams }: Props) {
         others={others}
         drawings={structuresOf(plan)}
         lab={course.lab}
+        solvents={crystallisationSolvents}
         mayWrite={may('plan.write')}
         older={number !== history[0]!.number}
         zone={course.zone}

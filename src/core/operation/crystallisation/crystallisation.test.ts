@@ -86,14 +86,30 @@ describe('solvents compared', () => {
     { id: 'ethanol', name: 'ethanol', boiling: { lowC: 78, highC: 78, source: '' } },
     { id: 'ether', name: 'ether', boiling: { lowC: 34.6, highC: 34.6, source: '' } },
   ]
-  test('water first, ethanol with its reason, and what has one point only is left out', () => {
+  test('water first, ethanol with its reason, and what has one point only stands last, to be tried', () => {
     const found = compareSolvents(solute, solvents, 4.9, 20, 760)
-    expect(found.map(({ solvent }) => solvent)).toEqual(['water', 'ethanol'])
+    expect(found.map(({ solvent }) => solvent)).toEqual(['water', 'ethanol', 'ether'])
     expect(found[0]).toMatchObject({ against: [], hotC: 99 })
+    expect(found[0]!.tried!.volumeML).toBeCloseTo(100, 0)
+    expect(found[2]).toMatchObject({ tried: null, against: ['boils away while it is swirled'] })
     expect(found[1]!.against).toEqual(['hot dissolves only 2.3 times what cold does'])
     expect(
       compareSolvents({ ...solute, melting: { lowC: 98, highC: 99, source: '' } }, solvents, 4.9, 20, 760)[0]!.against,
     ).toContain('the solute may come as an oil')
+  })
+  test('what is on record as incompatible speaks against a solvent, by its name or its group', () => {
+    const clash = (of: object) =>
+      compareSolvents({ ...solute, ...of }, [{ ...solvents[1]!, groups: ['alcohol'] }, solvents[0]!], 4.9, 20, 760).map(
+        ({ solvent, against }) => [solvent, against.filter((each) => each.includes('does not bear'))],
+      )
+    expect(Object.fromEntries(clash({ incompatible: { with: ['alcohols'], source: '' } }))).toEqual({
+      water: [],
+      ethanol: ['does not bear alcohols'],
+    })
+    expect(Object.fromEntries(clash({ incompatible: { with: ['water when acid is there'], source: '' } }))).toEqual({
+      water: ['does not bear water when acid is there'],
+      ethanol: [],
+    })
   })
   test('a pair: both solubilities are those of the mixture, log-linear in the volume fraction', () => {
     const [pair] = solventPairs(solute, solvents, 4.9, 20, 760)

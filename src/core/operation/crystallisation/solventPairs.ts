@@ -1,5 +1,6 @@
 import type { Substance } from '../../plan/plan'
 import { boilsAt } from '../boiling/boilingAt'
+import { handyMLPerG, type Solvent } from './compareSolvents'
 import { cropFrom, hotVolume, solubilityInMixture } from './crystallise'
 import { solubilityAt } from './solubility'
 
@@ -13,16 +14,13 @@ export interface SolventPair {
   recovery: number
 }
 
-/** More hot solvent to the gram than this is not handy, mL. */
-const handyMLPerG = 60
-
 /**
  * Mixtures of two solvents on record: for each pair the volume fraction, in tenths, that gives most back from a volume that is still handy; solubilities in a mixture by the log-linear rule, a first estimate.
  * Solvents that have one point only or whose boiling point is not on record are left out.
  */
 export function solventPairs(
   solute: Pick<Substance, 'solubility'>,
-  solvents: readonly Pick<Substance, 'id' | 'name' | 'antoine' | 'boiling'>[],
+  solvents: readonly Solvent[],
   soluteG: number,
   coldC: number,
   mmHg: number,

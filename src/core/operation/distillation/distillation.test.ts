@@ -3,6 +3,7 @@ import { activityCoefficients, type ActivityModel } from './activity'
 import { batchDistillation, type BatchCharge } from './batch'
 import { headOver } from './column'
 import { bubblePoint, type Component, type Mixture } from './equilibrium'
+import { inOneRow, readHeads } from './headReadings'
 import { byWindow, purityOf, recoveryAtPurity } from './fractions'
 import { steamDistillation } from './steam'
 import { corrected, expectedReading } from './thermometer'
@@ -258,4 +259,47 @@ test('which distillation', () => {
   expect(whichDistillation(142, null, false, 70).way).toBe('simple')
   expect(whichDistillation(230, null, false, 70).way).toBe('steam')
   expect(whichDistillation(230, null, true, 70).way).toBe('reduced pressure')
+})
+
+describe('readings at the head', () => {
+  const readings = [
+    { volumeML: 10, headC: 80.9 },
+    { volumeML: 0, headC: 80.5 },
+    { volumeML: 20, headC: 84.9 },
+    { volumeML: 22, headC: 90 },
+  ]
+  test('by hand: all of the first 10 mL lie between 79 and 83 °C, of the next (83 − 80.9)/4, of the last nothing', () => {
+    expect(readHeads(readings, 79, 83)).toMatchObject({ overML: 22, firstC: 80.5, lastC: 90 })
+    expect(readHeads(readings, 79, 83)!.insideML).toBeCloseTo(15.25, 9)
+    expect(readHeads([{ volumeML: 0, headC: 80 }], 79, 83)!.insideML).toBe(0)
+    expect(
+      readHeads(
+        [
+          { volumeML: 0, headC: 80 },
+          { volumeML: 5, headC: 80 },
+        ],
+        79,
+        83,
+      )!.insideML,
+    ).toBe(5)
+    expect(readHeads([], 79, 83)).toBeNull()
+  })
+  test('receivers in a row: the second begins where the first ended', () =>
+    expect(inOneRow([readings.slice(0, 2), [], [{ volumeML: 3, headC: 95 }]]).map(({ volumeML }) => volumeML)).toEqual([
+      10, 0, 13,
+    ]))
+  test('windows that meet share out all that came over, and a wider one never holds less', () => {
+    const reading = fc.record({ volumeML: fc.double({ min: 0, max: 50, noNaN: true }), headC: fc.integer({ min: 60, max: 140 }) })
+    fc.assert(
+      fc.property(fc.array(reading, { minLength: 2, maxLength: 12 }), fc.integer({ min: 61, max: 139 }), (some, cut) => {
+        const inside = (lowC: number, highC: number) => readHeads(some, lowC, highC)!.insideML
+        const from = Math.min(...some.map(({ volumeML }) => volumeML))
+        const { overML } = readHeads(some, 0, 1)!
+        expect(inside(50, 150)).toBeCloseTo(overML - from, 6)
+        // A head that stood still on the cut belongs to both.
+        expect(inside(50, cut + 0.5) + inside(cut + 0.5, 150)).toBeCloseTo(overML - from, 6)
+        expect(inside(60, cut + 1)).toBeGreaterThanOrEqual(inside(60, cut) - 1e-9)
+      }),
+    )
+  })
 })

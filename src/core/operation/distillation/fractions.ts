@@ -37,6 +37,9 @@ export const purityOf = ({ mmol }: Pick<Fraction, 'mmol'>, component: number): n
   return all > 0 ? mmol[component]! / all : 0
 }
 
+/** Purities, as mole fractions, for which a fraction is usually asked. */
+export const usualPurities: readonly number[] = [0.8, 0.85, 0.9, 0.95, 0.98, 0.99]
+
 /** Points at which a cut is looked for; more would not be seen on a graduated receiver. */
 const cuts = 240
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { saltingFactor, saturatedSodiumChloride } from './saltingOut'
 import { layerFlow, mostlyIn, type FlowStep, type Solute } from './layerFlow'
 import { loadedDensity, wateryLayers, whichOnTop } from './layers'
 import {
@@ -116,4 +117,29 @@ describe('acid, base and neutral through three flasks', () => {
       }),
     )
   })
+})
+
+describe('salting out', () => {
+  test('by hand: 0.2 L/mol at 5 mol/L raises K tenfold; none at no salt', () => {
+    expect(saltingFactor(0.2, 5)).toBeCloseTo(10, 9)
+    expect(saltingFactor(0.2, 0)).toBe(1)
+  })
+  test('K = 4 and 50 mL of water: 60 mL take 82.8 %, from saturated water with kS = 0.2 they take 98.3 %', () => {
+    const start = { name: 'water', kind: 'watery' as const, volumeML: 50, pH: 7 }
+    const left = (salting: number) =>
+      layerFlow(
+        start,
+        [{ id: 'a', mmol: 1, K: 4 }],
+        [{ kind: 'shake', layer: 'water', portions: 1, portionML: 60, pH: 7, into: 'ether', salting }],
+      )[0]!.layers.find(({ name }) => name === 'water')!.holds.a!
+    expect(1 - left(1)).toBeCloseTo(0.828, 3)
+    // D = 4·10^(0.2·5.4) = 48.1: q = 50/(50 + 48.1·60)
+    expect(1 - left(saltingFactor(0.2, saturatedSodiumChloride.molPerL))).toBeCloseTo(0.983, 3)
+  })
+  test('more salt never leaves more in the water', () =>
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 0.5, noNaN: true }), fc.double({ min: 0, max: 6, noNaN: true }), (kS, c) => {
+        expect(saltingFactor(kS, c + 0.1)).toBeGreaterThanOrEqual(saltingFactor(kS, c))
+      }),
+    ))
 })

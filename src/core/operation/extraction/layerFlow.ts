@@ -19,7 +19,16 @@ export interface Layer {
 /** One thing that is done with the layers. */
 export type FlowStep =
   /** Shakes a layer with fresh portions of the other kind, which are drawn off into a flask together. */
-  | { kind: 'shake'; layer: string; portions: number; portionML: number; pH: number; into: string }
+  | {
+      kind: 'shake'
+      layer: string
+      portions: number
+      portionML: number
+      pH: number
+      into: string
+      /** By what salt in the water raises every K; 1 without. */
+      salting?: number
+    }
   /** Brings a watery layer to another pH by a volume of acid or base. */
   | { kind: 'bring to pH'; layer: string; pH: number; addML: number }
 
@@ -57,7 +66,7 @@ function shaken(layers: readonly Layer[], layer: Layer, solutes: readonly Solute
   const left = { ...layer.holds }
   const drawn: Record<string, number> = { ...before?.holds }
   for (const solute of solutes) {
-    const D = distributionRatio(solute, pH)
+    const D = distributionRatio(solute, pH) * (step.salting ?? 1)
     // q is what stays in the layer that is shaken, of what is in it.
     const ratio = kind === 'watery' ? step.portionML / (D * layer.volumeML) : (D * step.portionML) / layer.volumeML
     const stays = Number.isFinite(ratio) ? (1 / (1 + ratio)) ** step.portions : 0

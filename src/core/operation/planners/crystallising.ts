@@ -18,7 +18,20 @@ import { solubilityAt } from '../crystallisation/solubility'
 import { solventPairs, type SolventPair } from '../crystallisation/solventPairs'
 import { rinseLoss } from '../filtration/filtering'
 import { expectedProductG } from './inVessel'
-import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Filled, type Planner, when } from './planner'
+import {
+  blank,
+  fact,
+  number,
+  oneOf,
+  rough,
+  rowsOf,
+  word,
+  type Advice,
+  type Context,
+  type Filled,
+  type Planner,
+  when,
+} from './planner'
 
 const stepOf = ({ step }: Context) => (step.kind === 'crystallise' ? step : null)
 
@@ -35,25 +48,69 @@ export function soluteAndSolvent(context: Context): {
   return { solute, solvent, points }
 }
 
-/** Solvents of the plan, judged for the solute on record. */
+/**
+ * The solute with every solubility that is known of it: what was tried in tubes, then what the blanks say of the step's own solvent, then what is on record. And the solvents
+ * to look at: those of the plan, and the usual ones.
+ */
+function soluteAmongSolvents(context: Context, filled: Filled): { solute: Substance; solvents: Substance[] } | null {
+  const { solute, solvent, points } = soluteAndSolvent(context)
+  if (!solute) return null
+  const { plan } = context
+  const inPlan = plan.substances.filter(
+    (each) =>
+      solute.solubility?.some(({ solvent: id }) => id === each.id || id === each.name) ||
+      plan.lines.some((line) => line.role === 'solvent' && line.substance === each.id),
+  )
+  const solvents = [...inPlan, ...(context.solvents ?? [])]
+  const [coldC, mmHg] = [number(filled, 'coldC'), pressureMmHg(context.lab)]
+  const found = rowsOf(filled, 'tried').flatMap(({ solvent: name, cold, hot }) => {
+    const of = solvents.find((each) => each.name === name)
+    const boil = of && boilsAt(of, mmHg)
+    return boil && Number(cold) > 0 && Number(hot) > 0
+      ? [
+          {
+            solvent: of.id,
+            points: [
+              { atC: coldC, gPer100ML: Number(cold) },
+              { atC: boil.atC - 1, gPer100ML: Number(hot) },
+            ],
+          },
+        ]
+      : []
+  })
+  const [hotS, coldS] = [number(filled, 'hotS'), number(filled, 'coldS')]
+  const own =
+    solvent && points.length === 0 && hotS > 0 && coldS > 0
+      ? [
+          {
+            solvent: solvent.id,
+            points: [
+              { atC: coldC, gPer100ML: coldS },
+              { atC: number(filled, 'hotC'), gPer100ML: hotS },
+            ],
+          },
+        ]
+      : []
+  const source = 'tried in a tube'
+  return {
+    solute: { ...solute, solubility: [...[...found, ...own].map((each) => ({ ...each, source })), ...(solute.solubility ?? [])] },
+    solvents,
+  }
+}
+
+/** Solvents of the plan and the usual ones, judged for the solute. */
 export function solventsJudged(context: Context, filled: Filled): SolventJudged[] {
-  const { solute } = soluteAndSolvent(context)
-  return solute
-    ? compareSolvents(
-        solute,
-        context.plan.substances,
-        number(filled, 'soluteG'),
-        number(filled, 'coldC'),
-        pressureMmHg(context.lab),
-      )
+  const here = soluteAmongSolvents(context, filled)
+  return here
+    ? compareSolvents(here.solute, here.solvents, number(filled, 'soluteG'), number(filled, 'coldC'), pressureMmHg(context.lab))
     : []
 }
 
-/** Pairs of solvents of the plan, with the mixture that gives most back. */
+/** Pairs of solvents whose solubilities are known, with the mixture that gives most back. */
 export function pairsJudged(context: Context, filled: Filled): SolventPair[] {
-  const { solute } = soluteAndSolvent(context)
-  return solute
-    ? solventPairs(solute, context.plan.substances, number(filled, 'soluteG'), number(filled, 'coldC'), pressureMmHg(context.lab))
+  const here = soluteAmongSolvents(context, filled)
+  return here
+    ? solventPairs(here.solute, here.solvents, number(filled, 'soluteG'), number(filled, 'coldC'), pressureMmHg(context.lab))
     : []
 }
 
@@ -65,6 +122,7 @@ export const crystallising: Planner = {
     'Dissolve {soluteG} of crude, {way}: {volumeML} hot at {hotC}, where 100 mL hold {hotS}; cold at {coldC} they hold {coldS}.',
     'Filtered hot: {hotFiltration}; at {perG} to the gram by the procedure. Rinse with {rinseML}.',
     'Impurity of {impurityPercent} of the crude, of which 100 mL hold {impurityS} cold; antisolvent {antiML} that holds {antiS}; a second crop from {secondML}.',
+    'Tried in tubes, g to 100 mL: {tried}',
   ],
   fields: [
     blank('soluteG', 'crude', 'g', 0.001, 5000),
@@ -89,6 +147,18 @@ export const crystallising: Planner = {
     blank('antiML', 'antisolvent', 'mL', 0, 20_000, 'no'),
     blank('antiS', 'solubility in the antisolvent', 'g', 0, 300, 'an unknown number of'),
     blank('secondML', 'boil the liquor down to', 'mL', 0, 20_000),
+    {
+      key: 'tried',
+      label: 'solvents tried',
+      kind: 'rows',
+      columns: [
+        { key: 'solvent', label: 'solvent', kind: 'text' },
+        { key: 'cold', label: 'holds cold', kind: 'number', unit: '', least: 0, most: 500 },
+        { key: 'hot', label: 'holds hot', kind: 'number', unit: '', least: 0, most: 500 },
+      ],
+      add: 'Write down a solvent that was tried',
+      fresh: { solvent: 'ethanol', cold: 1, hot: 10 },
+    },
   ],
   suggest: (context, typed) => {
     const { table, lab, measured, step } = context
@@ -121,6 +191,7 @@ export const crystallising: Planner = {
       antiML: 0,
       antiS: 0,
       secondML: Math.round(volumeML / 4),
+      tried: [],
     }
   },
   report: (context, filled) => {

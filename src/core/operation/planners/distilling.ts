@@ -1,11 +1,13 @@
 import { pressureMmHg } from '../../lab/lab'
-import { mainSubstance, type Substance, type WorkRow } from '../../plan/plan'
+import { operationOf } from '../../plan/operations'
+import { mainSubstance, type Step, type Substance, type WorkRow } from '../../plan/plan'
 import { writeNumber } from '../../quantity/write'
 import { molarMass } from '../../substance/molarMass'
 import { boilsAt, trouton, water } from '../boiling/boilingAt'
 import type { ActivityModel } from '../distillation/activity'
 import type { BatchCharge } from '../distillation/batch'
 import type { Component, Mixture } from '../distillation/equilibrium'
+import { inOneRow, readHeads, type HeadReading } from '../distillation/headReadings'
 import { steamDistillation } from '../distillation/steam'
 import { expectedReading, stemFactor, type Filling } from '../distillation/thermometer'
 import { whichDistillation } from '../distillation/whichDistillation'
@@ -24,6 +26,7 @@ import {
   type Field,
   type Filled,
   type Planner,
+  type Report,
   when,
 } from './planner'
 
@@ -102,8 +105,7 @@ export function batchOf(context: Context, filled: Filled): { mixture: Mixture; c
     .map(({ name }) => context.plan.substances.find((each) => each.name === name))
     .map((substance) => substance && componentOf(substance))
   if (rows.length === 0 || components.some((component) => !component)) return null
-  const A = number(filled, 'A12')
-  const model: ActivityModel = modelOf(word(filled, 'model'), A, number(filled, 'A21'), number(filled, 'alpha'), rows.length)
+  const model = modelOf(filled, rows.length)
   const product = mainSubstance(context.plan)?.name
   const wanted = rows.findIndex(({ name }) => name === (word(filled, 'wantedOf') || product))
   const reflux = number(filled, 'reflux')
@@ -121,27 +123,107 @@ export function batchOf(context: Context, filled: Filled): { mixture: Mixture; c
   }
 }
 
-/** The activity model of the blanks; two constants describe two components, so with more the liquid is taken as ideal. */
-function modelOf(kind: string, A12: number, A21: number, alpha: number, count: number): ActivityModel {
-  if (count !== 2 || kind === 'ideal') return { kind: 'ideal' }
-  if (kind === 'van Laar') return { kind, A12, A21 }
-  if (kind === 'Wilson')
-    return {
-      kind,
-      lambda: [
-        [1, A12],
-        [A21, 1],
-      ],
-    }
+/** Pairs of a mixture of up to three, as their constants are numbered in the blanks. */
+const pairsOf = (count: number) => [
+  [1, 2] as const,
+  ...(count > 2
+    ? ([
+        [1, 3],
+        [2, 3],
+      ] as const)
+    : []),
+]
+
+/** Wilson's constants stand under a logarithm: only above 0 do they mean anything. */
+const wilsonHolds = (filled: Filled, count: number) =>
+  word(filled, 'model') !== 'Wilson' ||
+  pairsOf(count).every(([i, j]) => number(filled, `A${i}${j}`) > 0 && number(filled, `A${j}${i}`) > 0)
+
+/** The activity model of the blanks: two constants for each pair of components. Van Laar's are for two; with more the liquid is taken as ideal. */
+function modelOf(filled: Filled, count: number): ActivityModel {
+  const kind = word(filled, 'model')
+  if (count < 2 || kind === 'ideal' || (kind === 'van Laar' && count > 2) || !wilsonHolds(filled, count)) return { kind: 'ideal' }
+  if (kind === 'van Laar') return { kind, A12: number(filled, 'A12'), A21: number(filled, 'A21') }
+  const matrix = (own: number, of: (i: number, j: number) => number) =>
+    Array.from({ length: count }, (_, i) => Array.from({ length: count }, (_other, j) => (i === j ? own : of(i + 1, j + 1))))
+  const constant = (i: number, j: number) => number(filled, `A${i}${j}`)
+  return kind === 'Wilson'
+    ? { kind, lambda: matrix(1, constant) }
+    : { kind: 'NRTL', tau: matrix(0, constant), alpha: matrix(0, () => number(filled, 'alpha')) }
+}
+
+/** The sentence of the activity model, pair by pair. */
+function modelSentence(filled: Filled): string {
+  const model = word(filled, 'model')
+  const names = rowsOf(filled, 'components')
+    .filter(({ mmol }) => Number(mmol) > 0)
+    .map(({ name }, index) => String(name || `component ${index + 1}`))
+  if (model === 'ideal' || names.length < 2) return 'The liquid is taken as {model}.'
+  const pairs = pairsOf(model === 'van Laar' ? 2 : names.length).map(
+    ([i, j]) => `${names[i - 1]} with ${names[j - 1]} {A${i}${j}} and {A${j}${i}}`,
+  )
+  return `The liquid is taken as {model}, with the constants ${pairs.join(', ')}${model === 'NRTL' ? ', α {alpha}' : ''}.`
+}
+
+/** The window of a step: the blanks', or as the group at the bench widened it. */
+export function windowOf(context: Context, filled: Filled): { lowC: number; highC: number } {
+  return context.measured?.windows[context.step.id] ?? { lowC: number(filled, 'lowC'), highC: number(filled, 'highC') }
+}
+
+/** The steps of one distillation, one receiver each: those since the apparatus was last set up, to this one. */
+function receiversUpTo({ plan, step }: Context): Step[] {
+  const before = plan.steps.slice(0, plan.steps.indexOf(step) + 1)
+  return before
+    .slice(before.findLastIndex(({ kind }) => kind === 'assemble') + 1)
+    .filter((each) => operationOf(each) === 'distil')
+}
+
+/** The readings at the head since the first drop of all, with what every receiver before held. */
+export function headsUpTo(context: Context): HeadReading[] {
+  return inOneRow(receiversUpTo(context).map(({ id }) => context.measured?.heads[id] ?? []))
+}
+
+/** What the readings at the bench say: how much is over and left, the boiling range, and when to stop. */
+function asItRuns(context: Context, filled: Filled, potML: number): Pick<Report, 'facts' | 'advice'> {
+  const own = context.measured?.heads[context.step.id] ?? []
+  const { lowC, highC } = windowOf(context, filled)
+  const here = readHeads(own, lowC, highC)
+  if (!here) return { facts: [], advice: [] }
+  const overML = readHeads(headsUpTo(context), lowC, highC)!.overML
+  const left = Math.max(0, potML - overML)
+  const stopML = number(filled, 'stopML')
+  const range = `${writeNumber(here.firstC, 1)}–${writeNumber(here.lastC, 1)} °C`
   return {
-    kind: 'NRTL',
-    tau: [
-      [0, A12],
-      [A21, 0],
+    facts: [
+      fact('left-now', 'left in flask and column', left, 'mL', 1, {
+        how: `${writeNumber(potML, 1)} mL − ${writeNumber(overML, 1)} mL over; ${writeNumber((100 * left) / number(filled, 'potML'), 0)} % of the flask`,
+        atBench: true,
+      }),
+      { ...fact('range', 'boiling range so far', here.lastC - here.firstC, 'K', 1, { atBench: true }), text: range },
+      fact('inside', `came between ${lowC} and ${highC} °C`, here.insideML, 'mL', 1, {
+        how: `of ${writeNumber(here.overML, 1)} mL in this receiver; between two readings the head is taken to change evenly`,
+        atBench: true,
+      }),
     ],
-    alpha: [
-      [0, alpha],
-      [alpha, 0],
+    advice: [
+      ...when(
+        left <= stopML,
+        'stop-now',
+        'danger',
+        `Lower the heat now: about ${writeNumber(left, 1)} mL are left in flask and column, and it must never run dry.`,
+      ),
+      ...when(
+        left > stopML && left <= 2 * stopML + 1,
+        'stop-soon',
+        'doubt',
+        `Only ${writeNumber(left, 1)} mL are left in flask and column: stop at ${writeNumber(stopML, 1)} mL.`,
+      ),
+      ...when(
+        own.length > 1 && (here.lastC < lowC || here.lastC > highC),
+        'outside-now',
+        'doubt',
+        `The head shows ${writeNumber(here.lastC, 1)} °C, ${here.lastC < lowC ? 'below' : 'above'} ${lowC} to ${highC} °C: change the receiver, or widen the window and say why.`,
+      ),
     ],
   }
 }
@@ -157,10 +239,10 @@ const volumeOf = (context: Context, filled: Filled) =>
 export const distilling: Planner = {
   of: 'distil',
   title: 'Distillation',
-  sentences: ({ model }) => [
+  sentences: (filled) => [
     'In the pot: {components}',
     'A column of {stages} stages at reflux {reflux} that holds {holdUpML}. Stop with {stopML} left in the {potML} flask.',
-    `The liquid is taken as {model}${model === 'ideal' ? '' : `, with the constants {A12} and {A21}${model === 'NRTL' ? ', α {alpha}' : ''}`}.`,
+    modelSentence(filled),
     'Collect {wantedOf} from {lowC} to {highC} at the thermometer, filled with {filling}, {stemK} of its scale outside, {lagK} behind the vapour.',
   ],
   fields: [
@@ -174,8 +256,10 @@ export const distilling: Planner = {
       ['Wilson', 'Wilson’s, Λ'],
       ['NRTL', 'NRTL, τ'],
     ]),
-    blank('A12', 'first constant', '', -20, 20),
-    blank('A21', 'second constant', '', -20, 20),
+    ...pairsOf(3).flatMap(([i, j]) => [
+      blank(`A${i}${j}`, `constant ${i}–${j}`, '', -20, 20),
+      blank(`A${j}${i}`, `constant ${j}–${i}`, '', -20, 20),
+    ]),
     blank('alpha', 'α of NRTL', '', 0.05, 0.6),
     blank('stopML', 'left at the end', 'mL', 0, 5000),
     blank('potML', 'flask', 'mL', 5, 20_000),
@@ -186,9 +270,11 @@ export const distilling: Planner = {
     blank('stemK', 'stem outside', 'K', 0, 300),
     blank('lagK', 'lag', 'K', 0, 20),
   ],
-  suggest: (context) => {
+  suggest: (context, typed) => {
     const { plan, step, now, lab } = context
     const components = inPot(context)
+    // Where nothing is known the pairs are as an ideal solution has them: Λ = 1, τ = 0.
+    const none = typed.model === 'Wilson' ? 1 : 0
     const product = mainSubstance(plan)
     const substances = components.map(({ name }) => plan.substances.find((each) => each.name === name)!)
     const mmHg = pressureMmHg(lab)
@@ -214,8 +300,12 @@ export const distilling: Planner = {
       reflux: packed ? 3 : 0,
       holdUpML: packed ? 2 : 0,
       model: 'ideal',
-      A12: 0,
-      A21: 0,
+      A12: none,
+      A21: none,
+      A13: none,
+      A31: none,
+      A23: none,
+      A32: none,
       alpha: 0.3,
       stopML: rough(Math.max(1, all * 0.06)),
       potML: rough(Math.max(5, Number(pot))),
@@ -245,12 +335,8 @@ export const distilling: Planner = {
       .flatMap(({ substance }) => (substance && substance !== wanted ? (boilsAt(substance, mmHg)?.atC ?? []) : []))
     const nearest = boil && others.length > 0 ? Math.min(...others.map((atC) => Math.abs(atC - boil.atC))) : null
     const unknown = named.filter(({ substance }) => !substance || vapourConstants(substance) === null)
-    const [potML, stopML, lowC, highC] = ['potML', 'stopML', 'lowC', 'highC'].map((key) => number(filled, key)) as [
-      number,
-      number,
-      number,
-      number,
-    ]
+    const [potML, stopML] = [number(filled, 'potML'), number(filled, 'stopML')]
+    const { lowC, highC } = windowOf(context, filled)
     const volumeML = volumeOf(context, filled)
     const thermometer = {
       filling: word(filled, 'filling') as Filling,
@@ -282,6 +368,18 @@ export const distilling: Planner = {
         'unknown',
         'doubt',
         `No boiling point on record for ${unknown.map(({ name }) => name || 'a component without a name').join(', ')}: there is no curve. Name substances of this plan.`,
+      ),
+      ...when(
+        word(filled, 'model') === 'van Laar' && rows.length > 2,
+        'van-laar',
+        'doubt',
+        'Van Laar’s equations are for two components: with three the liquid is taken as ideal. Take Wilson’s or NRTL.',
+      ),
+      ...when(
+        !wilsonHolds(filled, rows.length),
+        'wilson',
+        'doubt',
+        'Wilson’s Λ are above 0: the liquid is taken as ideal. At 1 both ways a pair is ideal.',
       ),
       ...when(
         estimated,
@@ -345,8 +443,10 @@ export const distilling: Planner = {
           'Chips in the cold flask, bulb just below the side arm, joints snug, open at the receiver, water on; one or two drops a second.',
       },
     ]
+    const running = asItRuns(context, filled, volumeML)
     return {
       facts: [
+        ...running.facts,
         fact('pot', 'in the pot', volumeML, 'mL', 0, {
           how: `${writeNumber((100 * volumeML) / potML, 0)} % of ${potML} mL at the first drop, ${writeNumber((100 * stopML) / potML, 0)} % at the end`,
           atBench: true,
@@ -368,7 +468,7 @@ export const distilling: Planner = {
             ]),
         ...(nearest === null ? [] : [fact('apart', 'nearest other component', nearest, 'K', 0)]),
       ],
-      advice,
+      advice: [...running.advice, ...advice],
     }
   },
 }

@@ -5,16 +5,18 @@ import { baseCapacityOf } from '../../substance/acidBase'
 import { operationOf } from '../../plan/operations'
 import { densityOf, mainSubstance } from '../../plan/plan'
 import { emulsionLadder, loadedDensity, uncertainBelow, whichOnTop } from '../extraction/layers'
+import { saturatedSodiumChloride, usualSetschenow } from '../extraction/saltingOut'
 import { mostlyIn, type FlowState, type Layer } from '../extraction/layerFlow'
 import { distributionRatio, fractionLeft, fractionLimit, portionFor, portionsFor } from '../extraction/partition'
 import { fillRule, fittingSize } from '../vessel'
-import { flowOfPlan, pHOf, shakenWith, solutesOf, type PlanFlow, type Shaken } from './flowOfPlan'
+import { flowOfPlan, pHOf, saltingOf, shakenWith, solutesOf, type PlanFlow, type Shaken } from './flowOfPlan'
 import { organicLayer } from './inVessel'
 import {
   blank,
   fact,
   inPowers,
   number,
+  oneOf,
   rough,
   word,
   type Advice,
@@ -76,6 +78,8 @@ export function suggestShaking(context: Context): Filled {
     layer: '',
     into: flask ?? `${goes?.substance.name ?? 'wash'} of “${step.title}”`,
     wantedPercent: 99,
+    salt: 'none',
+    setschenow: usualSetschenow,
     ...(earlier ? {} : { solutes: solutesOf(context, organic?.solvents[0]) }),
   }
 }
@@ -84,8 +88,9 @@ export function suggestShaking(context: Context): Filled {
 export const extracting: Planner = {
   of: 'extract',
   title: 'Extraction',
-  sentences: () => [
+  sentences: ({ salt }) => [
     'Shake with {portions} portions of {portionML} each, water at pH {pH}, drawn into {into}.',
+    `Salt in the water: {salt}${salt === 'saturated' ? ', Setschenow constant {setschenow}' : ''}.`,
     'To take out {wantedPercent} of what should go. {solutes}',
   ],
   fields: [
@@ -94,6 +99,11 @@ export const extracting: Planner = {
     blank('pH', 'pH of the watery layer', '', -1, 15),
     { key: 'into', label: 'flask it is drawn into', kind: 'text' },
     { key: 'layer', label: 'layer that is shaken', kind: 'text' },
+    oneOf('salt', 'salt in the water', [
+      ['none', 'none is added'],
+      ['saturated', 'sodium chloride till no more dissolves'],
+    ]),
+    blank('setschenow', 'Setschenow constant', 'L/mol', 0, 1),
     blank('wantedPercent', 'wanted', '%', 1, 99.99),
     {
       key: 'solutes',
@@ -150,11 +160,13 @@ export const extracting: Planner = {
       })
     if (target) {
       const intoWater = shaken.kind === 'organic'
-      const D = distributionRatio(target.solute, intoWater ? pH : shaken.pH)
+      const salting = saltingOf(filled)
+      const D = salting * distributionRatio(target.solute, intoWater ? pH : shaken.pH)
       // Seen from the layer that is shaken: what the portions prefer to it.
       const pull = intoWater ? 1 / D : D
       const one = 1 - fractionLeft(pull, shaken.volumeML, portionML * portions, 1)
       const count = portionsFor(wanted, pull, shaken.volumeML, portionML)
+      const wateryML = intoWater ? portions * portionML : shaken.volumeML
       const at = `V = ${writeNumber(shaken.volumeML, 0)} mL`
       facts.push(
         {
@@ -175,6 +187,17 @@ export const extracting: Planner = {
           1,
           { how: `1 − exp(−D·V_tot/V)` },
         ),
+        ...(salting > 1
+          ? [
+              fact('salt', 'sodium chloride to saturate the water', wateryML * saturatedSodiumChloride.gPerMLWater, 'g', 0, {
+                how: `${writeNumber(wateryML, 0)} mL × ${saturatedSodiumChloride.gPerMLWater} g/mL`,
+                atBench: true,
+              }),
+              fact('salting', 'and K rises by', salting, 'times', 1, {
+                how: `10^(${number(filled, 'setschenow')} L/mol × ${saturatedSodiumChloride.molPerL} mol/L), Setschenow`,
+              }),
+            ]
+          : []),
         ...(count === null
           ? []
           : [fact('count', `portions of ${writeNumber(portionML, 0)} mL for ${writeNumber(100 * wanted, 0)} %`, count, '', 0)]),
@@ -198,13 +221,13 @@ export const extracting: Planner = {
         words: `${writeNumber(100 * where.fraction, 1)} % of ${target.solute.id} is now in ${where.layer}.`,
       })
     }
-    advice.push(...layersAdvice(context, shaken.volumeML, portionML))
+    advice.push(...layersAdvice(context, shaken.volumeML, portionML, saltingOf(filled) > 1))
     return { facts, advice, ladder: { title: 'If an emulsion stands, gentlest first', rungs: [...emulsionLadder] } }
   },
 }
 
 /** Which layer is on top, which funnel, when to vent, how to take the layers out. */
-export function layersAdvice(context: Context, layerML: number, portionML: number): Advice[] {
+export function layersAdvice(context: Context, layerML: number, portionML: number, salted = false): Advice[] {
   const { plan, table, step, lab } = context
   const goes = shakenWith(table, step)
   const organic = organicLayer(context)
@@ -212,7 +235,7 @@ export function layersAdvice(context: Context, layerML: number, portionML: numbe
     .filter(({ line, mass }) => line.role === 'component' && mass)
     .reduce((sum, { mass }) => sum + mass!.value, 0)
   const advice: Advice[] = []
-  const wateryDensity = goes?.watery ? (densityOf(plan, goes.line)?.gPerML ?? 1.0) : 1.0
+  const wateryDensity = salted ? saturatedSodiumChloride.gPerML : goes?.watery ? (densityOf(plan, goes.line)?.gPerML ?? 1.0) : 1.0
   const organicDensity = organic && loadedDensity(organic.volumeML, organic.gPerML, solute)
   if (organic && organicDensity !== null) {
     const { top, certain, difference } = whichOnTop(organicDensity, wateryDensity)
@@ -297,9 +320,10 @@ export function recoveryByPortions(context: Context, filled: Filled): { portions
   const product = context.plan.mainProduct === undefined ? undefined : mainSubstance(context.plan)?.name
   const pulls = flow.solutes
     .filter(({ id }) => (product === undefined ? (shaken.holds[id] ?? 0) > 0 : id === product))
-    .map((solute) =>
-      shaken.kind === 'organic' ? 1 / distributionRatio(solute, number(filled, 'pH')) : distributionRatio(solute, shaken.pH),
-    )
+    .map((solute) => {
+      const D = saltingOf(filled) * distributionRatio(solute, shaken.kind === 'organic' ? number(filled, 'pH') : shaken.pH)
+      return shaken.kind === 'organic' ? 1 / D : D
+    })
     .filter((pull) => pull > 0.05)
   if (pulls.length === 0) return []
   const pull = Math.min(...pulls)

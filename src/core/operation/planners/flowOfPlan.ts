@@ -6,9 +6,10 @@ import { baseCapacityOf, protonsOf } from '../../substance/acidBase'
 import { stepContents, type StepContents } from '../contents'
 import { layerFlow, type FlowState, type FlowStep, type Layer, type Solute } from '../extraction/layerFlow'
 import { partitionFromLogP, partitionFromSolubility } from '../extraction/partition'
+import { saltingFactor, saturatedSodiumChloride } from '../extraction/saltingOut'
 import { crudeComposition } from '../washing/impurities'
 import { expectedProductG, isWatery, liquids, organicLayer } from './inVessel'
-import { number, rough, rowsOf, type Context } from './planner'
+import { number, rough, rowsOf, type Context, type Filled } from './planner'
 
 /** Which layer a flow begins with, and what happened to the layers up to and with each step. */
 export interface PlanFlow {
@@ -26,6 +27,11 @@ export function pHOf(line: Line, substance: Substance): number {
   if (/CO3$/.test(substance.formula ?? '')) return 11
   if (baseCapacityOf(substance) > 0) return rough(Math.min(14, 14 + Math.log10(molPerL)))
   return protonsOf(substance) > 0 && !substance.groups ? rough(Math.max(-0.5, -Math.log10(molPerL))) : 7
+}
+
+/** By what the salt that the blanks put into the water raises K; 1 where they put none. */
+export function saltingOf(filled: Filled): number {
+  return filled.salt === 'saturated' ? saltingFactor(number(filled, 'setschenow'), saturatedSodiumChloride.molPerL) : 1
 }
 
 /** The liquid that a step shakes with. */
@@ -125,6 +131,7 @@ export function flowOfPlan(context: Context): PlanFlow | null {
         portionML: number(filled, 'portionML'),
         pH: number(filled, 'pH'),
         into: String(filled.into),
+        salting: saltingOf(filled),
       })
     } else if (operation === 'quench' && states.length > 0) {
       // Acid or base that goes into a flask by name brings that layer to its pH.

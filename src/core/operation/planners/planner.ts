@@ -1,10 +1,11 @@
 import type { Lab } from '../../lab/lab'
 import type { OperationKey } from '../../plan/operations'
-import type { Plan, Step, WorkRow, WorkValue } from '../../plan/plan'
+import type { Plan, Step, Substance, WorkRow, WorkValue } from '../../plan/plan'
 import { writeNumber } from '../../quantity/write'
 import type { ReactionTable } from '../../reaction/reactionTable'
 import type { TemperatureReading } from '../boiling/timeInBand'
 import type { StepContents } from '../contents'
+import type { HeadReading } from '../distillation/headReadings'
 import type { Weighing } from '../drying/constantMass'
 
 /** What was really measured, where a run is looked at rather than a plan. */
@@ -15,6 +16,9 @@ export interface Measured {
   usedML: Readonly<Record<string, number>>
   temperatures: Readonly<Record<string, TemperatureReading[]>>
   weighings: Readonly<Record<string, Weighing[]>>
+  /** Readings at the head of a distillation, by step; and the windows that the group widened. */
+  heads: Readonly<Record<string, HeadReading[]>>
+  windows: Readonly<Record<string, { lowC: number; highC: number }>>
 }
 
 /** Where a planner stands: a step of a plan with what is in its vessel, and the laboratory. */
@@ -25,6 +29,8 @@ export interface Context {
   now: StepContents
   lab: Lab
   measured?: Measured
+  /** Solvents to compare besides those of the plan. */
+  solvents?: readonly Substance[]
   /** The blanks of another step of the same plan. */
   filledOf: (step: Step) => Filled
 }

@@ -1,5 +1,13 @@
 /** The planners on the demo preparations, with figures worked by hand. */
-import { acetanilide, fractionation, isopentylAcetate, methylNitrobenzoate, separation, trimyristin } from '@/test-support/plans'
+import {
+  acetanilide,
+  benzoin,
+  fractionation,
+  isopentylAcetate,
+  methylNitrobenzoate,
+  separation,
+  trimyristin,
+} from '@/test-support/plans'
 import { defaultLab, type Lab } from '../../lab/lab'
 import { operationOf, operations, type OperationKey } from '../../plan/operations'
 import { addStep } from '../../plan/editPlan'
@@ -7,7 +15,7 @@ import type { Plan, Work } from '../../plan/plan'
 import { reactionTable } from '../../reaction/reactionTable'
 import { scalePlan } from '../../reaction/scalePlan'
 import { batchDistillation } from '../distillation/batch'
-import { recoveryByVolume, solventsJudged } from './crystallising'
+import { pairsJudged, recoveryByVolume, solventsJudged } from './crystallising'
 import { batchOf } from './distilling'
 import { recoveryByPortions, whereItIs } from './extracting'
 import { portionsSaid } from '../../plan/portionsSaid'
@@ -41,12 +49,12 @@ function at(plan: Plan, id: string, typed: Record<string, unknown> = {}, lab: La
   }
 }
 
-const nothingMeasured: Measured = { samples: {}, usedML: {}, temperatures: {}, weighings: {} }
+const nothingMeasured: Measured = { samples: {}, usedML: {}, temperatures: {}, weighings: {}, heads: {}, windows: {} }
 const lowPressure: Lab = { ...defaultLab, pressure: { by: 'mmHg', value: 700 } }
 
 describe('every planner', () => {
   const all = Object.entries(planners) as [OperationKey, NonNullable<(typeof planners)[OperationKey]>][]
-  test('there is one for each operation that has figures', () => expect(all).toHaveLength(15))
+  test('there is one for each operation that has figures', () => expect(all).toHaveLength(16))
   test.each(all)(
     '%s: every blank has a field, a value within its bounds, and a report, also on a step just added',
     (key, planner) => {
@@ -111,6 +119,23 @@ describe('heating and cooling', () => {
     expect(at(acetanilide, 'reflux', { gas: 'acid' }, { ...defaultLab, gas: 'hood' }).advice('gas')!.words).toContain('hood')
     expect(at(acetanilide, 'reflux', { moisture: 'yes' }).advice('tube')).toBeDefined()
     expect(at(acetanilide, 'reflux', { lowC: 120, highC: 110 }).advice('band')).toBeDefined()
+  })
+  test('held in a warm-water bath: the band is that of the words, and time inside it is counted', () => {
+    const { filled, advice, fact } = at(benzoin, 'warm')
+    expect(filled).toMatchObject({ lowC: 60, highC: 65, bath: 'a warm-water bath' })
+    expect(advice('boils-away')).toBeUndefined()
+    expect(fact('least')).toBeCloseTo(0.8 * (filled.minutes as number), 9)
+    const temperatures = { warm: [0, 30, 60, 120].map((atMin) => ({ atMin, celsius: atMin < 60 ? 55 : 62 })) }
+    const cold = at(benzoin, 'warm', { minutes: 120 }, defaultLab, { ...nothingMeasured, temperatures })
+    // From 55 to 62 °C in 30 min the line crosses 60 after 21.4 min: 8.6 min, and an hour.
+    expect(cold.fact('inside')).toBeCloseTo(68.6, 1)
+    expect(cold.advice('outside')!.words).toContain('69 of 120 min')
+  })
+  test('above its boil the ethanol goes, unless a condenser keeps it; a water bath ends at 100 °C', () => {
+    expect(at(benzoin, 'warm', { highC: 85 }).advice('boils-away')!.words).toContain('ethanol (78 °C)')
+    expect(at(benzoin, 'warm', { highC: 85, closed: 'under a condenser' }).advice('boils-away')).toBeUndefined()
+    expect(at(benzoin, 'warm', { lowC: 100, highC: 120 }).advice('too-cold')!.words).toContain('90 °C')
+    expect(at(benzoin, 'warm', { lowC: 70 }).advice('band')).toBeDefined()
   })
   test('eight times the volume cools twice as long', () => {
     const tried = { minutes: 10, triedML: 94.1 / 8 }
@@ -294,6 +319,78 @@ describe('distilling', () => {
     const { context, filled } = at(fractionation, 'distil-light', { model, ...constants })
     expect(batchOf(context, filled)!.mixture.model.kind).toBe(model)
   })
+  const octane = {
+    id: 'octane',
+    name: 'octane',
+    formula: 'C8H18',
+    density: { gPerML: 0.703, source: '' },
+    boiling: { lowC: 125.7, highC: 125.7, source: '' },
+  }
+  const three: Plan = { ...fractionation, substances: [...fractionation.substances, octane] }
+  const components = ['cyclohexane', 'toluene', 'octane'].map((name) => ({ name, mmol: 100 }))
+  const constants = { A12: 0.9, A21: 0.8, A13: 0.7, A31: 0.6, A23: 1.1, A32: 1.2 }
+  test('three components: each pair has its two constants, and the curve they give keeps the balance', () => {
+    for (const model of ['Wilson', 'NRTL']) {
+      const { context, filled } = at(three, 'distil-light', { components, model, ...constants })
+      const { mixture, charge } = batchOf(context, filled)!
+      const own = model === 'Wilson' ? 1 : 0
+      expect(mixture.model).toMatchObject({
+        kind: model,
+        [model === 'Wilson' ? 'lambda' : 'tau']: [
+          [own, 0.9, 0.7],
+          [0.8, own, 1.1],
+          [0.6, 1.2, own],
+        ],
+      })
+      const { points, left, inColumn } = batchDistillation(mixture, { ...charge, points: 60 })
+      points.at(-1)!.distilled.forEach((n, i) => expect((n + left[i]! + inColumn[i]!) / 100).toBeCloseTo(1, 9))
+    }
+  })
+  test('what the constants cannot say is taken as ideal, and said', () => {
+    const laar = at(three, 'distil-light', { components, model: 'van Laar', A12: 1, A21: 1 })
+    expect(laar.advice('van-laar')!.words).toContain('two components')
+    expect(batchOf(laar.context, laar.filled)!.mixture.model).toEqual({ kind: 'ideal' })
+    const wilson = at(three, 'distil-light', { components, model: 'Wilson', A31: -1 })
+    expect(wilson.advice('wilson')).toBeDefined()
+    expect(batchOf(wilson.context, wilson.filled)!.mixture.model).toEqual({ kind: 'ideal' })
+    expect(at(three, 'distil-light', { components, model: 'Wilson' }).filled).toMatchObject({ A13: 1, A32: 1 })
+  })
+  const heads = {
+    'distil-light': [
+      { volumeML: 0, headC: 80.5 },
+      { volumeML: 10, headC: 81 },
+      { volumeML: 20, headC: 85 },
+    ],
+    'distil-middle': [{ volumeML: 6, headC: 106 }],
+    'distil-heavy': [
+      { volumeML: 0, headC: 107 },
+      { volumeML: 18, headC: 110.2 },
+    ],
+  }
+  const heavy = (last: number) => ({
+    ...nothingMeasured,
+    heads: { ...heads, 'distil-heavy': [...heads['distil-heavy'], { volumeML: last, headC: 110.4 }] },
+  })
+  test('at the bench: 49.9 mL less what every receiver holds, the boiling range, and what came inside the window', () => {
+    const light = at(fractionation, 'distil-light', {}, defaultLab, { ...nothingMeasured, heads })
+    expect(light.fact('left-now')).toBeCloseTo(29.9, 1)
+    expect(light.report.facts.find(({ id }) => id === 'range')!.text).toBe('80.5–85.0 °C')
+    // All of the first 10 mL, and of the next, from 81 to 85 °C, what lies below 84.
+    expect(light.fact('inside')).toBeCloseTo(17.5, 6)
+    expect(light.advice('outside-now')!.words).toContain('85.0 °C, above 78 to 84 °C')
+    expect(at(fractionation, 'distil-heavy', {}, defaultLab, heavy(18)).fact('left-now')).toBeCloseTo(5.9, 1)
+  })
+  test('a window that the group widened stands', () => {
+    const windows = { 'distil-light': { lowC: 78, highC: 86 } }
+    const wider = at(fractionation, 'distil-light', {}, defaultLab, { ...nothingMeasured, heads, windows })
+    expect(wider.fact('inside')).toBeCloseTo(20, 6)
+    expect(wider.advice('outside-now')).toBeUndefined()
+  })
+  test('it warns before the flask is dry, and then says stop', () => {
+    expect(at(fractionation, 'distil-heavy', {}, defaultLab, heavy(18)).advice('stop-soon')!.level).toBe('doubt')
+    expect(at(fractionation, 'distil-heavy', {}, defaultLab, heavy(21.5)).advice('stop-now')!.level).toBe('danger')
+    expect(at(fractionation, 'distil-light', {}, defaultLab, { ...nothingMeasured, heads }).advice('stop-soon')).toBeUndefined()
+  })
   test('isopentyl acetate, by its boiling point and Trouton, could also come with steam', () => {
     const { advice } = at(isopentylAcetate, 'distil')
     expect(advice('estimated')).toBeDefined()
@@ -331,6 +428,33 @@ describe('crystallising acetanilide', () => {
     const points = recoveryByVolume(filled)
     for (let i = 1; i < points.length; i++) expect(points[i]!.percent).toBeLessThan(points[i - 1]!.percent)
     expect(solventsJudged(context, filled)[0]).toMatchObject({ solvent: 'water' })
+  })
+  const usual = ['ethanol', 'heptane'].map((name, index) => ({
+    id: name,
+    name,
+    boiling: { lowC: [78.3, 98.4][index]!, highC: [78.3, 98.4][index]!, source: '' },
+  }))
+  const withUsual = (tried: Record<string, unknown>[]) => {
+    const { context, filled } = at(acetanilide, 'crystallise', tried.length > 0 ? { tried } : {})
+    return [{ ...context, solvents: usual }, filled] as const
+  }
+  test('the usual solvents stand below those that are known, without figures', () => {
+    const judged = solventsJudged(...withUsual([]))
+    expect(judged.map(({ solvent, tried }) => [solvent, tried !== null])).toEqual(
+      expect.arrayContaining([
+        ['water', true],
+        ['ethanol', false],
+        ['heptane', false],
+      ]),
+    )
+    expect(pairsJudged(...withUsual([]))).toEqual([])
+  })
+  test('what was tried in a tube is compared, and makes pairs: ethanol holds 20 g cold, 46 g a degree below its boil', () => {
+    const here = withUsual([{ solvent: 'ethanol', cold: 20, hot: 46 }])
+    const ethanol = solventsJudged(...here).find(({ solvent }) => solvent === 'ethanol')!
+    expect(ethanol.tried!.ratio).toBeCloseTo(2.3, 6)
+    expect(ethanol.against).toContain('hot dissolves only 2.3 times what cold does')
+    expect(pairsJudged(...here).map(({ solvents }) => solvents)).toEqual([['ethanol', 'water']])
   })
 })
 
@@ -405,4 +529,17 @@ test('tests and samples', () => {
 
 test('operations know their planners by name', () => {
   for (const key of Object.keys(planners)) expect(operations).toHaveProperty(key)
+})
+
+describe('salting out', () => {
+  test('saturated sodium chloride raises K by 10^(0.195·5.4) = 11.3; 3 × 20 mL of water take 22 g', () => {
+    const typed = { salt: 'saturated', portions: 3, portionML: 20, pH: 7 }
+    const [plain, salted] = [at(separation, 'extract-acid', { ...typed, salt: 'none' }), at(separation, 'extract-acid', typed)]
+    expect(salted.fact('salting')).toBeCloseTo(11.3, 1)
+    expect(salted.fact('salt')).toBeCloseTo(0.359 * 60, 6)
+    expect(salted.fact('D')! / plain.fact('D')!).toBeCloseTo(11.3, 1)
+    // What should stay in the ether stays there more: the watery portions take less.
+    expect(salted.fact('taken')!).toBeLessThan(plain.fact('taken')!)
+    expect(plain.fact('salt')).toBeUndefined()
+  })
 })

@@ -1,6 +1,6 @@
 import { defaultLab, type Lab } from '../../lab/lab'
 import { operationOf, type OperationKey } from '../../plan/operations'
-import type { Plan, Step, Work } from '../../plan/plan'
+import type { Plan, Step, Substance, Work } from '../../plan/plan'
 import type { ReactionTable } from '../../reaction/reactionTable'
 import { stepContents } from '../contents'
 import { adding } from './adding'
@@ -13,6 +13,7 @@ import { evaporating } from './evaporating'
 import { extracting } from './extracting'
 import { filtering } from './filtering'
 import { heating } from './heating'
+import { holding } from './holding'
 import { melting } from './melting'
 import type { Context, Field, Filled, Measured, Planner, Report } from './planner'
 import { quenching } from './quenching'
@@ -24,6 +25,7 @@ import { washing } from './washing'
 export const planners: Partial<Record<OperationKey, Planner>> = Object.fromEntries(
   [
     heating,
+    holding,
     cooling,
     adding,
     quenching,
@@ -53,7 +55,14 @@ export function typedFor(step: Step): Partial<Work> {
 }
 
 /** Where the planner of a step stands. @throws where the plan has no such step */
-export function contextOf(plan: Plan, table: ReactionTable, step: Step, lab: Lab = defaultLab, measured?: Measured): Context {
+export function contextOf(
+  plan: Plan,
+  table: ReactionTable,
+  step: Step,
+  lab: Lab = defaultLab,
+  measured?: Measured,
+  solvents?: readonly Substance[],
+): Context {
   const now = stepContents(plan, table).find((each) => each.step === step.id)
   if (!now) throw new Error(`The plan has no step “${step.id}”.`)
   const context: Context = {
@@ -63,7 +72,8 @@ export function contextOf(plan: Plan, table: ReactionTable, step: Step, lab: Lab
     now,
     lab,
     ...(measured ? { measured } : {}),
-    filledOf: (other) => filledFor(contextOf(plan, table, other, lab, measured)),
+    ...(solvents ? { solvents } : {}),
+    filledOf: (other) => filledFor(contextOf(plan, table, other, lab, measured, solvents)),
   }
   return context
 }

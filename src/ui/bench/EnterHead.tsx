@@ -1,0 +1,138 @@
+'use client'
+
+import { useState } from 'react'
+import { askAbout } from '@/core/run/askAbout'
+import type { EntryBodies } from '@/core/run/entry'
+import type { RunState, StepState } from '@/core/run/foldRun'
+import { Question } from './Question'
+import { NumberPad } from './NumberPad'
+import { ReadingField } from './ReadingField'
+import { readingOf } from './readingOf'
+import { draftOf, type Write } from './write'
+
+/** One digit is estimated between the lines of thermometer and receiver. */
+const estimated = 1
+
+/** Volume in the receiver and head temperature, as one line of the book; of the first drop only the temperature. */
+export function EnterHead({ run, state, first, write }: { run: RunState; state: StepState; first: boolean; write: Write }) {
+  const [texts, setTexts] = useState({ volume: '', head: '' })
+  const [field, setField] = useState<'volume' | 'head'>(first ? 'head' : 'volume')
+  const [problem, setProblem] = useState<string>()
+  const [asked, setAsked] = useState<string>()
+  const [widening, setWidening] = useState(false)
+  const step = state.step.id
+  const take = (kept?: string) => {
+    const volume = first ? ({ ok: true, value: { value: 0, decimals: 1 } } as const) : readingOf(texts.volume, 'mL', estimated)
+    const head = readingOf(texts.head, '°C', estimated)
+    if (!volume.ok) return setProblem(`Volume: ${volume.problem}`)
+    if (!head.ok) return setProblem(`Head: ${head.problem}`)
+    const body: EntryBodies['head'] = {
+      volumeML: volume.value.value,
+      volumeDecimals: volume.value.decimals,
+      headC: head.value.value,
+      decimals: head.value.decimals,
+      ...(kept === undefined ? {} : { asked: kept }),
+    }
+    const question = kept === undefined ? askAbout(run, draftOf('head', step, body)) : null
+    if (question) return setAsked(question)
+    write('head', step, body)
+  }
+  if (asked) return <Question question={asked} onCorrect={() => setAsked(undefined)} onKeep={() => take(asked)} />
+  if (widening) return <WidenWindow step={step} write={write} onClose={() => setWidening(false)} />
+  const toHead = field === 'volume' && texts.head === ''
+  return (
+    <>
+      {(first ? (['head'] as const) : (['volume', 'head'] as const)).map((each) => (
+        <div key={each} className="melting-field">
+          <span className="hint">{each === 'volume' ? 'In this receiver' : 'At the head'}</span>
+          <ReadingField
+            label={each === 'volume' ? 'Volume in this receiver' : 'Head temperature'}
+            unit={each === 'volume' ? 'mL' : '°C'}
+            value={texts[each]}
+            active={field === each}
+            onFocus={() => setField(each)}
+            onValue={(value) => {
+              setTexts({ ...texts, [each]: value })
+              setProblem(undefined)
+            }}
+            onEnter={() => (toHead ? setField('head') : take())}
+          />
+        </div>
+      ))}
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <NumberPad value={texts[field]} onValue={(value) => setTexts({ ...texts, [field]: value })} />
+      <button type="button" className="go" onClick={() => (toHead ? setField('head') : take())}>
+        {toHead ? 'Now the head' : 'Write it down'}
+      </button>
+      {!first && (
+        <button type="button" className="plain" onClick={() => write('done', step, {})}>
+          The last drop is in: next receiver, or heat off
+        </button>
+      )}
+      <button type="button" className="plain" onClick={() => setWidening(true)}>
+        Widen the window
+      </button>
+    </>
+  )
+}
+
+/** The window that the procedure prints is not always what the thermometer shows: a group may widen it, and says why. */
+function WidenWindow({ step, write, onClose }: { step: string; write: Write; onClose: () => void }) {
+  const [texts, setTexts] = useState({ low: '', high: '' })
+  const [field, setField] = useState<'low' | 'high'>('low')
+  const [reason, setReason] = useState('')
+  const [problem, setProblem] = useState<string>()
+  const take = () => {
+    const [low, high] = [readingOf(texts.low, '°C', 0), readingOf(texts.high, '°C', 0)]
+    if (!low.ok) return setProblem(`From: ${low.problem}`)
+    if (!high.ok) return setProblem(`To: ${high.problem}`)
+    if (high.value.value <= low.value.value)
+      return setProblem('The window ends above where it begins: for example from 134 to 144 °C.')
+    if (reason.trim() === '')
+      return setProblem('Say why, for example: the head stands still at 134 °C, and our thermometer reads low.')
+    write('window', step, { lowC: low.value.value, highC: high.value.value }, { supersedes: null, reason: reason.trim() })
+    onClose()
+  }
+  return (
+    <>
+      {(['low', 'high'] as const).map((each) => (
+        <div key={each} className="melting-field">
+          <span className="hint">{each === 'low' ? 'From' : 'To'}</span>
+          <ReadingField
+            label={each === 'low' ? 'Window from' : 'Window to'}
+            unit="°C"
+            value={texts[each]}
+            active={field === each}
+            onFocus={() => setField(each)}
+            onValue={(value) => setTexts({ ...texts, [each]: value })}
+            onEnter={take}
+          />
+        </div>
+      ))}
+      <input
+        className="reason"
+        aria-label="Why the window is widened"
+        placeholder="why"
+        maxLength={200}
+        value={reason}
+        onChange={(event) => setReason(event.currentTarget.value)}
+      />
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <NumberPad value={texts[field]} onValue={(value) => setTexts({ ...texts, [field]: value })} />
+      <button type="button" className="go" onClick={take}>
+        Widen it
+      </button>
+      <button type="button" className="plain" onClick={onClose}>
+        Leave it as it is
+      </button>
+    </>
+  )
+}
