@@ -29,8 +29,8 @@ export interface EntryBodies {
   window: { lowC: number; highC: number }
   /** A moment: heat on, onset of reflux, heat off, start of a hold. */
   press: { mark: Mark }
-  /** A tube of a panel of tests: its stopwatch starts, or its sign is seen, which may be none. */
-  tube: { tube: string; event: 'start' | 'sign' | 'none' }
+  /** A tube of a panel of tests: its stopwatch starts, starts again for a second pass when it is warmed, or its sign is seen, which may be none. */
+  tube: { tube: string; event: 'start' | 'warm' | 'sign' | 'none' }
   /** A few words: the slot of a sample. */
   note: { slot: string; text: string }
   /** A step is over, in the group's judgement. */

@@ -61,7 +61,7 @@ const bodies: { [K in EntryKind]: ObjectSchema<object> } = {
   press: object({ mark: string().oneOf(['heat-on', 'onset', 'heat-off', 'start', 'dissolved']).required() }),
   tube: object({
     tube: string().min(1).max(80).required(),
-    event: string().oneOf(['start', 'sign', 'none']).required(),
+    event: string().oneOf(['start', 'warm', 'sign', 'none']).required(),
   }),
   note: object({ slot: string().min(1).max(40).required(), text: string().trim().min(1).max(200).required() }),
   done: empty,

@@ -24,6 +24,8 @@ export function DuePanel({ run, state, lab, write }: { run: RunState; state: Ste
   const [method, setMethod] = useState<WeighingMethod>()
   const [portioned, setPortioned] = useState(lab.crystallisationVolume === 'portions')
   const [beside, setBeside] = useState<string>()
+  // What this tablet has written clears its field; what another one writes meanwhile must not.
+  const [written, setWritten] = useState(0)
   const besides = besidesDue(state)
   const due = besides.find(({ slot }) => slot === beside) ?? dueIn(state, method, portioned)
   if (!due) return null
@@ -53,13 +55,14 @@ export function DuePanel({ run, state, lab, write }: { run: RunState; state: Ste
       <h2>{due.label}</h2>
       {due.hint && <p className="hint">{due.hint}</p>}
       <Enter
-        key={`${state.step.id} ${due.kind} ${'slot' in due ? due.slot : ''} ${state.standing.length}`}
+        key={`${state.step.id} ${due.kind} ${'slot' in due ? due.slot : ''} ${written}`}
         run={run}
         state={state}
         due={due}
         lab={lab}
         write={(...entry) => {
           setBeside(undefined)
+          setWritten(written + 1)
           write(...entry)
         }}
       />
@@ -68,11 +71,15 @@ export function DuePanel({ run, state, lab, write }: { run: RunState; state: Ste
           All of it has dissolved
         </button>
       )}
-      {besides.map(({ slot }) => (
-        <button key={slot} type="button" className="plain" onClick={() => setBeside(beside === slot ? undefined : slot)}>
-          {beside === slot ? 'Not now' : slot === 'heater' ? 'Write the heater’s setting' : 'Write a temperature'}
-        </button>
-      ))}
+      {besides.length > 0 && (
+        <div className={besides.length > 1 ? 'besides' : 'besides one'}>
+          {besides.map(({ slot }) => (
+            <button key={slot} type="button" className="plain" onClick={() => setBeside(beside === slot ? undefined : slot)}>
+              {beside === slot ? 'Not now' : slot === 'heater' ? 'Heater’s setting' : 'Write a temperature'}
+            </button>
+          ))}
+        </div>
+      )}
       {state.step.witness && <p className="hint">A demonstrator signs this step.</p>}
       {state.step.kind === 'dry' && (state.net?.series?.length ?? 0) > 0 && <StopDrying step={state.step.id} write={write} />}
     </section>
@@ -105,7 +112,7 @@ function Enter({ run, state, due, lab, write }: { run: RunState; state: StepStat
     case 'melting':
       return <EnterMelting run={run} step={step} decimals={due.decimals} instruments={lab.instruments} write={write} />
     case 'head':
-      return <EnterHead run={run} state={state} first={due.first} write={write} />
+      return <EnterHead run={run} state={state} first={due.first} lab={lab} write={write} />
     case 'note':
       return <EnterNote step={step} slot={due.slot} label={due.label} write={write} />
     case 'tubes':

@@ -1,9 +1,13 @@
 'use client'
 
 import { useState } from 'react'
+import type { Lab } from '@/core/lab/lab'
+import { windowOf } from '@/core/operation/planners/distilling'
+import { contextOf, filledFor } from '@/core/operation/planners/planners'
 import { askAbout } from '@/core/run/askAbout'
 import type { EntryBodies } from '@/core/run/entry'
 import type { RunState, StepState } from '@/core/run/foldRun'
+import { measuredOf } from '@/core/run/measured'
 import { Question } from './Question'
 import { NumberPad } from './NumberPad'
 import { ReadingField } from './ReadingField'
@@ -14,7 +18,19 @@ import { draftOf, type Write } from './write'
 const estimated = 1
 
 /** Volume in the receiver and head temperature, as one line of the book; of the first drop only the temperature. */
-export function EnterHead({ run, state, first, write }: { run: RunState; state: StepState; first: boolean; write: Write }) {
+export function EnterHead({
+  run,
+  state,
+  first,
+  lab,
+  write,
+}: {
+  run: RunState
+  state: StepState
+  first: boolean
+  lab: Lab
+  write: Write
+}) {
   const [texts, setTexts] = useState({ volume: '', head: '' })
   const [field, setField] = useState<'volume' | 'head'>(first ? 'head' : 'volume')
   const [problem, setProblem] = useState<string>()
@@ -38,27 +54,34 @@ export function EnterHead({ run, state, first, write }: { run: RunState; state: 
     write('head', step, body)
   }
   if (asked) return <Question question={asked} onCorrect={() => setAsked(undefined)} onKeep={() => take(asked)} />
-  if (widening) return <WidenWindow step={step} write={write} onClose={() => setWidening(false)} />
+  if (widening) {
+    const context = contextOf(run.plan, run.planned, state.step, lab, measuredOf(run))
+    return (
+      <WidenWindow step={step} window={windowOf(context, filledFor(context))} write={write} onClose={() => setWidening(false)} />
+    )
+  }
   const toHead = field === 'volume' && texts.head === ''
   return (
     <>
-      {(first ? (['head'] as const) : (['volume', 'head'] as const)).map((each) => (
-        <div key={each} className="melting-field">
-          <span className="hint">{each === 'volume' ? 'In this receiver' : 'At the head'}</span>
-          <ReadingField
-            label={each === 'volume' ? 'Volume in this receiver' : 'Head temperature'}
-            unit={each === 'volume' ? 'mL' : '°C'}
-            value={texts[each]}
-            active={field === each}
-            onFocus={() => setField(each)}
-            onValue={(value) => {
-              setTexts({ ...texts, [each]: value })
-              setProblem(undefined)
-            }}
-            onEnter={() => (toHead ? setField('head') : take())}
-          />
-        </div>
-      ))}
+      <div className={first ? 'head-fields one' : 'head-fields'}>
+        {(first ? (['head'] as const) : (['volume', 'head'] as const)).map((each) => (
+          <div key={each} className="melting-field">
+            <span className="hint">{each === 'volume' ? 'In this receiver' : 'At the head'}</span>
+            <ReadingField
+              label={each === 'volume' ? 'Volume in this receiver' : 'Head temperature'}
+              unit={each === 'volume' ? 'mL' : '°C'}
+              value={texts[each]}
+              active={field === each}
+              onFocus={() => setField(each)}
+              onValue={(value) => {
+                setTexts({ ...texts, [each]: value })
+                setProblem(undefined)
+              }}
+              onEnter={() => (toHead ? setField('head') : take())}
+            />
+          </div>
+        ))}
+      </div>
       {problem && (
         <p className="problem" role="alert">
           {problem}
@@ -70,7 +93,7 @@ export function EnterHead({ run, state, first, write }: { run: RunState; state: 
       </button>
       {!first && (
         <button type="button" className="plain" onClick={() => write('done', step, {})}>
-          The last drop is in: next receiver, or heat off
+          That was the last drop
         </button>
       )}
       <button type="button" className="plain" onClick={() => setWidening(true)}>
@@ -81,8 +104,18 @@ export function EnterHead({ run, state, first, write }: { run: RunState; state: 
 }
 
 /** The window that the procedure prints is not always what the thermometer shows: a group may widen it, and says why. */
-function WidenWindow({ step, write, onClose }: { step: string; write: Write; onClose: () => void }) {
-  const [texts, setTexts] = useState({ low: '', high: '' })
+function WidenWindow({
+  step,
+  window,
+  write,
+  onClose,
+}: {
+  step: string
+  window: { lowC: number; highC: number }
+  write: Write
+  onClose: () => void
+}) {
+  const [texts, setTexts] = useState({ low: String(window.lowC), high: String(window.highC) })
   const [field, setField] = useState<'low' | 'high'>('low')
   const [reason, setReason] = useState('')
   const [problem, setProblem] = useState<string>()
@@ -99,20 +132,23 @@ function WidenWindow({ step, write, onClose }: { step: string; write: Write; onC
   }
   return (
     <>
-      {(['low', 'high'] as const).map((each) => (
-        <div key={each} className="melting-field">
-          <span className="hint">{each === 'low' ? 'From' : 'To'}</span>
-          <ReadingField
-            label={each === 'low' ? 'Window from' : 'Window to'}
-            unit="°C"
-            value={texts[each]}
-            active={field === each}
-            onFocus={() => setField(each)}
-            onValue={(value) => setTexts({ ...texts, [each]: value })}
-            onEnter={take}
-          />
-        </div>
-      ))}
+      <p className="hint">Widen the window of this fraction:</p>
+      <div className="head-fields">
+        {(['low', 'high'] as const).map((each) => (
+          <div key={each} className="melting-field">
+            <span className="hint">{each === 'low' ? 'From' : 'To'}</span>
+            <ReadingField
+              label={each === 'low' ? 'Window from' : 'Window to'}
+              unit="°C"
+              value={texts[each]}
+              active={field === each}
+              onFocus={() => setField(each)}
+              onValue={(value) => setTexts({ ...texts, [each]: value })}
+              onEnter={take}
+            />
+          </div>
+        ))}
+      </div>
       <input
         className="reason"
         aria-label="Why the window is widened"

@@ -4,12 +4,20 @@ import type { Lab } from '@/core/lab/lab'
 import { contextOf, filledFor } from '@/core/operation/planners/planners'
 import { tubesOf } from '@/core/operation/planners/testing'
 import { testMethodOf } from '@/core/operation/testing/testPanel'
-import type { Entry } from '@/core/run/entry'
+import type { Entry, EntryBodies } from '@/core/run/entry'
 import type { RunState, StepState } from '@/core/run/foldRun'
 import { useNow } from '../useNow'
 import type { Write } from './write'
 
 const span = (ms: number) => `${Math.floor(ms / 60_000)}:${String(Math.floor((ms % 60_000) / 1000)).padStart(2, '0')}`
+
+const began = (event: EntryBodies['tube']['event']) => event === 'start' || event === 'warm'
+
+/** What was seen in a tube since its stopwatch last started; undefined while it is watched. */
+function seenIn(entries: readonly Entry<'tube'>[]): Entry<'tube'> | undefined {
+  const last = entries.at(-1)
+  return last && !began(last.body.event) ? last : undefined
+}
 
 /** The tubes of a test: one stopwatch each, started together, stopped by the sign or without one. */
 export function Tubes({ run, state, lab, write }: { run: RunState; state: StepState; lab: Lab; write: Write }) {
@@ -23,7 +31,7 @@ export function Tubes({ run, state, lab, write }: { run: RunState; state: StepSt
   const entries = state.standing.filter((entry) => entry.kind === 'tube') as Entry<'tube'>[]
   const of = (tube: string) => entries.filter(({ body }) => body.tube === tube)
   const started = tubes.some((tube) => of(tube).length > 0)
-  const open = tubes.filter((tube) => !of(tube).some(({ body }) => body.event !== 'start'))
+  const open = tubes.filter((tube) => !seenIn(of(tube)))
   return (
     <>
       {!started && (
@@ -38,8 +46,9 @@ export function Tubes({ run, state, lab, write }: { run: RunState; state: StepSt
       <ul className="tube-clocks">
         {started &&
           tubes.map((tube) => {
-            const begun = of(tube).find(({ body }) => body.event === 'start')
-            const seen = of(tube).find(({ body }) => body.event !== 'start')
+            const begun = of(tube).findLast(({ body }) => began(body.event))
+            const seen = seenIn(of(tube))
+            const warmed = of(tube).some(({ body }) => body.event === 'warm')
             return (
               <li key={tube}>
                 <b>{tube}</b>
@@ -47,7 +56,20 @@ export function Tubes({ run, state, lab, write }: { run: RunState; state: StepSt
                   {begun && span(Math.max(0, (seen ? Date.parse(seen.at) : now) - Date.parse(begun.at)))}
                 </span>
                 {seen ? (
-                  <span>{seen.body.event === 'sign' ? `positive: ${method.sign}` : 'no sign'}</span>
+                  <span>
+                    {seen.body.event === 'sign' ? `positive: ${method.sign}` : 'no sign'}
+                    {warmed && ', warm'}
+                    {seen.body.event === 'none' && method.warm && !warmed && (
+                      <button
+                        type="button"
+                        className="plain"
+                        onClick={() => write('tube', step, { tube, event: 'warm' })}
+                        aria-label={`${tube}: warm it`}
+                      >
+                        Warm it
+                      </button>
+                    )}
+                  </span>
                 ) : (
                   <span className="choice">
                     <button

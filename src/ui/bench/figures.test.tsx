@@ -53,9 +53,9 @@ describe('figures at the bench', () => {
       [20, 86],
     ] as const)
       log.add('distil-light', 'head', { volumeML, volumeDecimals: 1, headC, decimals: 1 })
-    // 49.9 mL were planned for the flask.
+    // 50 mL are planned for the flask.
     const html = shown(log, 'distil-light', 1, defaultLab, fractionation)
-    expect(html).toMatch(/left in flask and column<\/dt><dd class="fig">29\.9 mL/)
+    expect(html).toMatch(/left in flask and column<\/dt><dd class="fig">30\.0 mL/)
     expect(html).toContain('80.5–86.0 °C')
     expect(html).toContain('change the receiver')
   })
@@ -78,6 +78,7 @@ describe('what an entry is called', () => {
     [log.press('crystallise', 'dissolved'), 'All of it dissolved', ''],
     [log.add('crystallise', 'tube', { tube: '1 sample', event: 'start' }), '1 sample: stopwatch started', ''],
     [log.add('crystallise', 'tube', { tube: '1 sample', event: 'sign' }), '1 sample: the sign is seen', ''],
+    [log.add('crystallise', 'tube', { tube: '3 blank', event: 'warm' }), '3 blank: warmed, stopwatch started again', ''],
     [log.add('crystallise', 'tube', { tube: '3 blank', event: 'none' }), '3 blank: no sign', ''],
     [log.add('crystallise', 'note', { slot: 'sample slot', text: 'A3' }), 'Sample slot', 'A3'],
     [

@@ -11,6 +11,13 @@ const marks = {
   dissolved: 'All of it dissolved',
 } as const
 
+const tubeEvents = {
+  start: 'stopwatch started',
+  warm: 'warmed, stopwatch started again',
+  sign: 'the sign is seen',
+  none: 'no sign',
+} as const
+
 /** What an entry is called in its step: `Vial with contents, with cap`. */
 export function entryLabel({ step }: Pick<StepState, 'step'>, entry: Entry): string {
   switch (entry.kind) {
@@ -40,7 +47,7 @@ export function entryLabel({ step }: Pick<StepState, 'step'>, entry: Entry): str
     case 'press':
       return marks[entry.body.mark]
     case 'tube':
-      return `${entry.body.tube}: ${{ start: 'stopwatch started', sign: 'the sign is seen', none: 'no sign' }[entry.body.event]}`
+      return `${entry.body.tube}: ${tubeEvents[entry.body.event]}`
     case 'note':
       return entry.body.slot.charAt(0).toUpperCase() + entry.body.slot.slice(1)
     case 'done':

@@ -53,13 +53,13 @@ function inPot(context: Context): WorkRow[] {
   )
   const amountOf = (id: string) => table.lines.find(({ line }) => line.id === id)?.amount?.value ?? 0
   if (direct.length > 0)
-    return direct.slice(0, 3).map(({ line, substance }) => ({ name: substance.name, mmol: rough(amountOf(line.id)) }))
+    return direct.slice(0, 3).map(({ line, substance }) => ({ name: substance.name, mmol: rough(amountOf(line.id), 4) }))
   // A second distillation of a mixture that was charged whole.
   const charged = table.lines.filter(
     ({ line, substance, amount }) => amount && !plan.mainProduct && volatile(substance) && line.form.kind !== 'solid',
   )
   if (charged.length > 0)
-    return charged.slice(0, 3).map(({ substance, amount }) => ({ name: substance.name, mmol: rough(amount!.value) }))
+    return charged.slice(0, 3).map(({ substance, amount }) => ({ name: substance.name, mmol: rough(amount!.value, 4) }))
   const made =
     product?.formula && volatile(product)
       ? [{ name: product.name, mmol: rough((1000 * expectedProductG(context)) / molarMass(product.formula)) }]
@@ -78,10 +78,12 @@ function inPot(context: Context): WorkRow[] {
   return [...beside, ...made].slice(-3)
 }
 
-/** The window printed in a procedure's words: "between 135 and 143 °C". */
-function windowSaid(text: string): [number, number] | null {
-  const found = /(?:between|from) (\d+) (?:and|to) (\d+) °C/.exec(text)
-  return found ? [Number(found[1]), Number(found[2])] : null
+/** The window printed in a procedure's words: "between 135 and 143 °C"; or only its end, "when the head passes 84 °C". */
+function windowSaid({ text, until = '' }: Step): { lowC?: number; highC?: number } {
+  const both = /(?:between|from) (\d+) (?:and|to) (\d+) °C/.exec(text)
+  if (both) return { lowC: Number(both[1]), highC: Number(both[2]) }
+  const end = /head passes (\d+) °C/.exec(`${text} ${until}`)
+  return end ? { highC: Number(end[1]) } : {}
 }
 
 const componentOf = (substance: Substance): Component | null => {
@@ -288,7 +290,7 @@ export const distilling: Planner = {
           : first[0]
     const boil = wanted ? (boilsAt(wanted, mmHg)?.atC ?? 100) : 100
     const packed = plan.steps.some(({ text }) => /column/i.test(text))
-    const said = windowSaid(step.text)
+    const said = windowSaid(step)
     const all = volumeOf(context, { components })
     const pot =
       now.vessel?.kind === 'round-bottom'
@@ -310,8 +312,8 @@ export const distilling: Planner = {
       stopML: rough(Math.max(1, all * 0.06)),
       potML: rough(Math.max(5, Number(pot))),
       wantedOf: wanted?.name ?? '',
-      lowC: said?.[0] ?? Math.round(boil - 3),
-      highC: said?.[1] ?? Math.round(boil + 3),
+      lowC: said.lowC ?? Math.round(boil - 3),
+      highC: said.highC ?? Math.round(boil + 3),
       filling: 'spirit',
       stemK: 0,
       lagK: 0,

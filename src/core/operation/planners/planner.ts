@@ -152,5 +152,5 @@ export const oneOf = (key: string, label: string, ways: readonly (string | reado
   ways: ways.map((way) => (typeof way === 'string' ? { value: way, words: way } : { value: way[0], words: way[1] })),
 })
 
-/** To three figures, for suggestions: nobody types more. */
-export const rough = (value: number): number => (value === 0 ? 0 : Number(value.toPrecision(3)))
+/** To three figures, for suggestions: nobody types more; to more of them where a sum is read from it. */
+export const rough = (value: number, figures = 3): number => (value === 0 ? 0 : Number(value.toPrecision(figures)))
