@@ -2,8 +2,8 @@
 
 import { CartesianGrid, Line, LineChart, ReferenceArea, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import { purityOf } from '@/core/operation/distillation/fractions'
-import { batchOf } from '@/core/operation/planners/distilling'
-import { number, type Context, type Filled } from '@/core/operation/planners/planner'
+import { batchOf, windowOf } from '@/core/operation/planners/distilling'
+import type { Context, Filled } from '@/core/operation/planners/planner'
 import { writeNumber } from '@/core/quantity/write'
 import { State } from '../figures/State'
 import { axis, Chart, chartMargin, inks, ticksFor } from './chart'
@@ -17,10 +17,9 @@ const lines = [
 
 /** The curve of a batch: head and pot, what comes over, the fractions, and what a purer cut costs. */
 export function DistillationPicture({ context, filled }: { context: Context; filled: Filled }) {
-  const batch = batchOf(context, filled)
-  const [lowC, highC] = [number(filled, 'lowC'), number(filled, 'highC')]
-  const [answer, stop] = useDistillation(batch && { ...batch, lowC, highC })
-  if (!batch) return null
+  const here = batchOf(context, filled)
+  const [answer, stop] = useDistillation(here && { ...here, ...windowOf(context, filled) })
+  if (!here) return null
   if (answer.state === 'running')
     return (
       <p className="progress-line" role="status">
@@ -33,6 +32,7 @@ export function DistillationPicture({ context, filled }: { context: Context; fil
   if (answer.state === 'stopped') return <State level="open">Stopped. Change a figure to work it out again.</State>
   if (answer.state === 'refused') return <State level="doubt">{answer.why}</State>
   const { curve, cut, purities } = answer.found
+  const { lowC, highC, ...batch } = answer.asked
   const names = batch.mixture.components.map(({ name }) => name)
   const points = curve.points.map(({ volumeML, headC, potC, head, pot }) => ({
     volumeML,

@@ -1,12 +1,13 @@
 'use client'
 
-import { proxy, wrap } from 'comlink'
-import { useEffect, useState } from 'react'
+import { proxy, wrap, type Remote } from 'comlink'
+import { useEffect, useRef, useState } from 'react'
 import type { DistillationAsked, DistillationFound, DistillationWorker } from '@/workers/distillation'
 
 export type Distilling =
   | { state: 'running'; share: number }
-  | { state: 'found'; found: DistillationFound }
+  /** What was asked stands beside what was found: while a new curve is worked out, the old one is shown as it was asked for. */
+  | { state: 'found'; asked: DistillationAsked; found: DistillationFound }
   | { state: 'stopped' }
   | { state: 'refused'; why: string }
 
@@ -14,33 +15,58 @@ export type Distilling =
 const restMs = 150
 
 /**
- * The curve of a distillation, worked out in a worker of its own: what is asked next ends what is still running, and so does `stop`.
+ * The curve of a distillation, worked out in a worker of its own. What is asked next waits its turn there, and answers to what was asked before are let go; `stop` ends the worker,
+ * and the next question starts another.
  */
 export function useDistillation(asked: DistillationAsked | null): [Distilling, () => void] {
   const [answer, setAnswer] = useState<Distilling>({ state: 'running', share: 0 })
+  const worker = useRef<{ thread: Worker; remote: Remote<DistillationWorker> }>(undefined)
   const [stopped, setStopped] = useState<string>()
   const key = JSON.stringify(asked)
+
+  const end = () => {
+    worker.current?.thread.terminate()
+    worker.current = undefined
+  }
+  useEffect(() => end, [])
+
   useEffect(() => {
     if (key === 'null' || stopped === key) return
-    let worker: Worker | undefined
+    let wanted = true
+    const tell = (next: Distilling) => wanted && setAnswer(next)
     const wait = setTimeout(() => {
-      setAnswer({ state: 'running', share: 0 })
-      worker = new Worker(new URL('../../workers/distillation.ts', import.meta.url), { type: 'module' })
-      const remote = wrap<DistillationWorker>(worker)
-      remote
+      if (!worker.current) {
+        const thread = new Worker(new URL('../../workers/distillation.ts', import.meta.url), { type: 'module' })
+        // A script that does not load answers nothing, so it must be heard of here.
+        thread.addEventListener('error', () => {
+          worker.current = undefined
+          setAnswer({
+            state: 'refused',
+            why: 'The curve could not be worked out here. Change a figure to try again, or reload the page.',
+          })
+        })
+        worker.current = { thread, remote: wrap<DistillationWorker>(thread) }
+      }
+      const question = JSON.parse(key, revived) as DistillationAsked
+      tell({ state: 'running', share: 0 })
+      worker.current.remote
         .run(
-          JSON.parse(key, revived) as DistillationAsked,
-          proxy((share: number) => setAnswer({ state: 'running', share })),
+          question,
+          proxy((share: number) => void tell({ state: 'running', share })),
         )
-        .then((found) => setAnswer({ state: 'found', found }))
-        .catch((error: Error) => setAnswer({ state: 'refused', why: error.message }))
+        .then((found) => tell({ state: 'found', asked: question, found }))
+        .catch((error: Error) => tell({ state: 'refused', why: error.message }))
     }, restMs)
     return () => {
+      wanted = false
       clearTimeout(wait)
-      worker?.terminate()
     }
   }, [key, stopped])
-  return [stopped === key ? { state: 'stopped' } : answer, () => setStopped(key)]
+  const stop = () => {
+    end()
+    setStopped(key)
+  }
+  return [stopped === key ? { state: 'stopped' } : answer, stop]
 }
 
 /** JSON has no infinity; a reflux that is none is total. */
