@@ -46,6 +46,7 @@ test('a session is set with a preparation of one’s own', async ({ page }) => {
         work: { of: 'test', method: '2,4-dinitrophenylhydrazine' },
       },
       { ...base, id: 'vial', kind: 'act', verb: 'Send', title: 'A vial of the mixture', text: 'Fill a vial and note its slot.' },
+      { ...base, id: 'swirl', kind: 'act', verb: 'Add', title: 'Swirl it in', text: 'Swirl it in, never above 20 °C.' },
       ...rest,
     ],
   })
@@ -103,6 +104,21 @@ test('a vial is written with its slot, or asks for it', async ({ browser }) => {
   await bench.getByLabel('Slot of our vial').fill('A3')
   await bench.getByLabel('Slot of our vial').press('Enter')
   await expect(wrote(bench)).toContainText('A3')
+  await go(bench, 'Done')
+  await expect(title(bench)).toHaveText('Swirl it in')
+  await bench.context().close()
+})
+
+test('while something is added the temperature is written, and above its ceiling it says stop', async ({ browser }) => {
+  const bench = await openBench(browser, codes[0]!)
+  for (const [shown, said] of [
+    ['19', '19 °C: stop the drops until it is below 14 °C'],
+    ['24', '24 °C is above 20 °C: stop adding, ice round the flask'],
+  ] as const) {
+    await go(bench, 'Write a temperature')
+    await writeReading(bench, shown)
+    await expect(figures(bench)).toContainText(said)
+  }
   await go(bench, 'Done')
   await expect(title(bench)).toHaveText('Set up')
   await bench.context().close()

@@ -189,11 +189,11 @@ function weighing(
   }
 }
 
-/** What may be written besides, at any moment while something is heated, cooled, held or distilled; empty where nothing is. */
+/** What may be written besides, at any moment while something is heated, cooled, held, added or distilled; empty where nothing is. */
 export function besidesDue({ step, standing }: StepState): (Due & { kind: 'reading' })[] {
+  const operation = operationOf(step)
   const held = step.kind === 'reflux' || step.kind === 'hold'
   if (held && !(markedAt({ standing }, 'heat-on') ?? markedAt({ standing }, 'start'))) return []
-  if (!held && operationOf(step) !== 'distil') return []
   const heater: Due & { kind: 'reading' } = {
     kind: 'reading',
     slot: 'heater',
@@ -202,7 +202,7 @@ export function besidesDue({ step, standing }: StepState): (Due & { kind: 'readi
     unit: '',
     decimals: 0,
   }
-  if (!held) return [heater]
+  if (operation === 'distil') return [heater]
   const temperature: Due & { kind: 'reading' } = {
     kind: 'reading',
     slot: 'temperature',
@@ -211,7 +211,8 @@ export function besidesDue({ step, standing }: StepState): (Due & { kind: 'readi
     unit: '°C',
     decimals: 0,
   }
-  return operationOf(step) === 'cool' ? [temperature] : [temperature, heater]
+  if (operation === 'add' || operation === 'quench' || operation === 'cool') return [temperature]
+  return held ? [temperature, heater] : []
 }
 
 function reading(slot: string, label: string, hint: string, unit: 'g' | 'mL', device: string): Due & { kind: 'reading' } {

@@ -63,7 +63,7 @@ export const adding: Planner = {
           : 'no',
     }
   },
-  report: ({ now }, filled) => {
+  report: ({ now, step, measured }, filled) => {
     const [mL, minutes, ceilingC, startC] = ['volumeML', 'minutes', 'ceilingC', 'startC'].map((key) => number(filled, key)) as [
       number,
       number,
@@ -76,7 +76,20 @@ export const adding: Planner = {
     const [mmol, heat] = [number(filled, 'mmol'), number(filled, 'heat')]
     const rise = heat > 0 && takers.length > 0 ? adiabaticRise(mmol, heat, takers) : null
     const grams = takers.reduce((sum, { g }) => sum + g, 0)
+    const shown = measured?.temperatures[step.id]?.at(-1)?.celsius
     const advice: Advice[] = [
+      ...when(
+        shown !== undefined && shown > ceilingC,
+        'above',
+        'danger',
+        `${writeNumber(shown ?? 0, 0)} °C is above ${ceilingC} °C: stop adding, ice round the flask, and go on only below ${pause.goOnBelowC} °C.`,
+      ),
+      ...when(
+        shown !== undefined && shown <= ceilingC && shown >= pause.stopAtC,
+        'near',
+        'doubt',
+        `${writeNumber(shown ?? 0, 0)} °C: stop the drops until it is below ${pause.goOnBelowC} °C.`,
+      ),
       ...(mmol > 0
         ? [
             {

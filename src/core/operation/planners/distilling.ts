@@ -10,7 +10,7 @@ import type { Component, Mixture } from '../distillation/equilibrium'
 import { inOneRow, readHeads, type HeadReading } from '../distillation/headReadings'
 import { steamDistillation } from '../distillation/steam'
 import { expectedReading, stemFactor, type Filling } from '../distillation/thermometer'
-import { whichDistillation } from '../distillation/whichDistillation'
+import { decomposesFromC, whichDistillation } from '../distillation/whichDistillation'
 import { crudeComposition } from '../washing/impurities'
 import { expectedProductG } from './inVessel'
 import {
@@ -112,7 +112,7 @@ export function batchOf(context: Context, filled: Filled): { mixture: Mixture; c
   const wanted = rows.findIndex(({ name }) => name === (word(filled, 'wantedOf') || product))
   const reflux = number(filled, 'reflux')
   return {
-    mixture: { components: components as Component[], model, mmHg: pressureMmHg(context.lab) },
+    mixture: { components: components as Component[], model, mmHg: number(filled, 'mmHg') },
     charge: {
       mmol: rows.map(({ mmol }) => Number(mmol)),
       stages: Math.round(number(filled, 'stages')),
@@ -243,7 +243,7 @@ export const distilling: Planner = {
   title: 'Distillation',
   sentences: (filled) => [
     'In the pot: {components}',
-    'A column of {stages} stages at reflux {reflux} that holds {holdUpML}. Stop with {stopML} left in the {potML} flask.',
+    'A column of {stages} stages at reflux {reflux} that holds {holdUpML}. Stop with {stopML} left in the {potML} flask, at {mmHg}.',
     modelSentence(filled),
     'Collect {wantedOf} from {lowC} to {highC} at the thermometer, filled with {filling}, {stemK} of its scale outside, {lagK} behind the vapour.',
   ],
@@ -252,6 +252,7 @@ export const distilling: Planner = {
     blank('stages', 'stages above the pot', '', 0, 40),
     blank('reflux', 'reflux ratio', '', 0, 100),
     blank('holdUpML', 'hold-up', 'mL', 0, 500),
+    blank('mmHg', 'pressure', 'mmHg', 0.5, 900),
     oneOf('model', 'liquid', [
       ['ideal', 'ideal'],
       ['van Laar', 'van Laar’s'],
@@ -279,7 +280,7 @@ export const distilling: Planner = {
     const none = typed.model === 'Wilson' ? 1 : 0
     const product = mainSubstance(plan)
     const substances = components.map(({ name }) => plan.substances.find((each) => each.name === name)!)
-    const mmHg = pressureMmHg(lab)
+    const mmHg = typeof typed.mmHg === 'number' ? typed.mmHg : pressureMmHg(lab)
     const first = [...substances].sort((a, b) => (boilsAt(a, mmHg)?.atC ?? 0) - (boilsAt(b, mmHg)?.atC ?? 0))
     const heavy = /heavy|receiver 3/i.test(`${step.id} ${step.text}`)
     const wanted =
@@ -301,6 +302,7 @@ export const distilling: Planner = {
       stages: packed ? 4 : 0,
       reflux: packed ? 3 : 0,
       holdUpML: packed ? 2 : 0,
+      mmHg: rough(pressureMmHg(lab), 4),
       model: 'ideal',
       A12: none,
       A21: none,
@@ -321,7 +323,9 @@ export const distilling: Planner = {
   },
   report: (context, filled) => {
     const { plan, lab } = context
-    const mmHg = pressureMmHg(lab)
+    const mmHg = number(filled, 'mmHg')
+    const open = pressureMmHg(lab)
+    const reduced = mmHg < 0.9 * open
     const rows = rowsOf(filled, 'components')
     const named = rows.map(({ name }) => ({
       name: String(name ?? ''),
@@ -347,7 +351,8 @@ export const distilling: Planner = {
       roomC: 20,
     }
     const shows = boil ? expectedReading(boil.atC, thermometer) : null
-    const type = boil ? whichDistillation(boil.atC, nearest, (wanted?.logP?.value ?? 2) < 0, lab.simpleFromK) : null
+    const boilOpen = wanted ? boilsAt(wanted, open) : null
+    const type = boilOpen ? whichDistillation(boilOpen.atC, nearest, (wanted?.logP?.value ?? 2) < 0, lab.simpleFromK) : null
     const stages = number(filled, 'stages')
     const steam =
       wanted?.formula !== undefined && boil && boil.atC > 140 && (wanted.logP?.value ?? 2) > 1
@@ -365,6 +370,19 @@ export const distilling: Planner = {
             },
           ]
         : []),
+      ...when(
+        reduced,
+        'reduced',
+        'danger',
+        'Under reduced pressure: thick glass without a crack or a flat bottom, goggles and a shield; a stirrer instead of chips; let air in only when it is cold.',
+        'glass gives way inwards, and chips do not work without air in them',
+      ),
+      ...when(
+        !reduced && boilOpen !== null && boilOpen.atC > decomposesFromC,
+        'lower',
+        'open',
+        `At 20 mmHg it boils at about ${writeNumber((wanted && boilsAt(wanted, 20)?.atC) ?? 0, 0)} °C: write that pressure here to plan it so.`,
+      ),
       ...when(
         unknown.length > 0,
         'unknown',

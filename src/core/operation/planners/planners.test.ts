@@ -120,6 +120,21 @@ describe('heating and cooling', () => {
     expect(at(acetanilide, 'reflux', { moisture: 'yes' }).advice('tube')).toBeDefined()
     expect(at(acetanilide, 'reflux', { lowC: 120, highC: 110 }).advice('band')).toBeDefined()
   })
+  test('adding at the bench: near the ceiling the drops stop, above it the flask is cooled', () => {
+    const shown = (celsius: number) =>
+      at(methylNitrobenzoate, 'nitrate', { ceilingC: 15 }, defaultLab, {
+        ...nothingMeasured,
+        temperatures: {
+          nitrate: [
+            { atMin: 0, celsius: 6 },
+            { atMin: 1, celsius },
+          ],
+        },
+      })
+    expect(shown(8).advice('near')).toBeUndefined()
+    expect(shown(15).advice('near')!.level).toBe('doubt')
+    expect(shown(18).advice('above')!.words).toContain('18 °C is above 15 °C: stop adding')
+  })
   test('held in a warm-water bath: the band is that of the words, and time inside it is counted', () => {
     const { filled, advice, fact } = at(benzoin, 'warm')
     expect(filled).toMatchObject({ lowC: 60, highC: 65, bath: 'a warm-water bath' })
@@ -390,6 +405,25 @@ describe('distilling', () => {
     expect(at(fractionation, 'distil-heavy', {}, defaultLab, heavy(18)).advice('stop-soon')!.level).toBe('doubt')
     expect(at(fractionation, 'distil-heavy', {}, defaultLab, heavy(21.5)).advice('stop-now')!.level).toBe('danger')
     expect(at(fractionation, 'distil-light', {}, defaultLab, { ...nothingMeasured, heads }).advice('stop-soon')).toBeUndefined()
+  })
+  test('at 100 mmHg cyclohexane boils at 25.5 °C, by its Antoine constants, and the glass is a danger', () => {
+    const { fact, filled, advice, context } = at(fractionation, 'distil-light', { mmHg: 100 })
+    // 1201.53/(6.8413 − 2) − 222.65
+    expect(fact('boils')).toBeCloseTo(25.5, 1)
+    expect(filled.lowC).toBe(23)
+    expect(advice('reduced')!.level).toBe('danger')
+    expect(batchOf(context, filled)!.mixture.mmHg).toBe(100)
+    expect(at(fractionation, 'distil-light').advice('reduced')).toBeUndefined()
+  })
+  test('what boils above 180 °C is offered at 20 mmHg', () => {
+    const heavy = {
+      ...fractionation,
+      substances: fractionation.substances.map((each) =>
+        each.name === 'cyclohexane' ? { ...each, antoine: undefined, boiling: { lowC: 230, highC: 230, source: '' } } : each,
+      ),
+    } as Plan
+    // 503.15/(1 − ln(20/760)/10.584) − 273.15
+    expect(at(heavy, 'distil-light', { wantedOf: 'cyclohexane' }).advice('lower')!.words).toContain('about 101 °C')
   })
   test('isopentyl acetate, by its boiling point and Trouton, could also come with steam', () => {
     const { advice } = at(isopentylAcetate, 'distil')
