@@ -33,7 +33,12 @@ export function useDistillation(asked: DistillationAsked | null): [Distilling, (
   useEffect(() => {
     if (key === 'null' || stopped === key) return
     let wanted = true
-    const tell = (next: Distilling) => wanted && setAnswer(next)
+    const tell = (next: Distilling) => {
+      if (!wanted) return
+      // Progress comes by a channel of its own, and may come after the answer.
+      if (next.state !== 'running') wanted = false
+      setAnswer(next)
+    }
     const wait = setTimeout(() => {
       if (!worker.current) {
         const thread = new Worker(new URL('../../workers/distillation.ts', import.meta.url), { type: 'module' })
@@ -52,7 +57,7 @@ export function useDistillation(asked: DistillationAsked | null): [Distilling, (
       worker.current.remote
         .run(
           question,
-          proxy((share: number) => void tell({ state: 'running', share })),
+          proxy((share: number) => tell({ state: 'running', share })),
         )
         .then((found) => tell({ state: 'found', asked: question, found }))
         .catch((error: Error) => tell({ state: 'refused', why: error.message }))
