@@ -1,4 +1,4 @@
-import { acetanilide, benzoin } from '@/test-support/plans'
+import { acetanilide, benzoin, fractionation, isopentylAcetate, separation } from '@/test-support/plans'
 import { TestLog } from '@/test-support/entries'
 import { calculate } from './calculation'
 import { EntriesFileError, readEntriesFile } from './entriesFile'
@@ -162,5 +162,48 @@ describe('calculation', () => {
       result: null,
     })
     expect(JSON.parse(JSON.stringify(document))).toEqual(document)
+  })
+
+  type Operation = { step: string; figures: { id: string; value: number }[] } & Record<string, unknown>
+  const operation = (document: unknown, step: string) =>
+    (document as { operations: Operation[] }).operations.find((each) => each.step === step)!
+
+  test('a distillation has its fractions, which with the residue make up what was charged; purer is less', () => {
+    const { fractions, left_mmol, purities } = operation(calculate(fractionation), 'distil-light') as unknown as {
+      fractions: { name: string; mmol: number[] }[]
+      left_mmol: number[]
+      purities: { purity: number; recovery: number }[]
+    }
+    expect(fractions.map(({ name }) => name)).toEqual(['forerun', 'main', 'after-run'])
+    // 25 mL × 0.779 g/mL ÷ 84.16 g/mol
+    const cyclohexane = fractions.reduce((sum, { mmol }) => sum + mmol[0]!, left_mmol[0]!)
+    expect(cyclohexane).toBeCloseTo(231.4, 1)
+    for (let i = 1; i < purities.length; i++) expect(purities[i]!.recovery).toBeLessThanOrEqual(purities[i - 1]!.recovery)
+  })
+  test('a distillation of which nothing comes over says so', () => {
+    const dry = fractionation.steps.map((step) =>
+      step.id === 'distil-light' ? { ...step, work: { of: 'distil' as const, stopML: 4000 } } : step,
+    )
+    expect(operation(calculate({ ...fractionation, steps: dry }), 'distil-light').refused).toContain('nothing comes over')
+  })
+  test('extraction and washing say what is where, crystallising which solvents', () => {
+    expect(operation(calculate(separation), 'extract-base').layers).toMatchObject({
+      solutes: expect.arrayContaining(['fluorene']),
+    })
+    expect((operation(calculate(isopentylAcetate), 'wash-water').washes as { solution: string }[])[0]!.solution).toBe('water')
+    expect((operation(calculate(acetanilide), 'crystallise').solvents as { solvent: string }[])[0]!.solvent).toBe('water')
+  })
+  test('with a run the operations are worked out again from what was charged and read', () => {
+    const log = new TestLog()
+    log.reading('charge-cyclohexane', 'volume', 20, 1, {}, 'mL')
+    for (const [volumeML, headC] of [
+      [0, 80.5],
+      [10, 81],
+    ] as const)
+      log.add('distil-light', 'head', { volumeML, volumeDecimals: 1, headC, decimals: 1 })
+    const { run } = calculate(fractionation, { scale: 1, entries: log.entries }) as unknown as { run: unknown }
+    const left = operation(run, 'distil-light').figures.find(({ id }) => id === 'left-now')!
+    // 20 mL and 25 mL, less 10 mL.
+    expect(left.value).toBeCloseTo(35, 1)
   })
 })

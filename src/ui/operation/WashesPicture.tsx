@@ -17,29 +17,36 @@ export function WashesPicture({ context, filled }: { context: Context; filled: F
         </tr>
       </thead>
       <tbody>
-        {washesOf(context, filled).map(({ solution, portionML, times, removes, needMmol, capacityMmol, harm }, index) => {
-          const used = needMmol === null || !capacityMmol ? null : needMmol / capacityMmol
-          return (
-            <tr key={index}>
-              <th scope="row">{solution}</th>
-              <td className="fig">
-                {times} × {writeNumber(portionML, 0)} mL
-              </td>
-              <td>{removes.join(', ') || 'nothing that is named'}</td>
-              <td className="share watery">
-                {used === null ? (
-                  'dissolves'
-                ) : (
-                  <>
-                    <span className="bar" style={{ width: `${Math.min(100, 100 * used)}%` }} aria-hidden="true" />
-                    <span className={`fig ${used > 1 ? 'danger' : ''}`}>{writeNumber(100 * used, 0)} %</span>
-                  </>
-                )}
-              </td>
-              <td>{harm ?? 'nothing known'}</td>
-            </tr>
-          )
-        })}
+        {washesOf(context, filled).map(
+          ({ solution, portionML, times, removes, dissolves = [], needMmol, capacityMmol, harm }, index) => {
+            const used = needMmol === null || !capacityMmol ? null : needMmol / capacityMmol
+            return (
+              <tr key={index}>
+                <th scope="row">{solution}</th>
+                <td className="fig">
+                  {times} × {writeNumber(portionML, 0)} mL
+                </td>
+                <td>
+                  {[
+                    ...removes,
+                    ...dissolves.map(({ name, fraction }) => `${writeNumber(100 * fraction, 0)} % of the ${name}`),
+                  ].join(', ') || 'nothing that is named'}
+                </td>
+                <td className="share watery">
+                  {used === null ? (
+                    'dissolves'
+                  ) : (
+                    <>
+                      <span className="bar" style={{ width: `${Math.min(100, 100 * used)}%` }} aria-hidden="true" />
+                      <span className={`fig ${used > 1 ? 'danger' : ''}`}>{writeNumber(100 * used, 0)} %</span>
+                    </>
+                  )}
+                </td>
+                <td>{harm ?? 'nothing known'}</td>
+              </tr>
+            )
+          },
+        )}
       </tbody>
     </table>
   )

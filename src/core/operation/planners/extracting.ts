@@ -172,7 +172,7 @@ export const extracting: Planner = {
         {
           ...fact('D', `D of ${target.solute.id}`, D, '', 3),
           text: inPowers(D),
-          how: `K = ${writeNumber(target.solute.K, 1)} at pH ${writeNumber(intoWater ? pH : shaken.pH, 1)}${target.solute.acidPKa === undefined ? '' : `, pKa ${target.solute.acidPKa}`}${target.solute.basePKa === undefined ? '' : `, pKaH ${target.solute.basePKa}`}: D = K/(1 + 10^(pH − pKa) + 10^(pKaH − pH))`,
+          how: `K = ${writeNumber(target.solute.K, 1)} at pH ${writeNumber(intoWater ? pH : shaken.pH, 1)}${target.solute.acidPKa === undefined ? '' : `, pKa ${target.solute.acidPKa}`}${target.solute.basePKa === undefined ? '' : `, pKaH ${target.solute.basePKa}`}: D = K/(1 + 10^(pH − pKa) + 10^(pKaH − pH))${salting > 1 ? `, times ${writeNumber(salting, 1)} for the salt` : ''}`,
         },
         fact('taken', `taken in ${portions} × ${writeNumber(portionML, 0)} mL`, 100 * target.taken, '%', 1, {
           how: `1 − (V/(V + D·v))^n, ${at}, D ${intoWater ? 'counted the other way round' : `= ${writeNumber(D, 2)}`}`,
@@ -193,7 +193,7 @@ export const extracting: Planner = {
                 how: `${writeNumber(wateryML, 0)} mL × ${saturatedSodiumChloride.gPerMLWater} g/mL`,
                 atBench: true,
               }),
-              fact('salting', 'and K rises by', salting, 'times', 1, {
+              fact('salting', 'and it raises K', salting, 'times', 1, {
                 how: `10^(${number(filled, 'setschenow')} L/mol × ${saturatedSodiumChloride.molPerL} mol/L), Setschenow`,
               }),
             ]

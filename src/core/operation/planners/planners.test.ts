@@ -244,6 +244,15 @@ describe('washing isopentyl acetate', () => {
     expect(advice('all')).toBeDefined()
     expect(advice('vent')!.level).toBe('danger')
   })
+  test('three of 10 mL of water on 18.6 mL: (18.6/(18.6 + 10/0.676))³ of the acetic acid stay, so 83 % go; of the alcohol 10 %', () => {
+    const { context, filled } = at(isopentylAcetate, 'wash-bicarbonate')
+    const { dissolves } = washesOf(context, filled)[0]!
+    expect(dissolves!.map(({ name, fraction }) => [name, Math.round(100 * fraction)])).toEqual([
+      ['isopentyl alcohol', 10],
+      ['acetic acid', 83],
+      ['sulfuric acid', 98],
+    ])
+  })
   test('one wash of 10 mL of water leaves too much acid for it', () =>
     expect(
       at(

@@ -5,6 +5,7 @@ import { pairsJudged, solventsJudged } from './crystallising'
 import { batchOf, windowOf } from './distilling'
 import { whereItIs } from './extracting'
 import type { Context, Filled } from './planner'
+import { washesOf } from './washing'
 
 /** What an operation works out beside its figures, as plain tables: the fractions of a distillation, what is in which layer, the solvents compared. Empty for the others. */
 export function tablesOf(context: Context, filled: Filled): Record<string, unknown> {
@@ -12,15 +13,19 @@ export function tablesOf(context: Context, filled: Filled): Record<string, unkno
     case 'distil':
       return distillation(context, filled)
     case 'extract':
-    case 'wash': {
-      const layers = whereItIs(context)
-      return layers ? { layers } : {}
-    }
+      return layersOf(context)
+    case 'wash':
+      return { washes: washesOf(context, filled), ...layersOf(context) }
     case 'crystallise':
       return { solvents: solventsJudged(context, filled), pairs: pairsJudged(context, filled) }
     default:
       return {}
   }
+}
+
+function layersOf(context: Context): Record<string, unknown> {
+  const layers = whereItIs(context)
+  return layers ? { layers } : {}
 }
 
 function distillation(context: Context, filled: Filled): Record<string, unknown> {

@@ -4,7 +4,7 @@ import { partsUsed } from '../../plan/stepText'
 import { baseCapacityOf, protonsOf } from '../../substance/acidBase'
 import { writeNumber } from '../../quantity/write'
 import { crudeComposition, type Impurity, type ImpurityKind } from '../washing/impurities'
-import { afterWater, measured as measuredWash, washPlan, washSolutions, type Wash } from '../washing/washPlan'
+import { afterWater, dissolvedFrom, measured as measuredWash, washPlan, washSolutions, type Wash } from '../washing/washPlan'
 import { flowHere, layersAdvice, suggestShaking } from './extracting'
 import { shakenWith } from './flowOfPlan'
 import { isWatery, liquids, organicLayer, productGroups } from './inVessel'
@@ -44,14 +44,16 @@ export function washesOf(context: Context, filled: Filled): Wash[] {
     const planned = { solution: String(solution), portionML: Number(portionML ?? 0), times: Number(times ?? 1) }
     const wash = measuredWash(planned, left, groups, pressureMmHg(context.lab))
     // What follows has less to meet: what water has taken, and what this one has reacted with.
-    left =
-      planned.solution === 'water'
-        ? afterWater(left, number(filled, 'layerML'), planned.portionML, planned.times)
-        : left.map((each) =>
-            wash.removes.includes(each.name) && wash.needMmol
-              ? { ...each, mmol: each.mmol * Math.max(0, 1 - (wash.capacityMmol ?? 0) / wash.needMmol) }
-              : each,
-          )
+    const before = left
+    if (planned.solution === 'water') {
+      left = afterWater(before, number(filled, 'layerML'), planned.portionML, planned.times)
+      return { ...wash, dissolves: dissolvedFrom(before, left) }
+    }
+    left = before.map((each) =>
+      wash.removes.includes(each.name) && wash.needMmol
+        ? { ...each, mmol: each.mmol * Math.max(0, 1 - (wash.capacityMmol ?? 0) / wash.needMmol) }
+        : each,
+    )
     return wash
   })
 }

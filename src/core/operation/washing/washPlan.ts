@@ -9,6 +9,8 @@ export interface Wash {
   portionML: number
   times: number
   removes: string[]
+  /** What goes into plain water by its partition coefficient, and the fraction of it that does. */
+  dissolves?: { name: string; fraction: number }[]
   /** mmol of what it meets, and what the planned volume can meet; null where it dissolves rather than reacts. */
   needMmol: number | null
   capacityMmol: number | null
@@ -102,6 +104,17 @@ export function afterWater(impurities: readonly Impurity[], layerML: number, por
     const { kind, mmol, K } = impurity
     const stays = kind === 'mineral acid' ? keptInDrops : K === undefined ? 1 : 1 - fractionTaken(K, layerML, portionML, times)
     return { ...impurity, mmol: mmol * stays }
+  })
+}
+
+/** Less than this is not worth a word. */
+const leastFraction = 0.05
+
+/** What each impurity has lost from before a wash to after it. */
+export function dissolvedFrom(before: readonly Impurity[], after: readonly Impurity[]): { name: string; fraction: number }[] {
+  return before.flatMap(({ name, mmol }, index) => {
+    const fraction = mmol > 0 ? 1 - after[index]!.mmol / mmol : 0
+    return fraction >= leastFraction ? [{ name, fraction }] : []
   })
 }
 
