@@ -209,6 +209,48 @@ test('adding, quenching, drying a solution, taking a solvent off, sending', asyn
   await expect(send.getByText(/Bench 1 has A1 and A2/)).toBeVisible()
 })
 
+test('by keyboard alone: a step is opened, its blanks are written, refused, undone, and a choice is made', async ({ page }) => {
+  await signIn(page, owner)
+  await openDesk(page, 'Trimyristin from nutmeg')
+  const tabTo = async (name: RegExp) => {
+    for (let tabs = 0; tabs < 150; tabs++) {
+      await page.keyboard.press('Tab')
+      const label = await page.evaluate(() => {
+        const at = document.activeElement
+        return at?.getAttribute('aria-label') ?? at?.textContent ?? ''
+      })
+      if (name.test(label)) return
+    }
+    throw new Error(`Nothing named ${name} is reached by Tab.`)
+  }
+  await page.getByRole('heading', { level: 1 }).click()
+  await tabTo(/^Crystallise$/)
+  await page.keyboard.press('Enter')
+  const panel = page.getByRole('region', { name: 'Crystallisation, worked out' })
+  await expect(panel).toBeVisible()
+  await tabTo(/^crude, g/)
+  await page.keyboard.type('2.5')
+  await tabTo(/^how much solvent/)
+  await expect(blank(panel, 'crude, g')).toHaveValue('2.5')
+  await page.keyboard.press('ArrowDown')
+  await expect(panel.getByLabel('how much solvent', { exact: true })).toBeFocused()
+  await tabTo(/^solubility cold/)
+  await page.keyboard.type('-4')
+  await page.keyboard.press('Enter')
+  await expect(panel.getByRole('alert')).toContainText('lies between 0 and 300')
+  await page.keyboard.press('Escape')
+  await page.keyboard.type('0.5')
+  await page.keyboard.press('Enter')
+  await expect(fact(panel, 'stays dissolved cold')).toBeVisible()
+  await tabTo(/^Write down a solvent that was tried$/)
+  await page.keyboard.press('Enter')
+  await tabTo(/^solvent, row 1 of solvents tried/)
+  await expect(page.locator(':focus')).toHaveAttribute('list', /.+/)
+  await page.keyboard.press('Control+z')
+  await expect(panel.getByRole('textbox', { name: /row 1 of solvents tried/ })).toHaveCount(0)
+  await saved(page)
+})
+
 test('the laboratory: pressure, schools and standards; a demonstrator reads them', async ({ page, browser }) => {
   await signIn(page, owner)
   await page.getByRole('link', { name: 'Reference', exact: true }).click()

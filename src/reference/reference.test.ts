@@ -9,7 +9,8 @@ import { plainName, searchSubstances, substanceIndex } from '@/core/substance/se
 import { wasteStreams, type SubstanceRecord } from '@/core/substance/record'
 import { hazardStatements, precautionaryStatements, precautionsFor, statementText } from './hazardStatements'
 import { pictogramsOf } from './pictograms'
-import { cautionOf, forPlan, substanceRecords } from './records'
+import { usualSolvents } from '@/core/operation/crystallisation/usualSolvents'
+import { cautionOf, crystallisationSolvents, forPlan, substanceRecords } from './records'
 
 const each = substanceRecords.map((record) => [record.id, record] as const)
 
@@ -75,6 +76,11 @@ test.each([
   ],
   [[], []],
 ])('pictograms of %j', (statements, pictograms) => expect(pictogramsOf(statements)).toEqual(pictograms))
+
+test('the usual solvents of a crystallisation are on record, each with what decides between them', () => {
+  expect(crystallisationSolvents.map(({ id }) => id)).toEqual(usualSolvents)
+  for (const { boiling } of crystallisationSolvents) expect(boiling).toBeDefined()
+})
 
 test.each(each.filter(([, { solubility }]) => solubility))(
   '%s: it dissolves better the hotter, in a solvent on record',

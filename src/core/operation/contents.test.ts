@@ -46,5 +46,12 @@ test('what is written down, in words, for every kind of step', () => {
   expect(words).toContain('heat on, onset of reflux, heat off')
   expect(words).toContain('masses of the sample purified until two agree')
   expect(words).toContain('start and end of the clock')
+  for (const [operation, written] of [
+    ['distil', 'head at the first drop'],
+    ['test', 'each tube'],
+    ['send', 'slot'],
+    ['filter', ''],
+  ] as const)
+    expect(readingsOf(acetanilide, operations[operation].make({ id: 'x', title: 'x' }))).toContain(written)
   expect(readingsOf(acetanilide, operations.pause.make({ id: 'x', title: 'x' }))).toBe('')
 })

@@ -1,3 +1,4 @@
+import { operationOf } from './operations'
 import { lineOf, substanceOf, type Plan, type Step } from './plan'
 
 /** What a group writes down in a step, in words; empty where it only ticks the step off. */
@@ -17,6 +18,12 @@ export function readingsOf(plan: Plan, step: Step): string {
       return 'heat on, onset of reflux, heat off'
     case 'hold':
       return 'start and end of the clock'
+    case 'act':
+      return (
+        { distil: 'head at the first drop, then volume and head', test: 'what each tube shows', send: 'slot of the vial' }[
+          operationOf(step) as string
+        ] ?? ''
+      )
     default:
       return ''
   }

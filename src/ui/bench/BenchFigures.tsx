@@ -8,10 +8,11 @@ import { reactionTable } from '@/core/reaction/reactionTable'
 import type { RunState } from '@/core/run/foldRun'
 import { measuredOf } from '@/core/run/measured'
 import { State } from '../figures/State'
+import { orSaid } from '../operation/orSaid'
 
 // The charts come once there is something to draw: the first load of the bench stays light.
-const BandPicture = dynamic(() => import('../operation/BandPicture').then((module) => module.BandPicture), { ssr: false })
-const HeadPicture = dynamic(() => import('../operation/HeadPicture').then((module) => module.HeadPicture), { ssr: false })
+const BandPicture = dynamic(() => orSaid(import('../operation/BandPicture').then((module) => module.BandPicture)), { ssr: false })
+const HeadPicture = dynamic(() => orSaid(import('../operation/HeadPicture').then((module) => module.HeadPicture)), { ssr: false })
 
 /** More than this is not read in gloves. */
 const most = 3

@@ -6,11 +6,15 @@ import type { Field } from '@/core/operation/planners/planner'
 import type { WorkValue } from '@/core/plan/plan'
 import { readNumber } from '@/core/quantity/readQuantity'
 
+export type Offers = Readonly<Record<'substances' | 'solvents', readonly string[]>>
+
 interface Props {
   field: Exclude<Field, { kind: 'rows' }>
   value: string | number | undefined
   /** What the plan suggests, to go back to. */
   suggested?: string | number | undefined
+  /** Names to choose from, by the kind that the field offers. */
+  offers?: Offers | undefined
   /** True for what was typed, false for what the plan suggests. */
   typed: boolean
   /** Absent where it is only read. */
@@ -28,7 +32,7 @@ const shown = (value: string | number | undefined) =>
 const backToPlan = '\u0000'
 
 /** One blank of a sentence: what was typed stands in ink, what the plan suggests in pencil. Emptied, it goes back to the plan's. */
-export function Blank({ field, value, suggested, typed, onValue }: Props) {
+export function Blank({ field, value, suggested, offers, typed, onValue }: Props) {
   const id = useId()
   const [text, setText] = useState<string>()
   const [problem, setProblem] = useState<string>()
@@ -65,6 +69,7 @@ export function Blank({ field, value, suggested, typed, onValue }: Props) {
         ))}
       </select>
     )
+  const offered = field.kind === 'text' && field.offers ? offers?.[field.offers] : undefined
   const commit = () => {
     if (text === undefined || text.trim() === written) {
       setText(undefined)
@@ -97,6 +102,7 @@ export function Blank({ field, value, suggested, typed, onValue }: Props) {
         inputMode={field.kind === 'number' ? 'decimal' : undefined}
         value={text ?? written}
         placeholder={none}
+        list={offered ? `${id}-offers` : undefined}
         aria-invalid={problem ? true : undefined}
         aria-describedby={problem ? id : undefined}
         autoComplete="off"
@@ -111,6 +117,13 @@ export function Blank({ field, value, suggested, typed, onValue }: Props) {
           }
         }}
       />
+      {offered && (
+        <datalist id={`${id}-offers`}>
+          {offered.map((name) => (
+            <option key={name} value={name} />
+          ))}
+        </datalist>
+      )}
       {field.kind === 'number' && field.unit ? ` ${field.unit}` : ''}
       {problem && (
         <span className="problem" id={id} role="alert">

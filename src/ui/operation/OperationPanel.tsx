@@ -35,6 +35,8 @@ export function OperationPanel({ plan, table, step, lab, measured, solvents, onW
   if (!planner || !report) return null
   const typed = typedFor(step)
   const fields = fieldsHere(planner, lab)
+  const names = (of: readonly Substance[]) => [...new Set(of.map(({ name }) => name))]
+  const offers = { substances: names(plan.substances), solvents: names(context.solvents ?? []) }
   const suggested = planner.suggest(context, typed as Filled)
   const write = (key: string, label: string, value: WorkValue | undefined) => {
     const { [key]: _old, of: _of, ...rest } = typed
@@ -50,12 +52,13 @@ export function OperationPanel({ plan, table, step, lab, measured, solvents, onW
     const value = filled[key]
     const onValue = onWork && ((next: WorkValue | undefined) => write(key, field.label, next))
     return field.kind === 'rows' ? (
-      <Rows field={field} rows={(value as WorkRow[] | undefined) ?? []} typed={key in typed} onRows={onValue} />
+      <Rows field={field} rows={(value as WorkRow[] | undefined) ?? []} typed={key in typed} offers={offers} onRows={onValue} />
     ) : (
       <Blank
         field={field}
         value={value as string | number}
         suggested={suggested[key] as string | number}
+        offers={offers}
         typed={key in typed}
         onValue={onValue}
       />

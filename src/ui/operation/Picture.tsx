@@ -3,21 +3,25 @@
 import dynamic from 'next/dynamic'
 import type { Context, Filled } from '@/core/operation/planners/planner'
 import { plannerFor } from '@/core/operation/planners/planners'
+import { orSaid } from './orSaid'
 import { LayersPicture } from './LayersPicture'
 import { TubesPicture } from './TubesPicture'
 import { WashesPicture } from './WashesPicture'
 
 // Charts come only with a step that shows one: the pages that show none stay light.
-const DistillationPicture = dynamic(() => import('./DistillationPicture').then((module) => module.DistillationPicture), {
+const DistillationPicture = dynamic(() => orSaid(import('./DistillationPicture').then((module) => module.DistillationPicture)), {
   ssr: false,
 })
-const CrystallisationPicture = dynamic(() => import('./CrystallisationPicture').then((module) => module.CrystallisationPicture), {
+const CrystallisationPicture = dynamic(
+  () => orSaid(import('./CrystallisationPicture').then((module) => module.CrystallisationPicture)),
+  { ssr: false },
+)
+const PortionsPicture = dynamic(() => orSaid(import('./PortionsPicture').then((module) => module.PortionsPicture)), {
   ssr: false,
 })
-const PortionsPicture = dynamic(() => import('./PortionsPicture').then((module) => module.PortionsPicture), { ssr: false })
-const DryingPicture = dynamic(() => import('./DryingPicture').then((module) => module.DryingPicture), { ssr: false })
-const MeltingPicture = dynamic(() => import('./MeltingPicture').then((module) => module.MeltingPicture), { ssr: false })
-const BandPicture = dynamic(() => import('./BandPicture').then((module) => module.BandPicture), { ssr: false })
+const DryingPicture = dynamic(() => orSaid(import('./DryingPicture').then((module) => module.DryingPicture)), { ssr: false })
+const MeltingPicture = dynamic(() => orSaid(import('./MeltingPicture').then((module) => module.MeltingPicture)), { ssr: false })
+const BandPicture = dynamic(() => orSaid(import('./BandPicture').then((module) => module.BandPicture)), { ssr: false })
 
 /** What an operation has to show beside its figures. */
 export function Picture({ context, filled }: { context: Context; filled: Filled }) {

@@ -2,17 +2,18 @@
 
 import type { Field } from '@/core/operation/planners/planner'
 import type { WorkRow } from '@/core/plan/plan'
-import { Blank } from './Blank'
+import { Blank, type Offers } from './Blank'
 
 interface Props {
   field: Field & { kind: 'rows' }
   rows: WorkRow[]
   typed: boolean
+  offers?: Offers | undefined
   onRows?: ((rows: WorkRow[] | undefined) => void) | undefined
 }
 
 /** A list that is written row by row; changing any row makes the whole list the author's, and it can be given back to the plan. */
-export function Rows({ field, rows, typed, onRows }: Props) {
+export function Rows({ field, rows, typed, offers, onRows }: Props) {
   return (
     <div className="rows">
       {rows.length > 0 && (
@@ -36,6 +37,7 @@ export function Rows({ field, rows, typed, onRows }: Props) {
                       field={{ ...column, label: `${column.label}, row ${index + 1} of ${field.label}` }}
                       value={row[column.key]}
                       typed={typed}
+                      offers={offers}
                       onValue={
                         onRows &&
                         ((value) =>

@@ -152,7 +152,7 @@ export const crystallising: Planner = {
       label: 'solvents tried',
       kind: 'rows',
       columns: [
-        { key: 'solvent', label: 'solvent', kind: 'text' },
+        { key: 'solvent', label: 'solvent', kind: 'text', offers: 'solvents' },
         { key: 'cold', label: 'holds cold', kind: 'number', unit: '', least: 0, most: 500 },
         { key: 'hot', label: 'holds hot', kind: 'number', unit: '', least: 0, most: 500 },
       ],

@@ -39,7 +39,7 @@ export function vapourConstants({ antoine, boiling }: Substance): { a: number; b
 }
 
 const columns: readonly Exclude<Field, { kind: 'rows' }>[] = [
-  { key: 'name', label: 'substance', kind: 'text' },
+  { key: 'name', label: 'substance', kind: 'text', offers: 'substances' },
   { key: 'mmol', label: 'mmol', kind: 'number', unit: '', least: 0, most: 1e6 },
 ]
 
@@ -266,7 +266,7 @@ export const distilling: Planner = {
     blank('alpha', 'α of NRTL', '', 0.05, 0.6),
     blank('stopML', 'left at the end', 'mL', 0, 5000),
     blank('potML', 'flask', 'mL', 5, 20_000),
-    { key: 'wantedOf', label: 'fraction wanted', kind: 'text' },
+    { key: 'wantedOf', label: 'fraction wanted', kind: 'text', offers: 'substances' },
     blank('lowC', 'from', '°C', -50, 400),
     blank('highC', 'to', '°C', -50, 400),
     oneOf('filling', 'thermometer', Object.keys(stemFactor)),

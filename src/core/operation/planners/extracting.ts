@@ -28,7 +28,7 @@ import {
 } from './planner'
 
 export const soluteColumns: readonly Exclude<Field, { kind: 'rows' }>[] = [
-  { key: 'name', label: 'substance', kind: 'text' },
+  { key: 'name', label: 'substance', kind: 'text', offers: 'substances' },
   { key: 'mmol', label: 'mmol', kind: 'number', unit: '', least: 0, most: 1e6 },
   { key: 'K', label: 'K', kind: 'number', unit: '', least: 0, most: 1e8 },
   { key: 'acidPKa', label: 'pKa, acid', kind: 'number', unit: '', least: -10, most: 50 },

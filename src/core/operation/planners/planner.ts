@@ -40,7 +40,8 @@ export type Field =
   /** `none` is shown for a 0 that nobody typed: not taken, not known. */
   | { key: string; label: string; kind: 'number'; unit: string; least: number; most: number; none?: string }
   | { key: string; label: string; kind: 'choice'; ways: readonly { value: string; words: string }[] }
-  | { key: string; label: string; kind: 'text' }
+  /** `offers`: names to choose from while it is typed; any other may be typed as well. */
+  | { key: string; label: string; kind: 'text'; offers?: 'substances' | 'solvents' }
   | {
       key: string
       label: string

@@ -46,7 +46,7 @@ export const testing: Planner = {
             { value: 'blank', words: 'blank' },
           ],
         },
-        { key: 'what', label: 'holds', kind: 'text' },
+        { key: 'what', label: 'holds', kind: 'text', offers: 'substances' },
         {
           key: 'expect',
           label: 'expected',

@@ -95,7 +95,7 @@ export const washing: Planner = {
       label: 'impurities',
       kind: 'rows',
       columns: [
-        { key: 'name', label: 'substance', kind: 'text' },
+        { key: 'name', label: 'substance', kind: 'text', offers: 'substances' },
         { key: 'kind', label: 'what it is', kind: 'choice', ways: kinds.map((value) => ({ value, words: value })) },
         { key: 'mmol', label: 'mmol', kind: 'number', unit: '', least: 0, most: 1e6 },
         { key: 'K', label: 'K', kind: 'number', unit: '', least: 0, most: 1e8 },
