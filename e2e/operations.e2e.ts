@@ -11,8 +11,11 @@ async function planner(page: Page, step: string, title: string) {
 }
 
 /** A blank of a planner's sentence by its label, whether it was typed or comes from the plan. */
-const blank = (panel: Awaited<ReturnType<typeof planner>>, label: string) =>
-  panel.getByRole('textbox', { name: new RegExp(`^${label.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(, from the plan)?$`) })
+const blank = (panel: Awaited<ReturnType<typeof planner>>, label: string) => {
+  const name = new RegExp(`^${label.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(, from the plan)?$`)
+  // One that offers names is a combobox.
+  return panel.getByRole('textbox', { name }).or(panel.getByRole('combobox', { name }))
+}
 
 async function fill(panel: Awaited<ReturnType<typeof planner>>, label: string, text: string) {
   await blank(panel, label).fill(text)
@@ -247,7 +250,7 @@ test('by keyboard alone: a step is opened, its blanks are written, refused, undo
   await tabTo(/^solvent, row 1 of solvents tried/)
   await expect(page.locator(':focus')).toHaveAttribute('list', /.+/)
   await page.keyboard.press('Control+z')
-  await expect(panel.getByRole('textbox', { name: /row 1 of solvents tried/ })).toHaveCount(0)
+  await expect(panel.getByLabel(/row 1 of solvents tried/)).toHaveCount(0)
   await saved(page)
 })
 

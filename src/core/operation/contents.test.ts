@@ -1,6 +1,6 @@
 import { acetanilide, benzoin, isopentylAcetate } from '@/test-support/plans'
 import { changeStep } from '../plan/editPlan'
-import { operations } from '../plan/operations'
+import { operations, type Operation } from '../plan/operations'
 import { readingsOf } from '../plan/readings'
 import { reactionTable } from '../reaction/reactionTable'
 import { scalePlan } from '../reaction/scalePlan'
@@ -52,6 +52,8 @@ test('what is written down, in words, for every kind of step', () => {
     ['send', 'slot'],
     ['filter', ''],
   ] as const)
-    expect(readingsOf(acetanilide, operations[operation].make({ id: 'x', title: 'x' }))).toContain(written)
+    expect(readingsOf(acetanilide, (operations[operation] as Operation).make({ id: 'x', title: 'x' }, acetanilide))).toContain(
+      written,
+    )
   expect(readingsOf(acetanilide, operations.pause.make({ id: 'x', title: 'x' }))).toBe('')
 })
