@@ -344,10 +344,18 @@ test('at the bench: time inside the band counts from the onset', async ({ browse
   const bench = await openBench(browser, codeToday(1))
   const figures = bench.getByRole('region', { name: 'Worked out from our figures' })
   await expect(figures).toContainText('acetic acid boils at')
+  // Without the network the reading is kept, and a picture that cannot be fetched does not stop the work.
+  await bench.context().setOffline(true)
   for (const reading of ['117', '119']) {
     await bench.getByRole('button', { name: 'Write a temperature' }).click()
     await writeReading(bench, reading)
   }
   await expect(figures).toContainText('inside the band')
+  await expect(figures).toContainText('The picture could not be loaded')
+  await expect(bench.locator('.wrote')).toContainText('kept on this tablet')
+  await bench.context().setOffline(false)
+  await bench.reload()
+  await expect(figures.getByRole('img', { name: /Temperature, with the band/ })).toBeVisible()
+  await expect(bench.locator('.wrote')).not.toContainText('kept on this tablet')
   await bench.context().close()
 })

@@ -2,7 +2,6 @@ import dynamic from 'next/dynamic'
 import { useMemo } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import { contextOf, filledFor, reportFor } from '@/core/operation/planners/planners'
-import { operationOf } from '@/core/plan/operations'
 import type { Step } from '@/core/plan/plan'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import type { RunState } from '@/core/run/foldRun'
@@ -10,7 +9,7 @@ import { measuredOf } from '@/core/run/measured'
 import { State } from '../figures/State'
 import { orSaid } from '../operation/orSaid'
 
-// The charts come once there is something to draw: the first load of the bench stays light.
+// A chart is fetched with the first reading and drawn from the second: the first load of the bench stays light.
 const BandPicture = dynamic(() => orSaid(import('../operation/BandPicture').then((module) => module.BandPicture)), { ssr: false })
 const HeadPicture = dynamic(() => orSaid(import('../operation/HeadPicture').then((module) => module.HeadPicture)), { ssr: false })
 
@@ -48,10 +47,9 @@ export function BenchFigures({ run, step, lab }: { run: RunState; step: Step; la
           <State level={level}>{words}</State>
         </p>
       ))}
-      {operationOf(step) === 'distil' ? (
-        <HeadPicture context={context} filled={filled} />
-      ) : (
-        (step.kind === 'reflux' || step.kind === 'hold') && <BandPicture context={context} filled={filled} />
+      {context.measured?.heads[step.id] && <HeadPicture context={context} filled={filled} />}
+      {context.measured?.temperatures[step.id] && (step.kind === 'reflux' || step.kind === 'hold') && (
+        <BandPicture context={context} filled={filled} />
       )}
     </section>
   )
