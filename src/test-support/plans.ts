@@ -1,4 +1,5 @@
 import acetanilideFile from '@/demo/plans/acetanilide.json'
+import benzilFile from '@/demo/plans/benzil.json'
 import benzoinFile from '@/demo/plans/benzoin.json'
 import fractionationFile from '@/demo/plans/fractionation.json'
 import isopentylFile from '@/demo/plans/isopentylAcetate.json'
@@ -8,6 +9,7 @@ import trimyristinFile from '@/demo/plans/trimyristin.json'
 import type { Plan } from '@/core/plan/plan'
 
 export const acetanilide = acetanilideFile as unknown as Plan
+export const benzil = benzilFile as unknown as Plan
 export const benzoin = benzoinFile as unknown as Plan
 export const isopentylAcetate = isopentylFile as unknown as Plan
 export const fractionation = fractionationFile as unknown as Plan

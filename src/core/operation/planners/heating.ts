@@ -3,7 +3,7 @@ import { writeNumber } from '../../quantity/write'
 import { boilsAt } from '../boiling/boilingAt'
 import { heatingFor } from '../boiling/heating'
 import { timeInBand } from '../boiling/timeInBand'
-import { boilingLiquid, isFlammable, liquids } from './inVessel'
+import { boilingLiquid, isFlammable, neatLiquids } from './inVessel'
 import { blank, fact, number, oneOf, rough, word, type Advice, type Planner, when } from './planner'
 
 /** How far the pot may stand above and below its boil while it is held, K. */
@@ -59,7 +59,7 @@ export const heating: Planner = {
     const band = { lowC: number(filled, 'lowC'), highC: number(filled, 'highC') }
     const readings = measured?.temperatures[step.id] ?? []
     const { insideMin, allMin } = timeInBand(readings, band)
-    const light = liquids(context.now).flatMap(({ substance }) => {
+    const light = neatLiquids(context.now).flatMap(({ substance }) => {
       const at = boilsAt(substance, mmHg)
       return at && at.atC < boilC - 15 ? [`${substance.name} at ${Math.round(at.atC)} °C`] : []
     })

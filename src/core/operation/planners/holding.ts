@@ -2,7 +2,7 @@ import { pressureMmHg } from '../../lab/lab'
 import { writeNumber } from '../../quantity/write'
 import { boilsAt } from '../boiling/boilingAt'
 import { timeInBand } from '../boiling/timeInBand'
-import { liquids } from './inVessel'
+import { neatLiquids } from './inVessel'
 import { blank, fact, number, oneOf, when, word, type Planner } from './planner'
 
 /** What each bath reaches at the most, °C, and how it is kept there. */
@@ -51,7 +51,7 @@ export const holding: Planner = {
     const lost =
       word(filled, 'closed') === 'under a condenser'
         ? []
-        : liquids(now).flatMap(({ substance }) => {
+        : neatLiquids(now).flatMap(({ substance }) => {
             const boil = boilsAt(substance, pressureMmHg(lab))
             return boil && boil.atC < highC ? [`${substance.name} (${Math.round(boil.atC)} °C)`] : []
           })

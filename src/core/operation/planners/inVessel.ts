@@ -11,6 +11,11 @@ export function liquids({ contents }: StepContents): Content[] {
     .sort((a, b) => b.volumeML! - a.volumeML!)
 }
 
+/** The liquids of a vessel that are in it neat: what a solution boils at stands on no record. */
+export function neatLiquids(now: StepContents): Content[] {
+  return liquids(now).filter(({ line }) => line.form.kind === 'neat')
+}
+
 /** True for water and what is dissolved in it. */
 export function isWatery({ line, substance }: Pick<Content, 'line' | 'substance'>): boolean {
   return (

@@ -1,6 +1,7 @@
 /** The planners on the demo preparations, with figures worked by hand. */
 import {
   acetanilide,
+  benzil,
   benzoin,
   fractionation,
   isopentylAcetate,
@@ -149,6 +150,8 @@ describe('heating and cooling', () => {
   test('above its boil the ethanol goes, unless a condenser keeps it; a water bath ends at 100 °C', () => {
     expect(at(benzoin, 'warm', { highC: 85 }).advice('boils-away')!.words).toContain('ethanol (78 °C)')
     expect(at(benzoin, 'warm', { highC: 85, closed: 'under a condenser' }).advice('boils-away')).toBeUndefined()
+    // Nitric acid is in its flask as a solution, whose boiling point is not that of the pure acid.
+    expect(at(benzil, 'heat').advice('boils-away')).toBeUndefined()
     expect(at(benzoin, 'warm', { lowC: 100, highC: 120 }).advice('too-cold')!.words).toContain('90 °C')
     expect(at(benzoin, 'warm', { lowC: 70 }).advice('band')).toBeDefined()
   })
