@@ -13,6 +13,7 @@ import { NumberPad } from './NumberPad'
 import { Question } from './Question'
 import { ReadingField } from './ReadingField'
 import { readingOf } from './readingOf'
+import { SideBySide, type Face } from './SideBySide'
 import { Tubes } from './Tubes'
 import { draftOf, type Write } from './write'
 
@@ -220,6 +221,11 @@ function EnterReading({
   )
 }
 
+const meltingFaces: readonly Face<'onset' | 'clear'>[] = [
+  { key: 'onset', label: 'Onset', hint: 'First liquid', unit: '°C' },
+  { key: 'clear', label: 'Clear', hint: 'Last solid gone', unit: '°C' },
+]
+
 function EnterMelting({
   run,
   step,
@@ -272,26 +278,15 @@ function EnterMelting({
           ))}
         </div>
       )}
-      {(['onset', 'clear'] as const).map((each) => (
-        <div key={each} className="melting-field">
-          <span className="hint">{each === 'onset' ? 'Onset, first liquid' : 'Clear, last solid gone'}</span>
-          <ReadingField
-            label={each === 'onset' ? 'Onset' : 'Clear'}
-            unit="°C"
-            value={texts[each]}
-            active={field === each}
-            onFocus={() => setField(each)}
-            onValue={(value) => setTexts({ ...texts, [each]: value })}
-            onEnter={() => take()}
-          />
-        </div>
-      ))}
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
-      <NumberPad value={texts[field]} onValue={(value) => setTexts({ ...texts, [field]: value })} />
+      <SideBySide
+        faces={meltingFaces}
+        texts={texts}
+        at={field}
+        onAt={setField}
+        onText={(key, text) => setTexts({ ...texts, [key]: text })}
+        onEnter={() => take()}
+        problem={problem}
+      />
       <button type="button" className="go" onClick={() => (field === 'onset' && texts.clear === '' ? setField('clear') : take())}>
         {field === 'onset' && texts.clear === '' ? 'Now the clear point' : 'Write it down'}
       </button>

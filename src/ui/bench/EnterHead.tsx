@@ -9,13 +9,19 @@ import type { EntryBodies } from '@/core/run/entry'
 import type { RunState, StepState } from '@/core/run/foldRun'
 import { measuredOf } from '@/core/run/measured'
 import { Question } from './Question'
-import { NumberPad } from './NumberPad'
-import { ReadingField } from './ReadingField'
 import { readingOf } from './readingOf'
+import { SideBySide, type Face } from './SideBySide'
 import { draftOf, type Write } from './write'
 
 /** One digit is estimated between the lines of thermometer and receiver. */
 const estimated = 1
+
+const volumeFace: Face<'volume'> = { key: 'volume', label: 'Volume in this receiver', hint: 'In this receiver', unit: 'mL' }
+const headFace: Face<'head'> = { key: 'head', label: 'Head temperature', hint: 'At the head', unit: '°C' }
+const windowFaces: readonly Face<'low' | 'high'>[] = [
+  { key: 'low', label: 'Window from', hint: 'From', unit: '°C' },
+  { key: 'high', label: 'Window to', hint: 'To', unit: '°C' },
+]
 
 /** Volume in the receiver and head temperature, as one line of the book; of the first drop only the temperature. */
 export function EnterHead({
@@ -63,31 +69,18 @@ export function EnterHead({
   const toHead = field === 'volume' && texts.head === ''
   return (
     <>
-      <div className={first ? 'head-fields one' : 'head-fields'}>
-        {(first ? (['head'] as const) : (['volume', 'head'] as const)).map((each) => (
-          <div key={each} className="melting-field">
-            <span className="hint">{each === 'volume' ? 'In this receiver' : 'At the head'}</span>
-            <ReadingField
-              label={each === 'volume' ? 'Volume in this receiver' : 'Head temperature'}
-              unit={each === 'volume' ? 'mL' : '°C'}
-              value={texts[each]}
-              active={field === each}
-              onFocus={() => setField(each)}
-              onValue={(value) => {
-                setTexts({ ...texts, [each]: value })
-                setProblem(undefined)
-              }}
-              onEnter={() => (toHead ? setField('head') : take())}
-            />
-          </div>
-        ))}
-      </div>
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
-      <NumberPad value={texts[field]} onValue={(value) => setTexts({ ...texts, [field]: value })} />
+      <SideBySide
+        faces={first ? [headFace] : [volumeFace, headFace]}
+        texts={texts}
+        at={field}
+        onAt={setField}
+        onText={(key, text) => {
+          setTexts({ ...texts, [key]: text })
+          setProblem(undefined)
+        }}
+        onEnter={() => (toHead ? setField('head') : take())}
+        problem={problem}
+      />
       <button type="button" className="go" onClick={() => (toHead ? setField('head') : take())}>
         {toHead ? 'Now the head' : 'Write it down'}
       </button>
@@ -133,36 +126,24 @@ function WidenWindow({
   return (
     <>
       <p className="hint">Widen the window of this fraction:</p>
-      <div className="head-fields">
-        {(['low', 'high'] as const).map((each) => (
-          <div key={each} className="melting-field">
-            <span className="hint">{each === 'low' ? 'From' : 'To'}</span>
-            <ReadingField
-              label={each === 'low' ? 'Window from' : 'Window to'}
-              unit="°C"
-              value={texts[each]}
-              active={field === each}
-              onFocus={() => setField(each)}
-              onValue={(value) => setTexts({ ...texts, [each]: value })}
-              onEnter={take}
-            />
-          </div>
-        ))}
-      </div>
-      <input
-        className="reason"
-        aria-label="Why the window is widened"
-        placeholder="why"
-        maxLength={200}
-        value={reason}
-        onChange={(event) => setReason(event.currentTarget.value)}
-      />
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
-      <NumberPad value={texts[field]} onValue={(value) => setTexts({ ...texts, [field]: value })} />
+      <SideBySide
+        faces={windowFaces}
+        texts={texts}
+        at={field}
+        onAt={setField}
+        onText={(key, text) => setTexts({ ...texts, [key]: text })}
+        onEnter={take}
+        problem={problem}
+      >
+        <input
+          className="reason"
+          aria-label="Why the window is widened"
+          placeholder="why"
+          maxLength={200}
+          value={reason}
+          onChange={(event) => setReason(event.currentTarget.value)}
+        />
+      </SideBySide>
       <button type="button" className="go" onClick={take}>
         Widen it
       </button>

@@ -6,8 +6,10 @@ import type { Plan, Step, Work } from '@/core/plan/plan'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { plans } from '@/demo/plans'
 import { acetanilide, fractionation, isopentylAcetate, separation } from '@/test-support/plans'
+import { BandPicture } from './BandPicture'
 import { Blank } from './Blank'
 import { ticksFor } from './chart'
+import { HeadPicture } from './HeadPicture'
 import { LayersPicture } from './LayersPicture'
 import { OperationPanel } from './OperationPanel'
 import { Rows } from './Rows'
@@ -143,6 +145,34 @@ describe('round numbers along an axis', () => {
     [0, 1, [0, 0.2, 0.4, 0.6, 0.8, 1]],
     [82.2, 159.2, [100, 120, 140]],
   ])('from %d to %d', (low, high, ticks) => expect(ticksFor(low, high)).toEqual(ticks))
+})
+
+describe('what a run has read', () => {
+  const measured = (more: object) => ({
+    samples: {},
+    usedML: {},
+    temperatures: {},
+    weighings: {},
+    heads: {},
+    windows: {},
+    ...more,
+  })
+  const drawn = (plan: Plan, id: string, more: object, Drawn: typeof BandPicture) => {
+    const context = contextOf(plan, reactionTable(plan), stepOf(plan, id), defaultLab, measured(more))
+    return renderToStaticMarkup(<Drawn context={context} filled={filledFor(context)} />)
+  }
+  const cells = (html: string) => [...html.matchAll(/<td class="fig">([^<]*)/g)].map(([, text]) => text)
+  test('temperatures stand in the table behind their picture; one alone draws nothing', () => {
+    const readings = (count: number) => [117, 119].slice(0, count).map((celsius, at) => ({ atMin: 10 * at, celsius }))
+    const html = drawn(acetanilide, 'reflux', { temperatures: { reflux: readings(2) } }, BandPicture)
+    expect(cells(html)).toEqual(['0.0', '117.0', '10.0', '119.0'])
+    expect(drawn(acetanilide, 'reflux', { temperatures: { reflux: readings(1) } }, BandPicture)).toBe('')
+    expect(cells(drawn(acetanilide, 'cool', { temperatures: { cool: readings(2) } }, BandPicture))).toHaveLength(4)
+  })
+  test('heads are counted on from receiver to receiver', () => {
+    const heads = { 'distil-light': [{ volumeML: 20, headC: 84 }], 'distil-middle': [{ volumeML: 5, headC: 105 }] }
+    expect(cells(drawn(fractionation, 'distil-middle', { heads }, HeadPicture))).toEqual(['20.0', '84.0', '25.0', '105.0'])
+  })
 })
 
 describe('a choice', () => {
