@@ -7,7 +7,8 @@ export default defineConfig({
   outputDir: '../.mozle/browser-results',
   workers: 1,
   retries: 0,
-  timeout: 60_000,
+  // Two cores that are shared are at times three times slower than at others.
+  timeout: 120_000,
   // A page may wait for its turn where two cores serve two applications, a database and the browser.
   expect: { timeout: 10_000 },
   reporter: [['list'], ['json']],
