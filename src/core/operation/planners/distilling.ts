@@ -144,7 +144,8 @@ const wilsonHolds = (filled: Filled, count: number) =>
 /** The activity model of the blanks: two constants for each pair of components. Van Laar's are for two; with more the liquid is taken as ideal. */
 function modelOf(filled: Filled, count: number): ActivityModel {
   const kind = word(filled, 'model')
-  if (count < 2 || kind === 'ideal' || (kind === 'van Laar' && count > 2) || !wilsonHolds(filled, count)) return { kind: 'ideal' }
+  const most = kind === 'van Laar' ? 2 : 3
+  if (count < 2 || count > most || kind === 'ideal' || !wilsonHolds(filled, count)) return { kind: 'ideal' }
   if (kind === 'van Laar') return { kind, A12: number(filled, 'A12'), A21: number(filled, 'A21') }
   const matrix = (own: number, of: (i: number, j: number) => number) =>
     Array.from({ length: count }, (_, i) => Array.from({ length: count }, (_other, j) => (i === j ? own : of(i + 1, j + 1))))
@@ -394,6 +395,12 @@ export const distilling: Planner = {
         'van-laar',
         'doubt',
         'Van Laar’s equations are for two components: with three the liquid is taken as ideal. Take Wilson’s or NRTL.',
+      ),
+      ...when(
+        word(filled, 'model') !== 'ideal' && rows.length > 3,
+        'four',
+        'doubt',
+        'Constants are for up to three components: with more the liquid is taken as ideal.',
       ),
       ...when(
         !wilsonHolds(filled, rows.length),

@@ -380,6 +380,9 @@ describe('distilling', () => {
     const wilson = at(three, 'distil-light', { components, model: 'Wilson', A31: -1 })
     expect(wilson.advice('wilson')).toBeDefined()
     expect(batchOf(wilson.context, wilson.filled)!.mixture.model).toEqual({ kind: 'ideal' })
+    const four = at(three, 'distil-light', { components: [...components, components[0]!], model: 'NRTL', A12: 1 })
+    expect(four.advice('four')).toBeDefined()
+    expect(batchOf(four.context, four.filled)!.mixture.model).toEqual({ kind: 'ideal' })
     expect(at(three, 'distil-light', { components, model: 'Wilson' }).filled).toMatchObject({ A13: 1, A32: 1 })
   })
   const heads = {
