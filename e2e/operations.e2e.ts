@@ -51,6 +51,8 @@ test('crystallisation: the loss before cooling, what too much costs, and all of 
   await expect(solvents.getByRole('row', { name: /^propan-2-ol/ })).toContainText('try 0.1 g in a tube')
   await expect(solvents.getByRole('row', { name: /^toluene/ })).toContainText('may come as an oil')
   await panel.getByRole('button', { name: 'Write down a solvent that was tried' }).click()
+  await fill(panel, 'solvent, row 1 of solvents tried', 'ethanol')
+  await expect(solvents.getByRole('row', { name: /^ethanol/ })).toContainText('try 0.1 g in a tube')
   await fill(panel, 'holds cold, row 1 of solvents tried', '20')
   await fill(panel, 'holds hot, row 1 of solvents tried', '46')
   await expect(solvents.getByRole('row', { name: /^ethanol/ })).toContainText('hot dissolves only 2.3 times what cold does')

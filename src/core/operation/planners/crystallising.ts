@@ -92,8 +92,13 @@ function soluteAmongSolvents(context: Context, filled: Filled): { solute: Substa
         ]
       : []
   const source = 'tried in a tube'
+  // What was tried here stands instead of the record, or a solvent would make a pair with itself.
+  const triedIds = new Set(found.map((each) => each.solvent))
+  const onRecord = (solute.solubility ?? []).filter(
+    ({ solvent: id }) => !triedIds.has(solvents.find((each) => each.id === id || each.name === id)?.id ?? id),
+  )
   return {
-    solute: { ...solute, solubility: [...[...found, ...own].map((each) => ({ ...each, source })), ...(solute.solubility ?? [])] },
+    solute: { ...solute, solubility: [...[...found, ...own].map((each) => ({ ...each, source })), ...onRecord] },
     solvents,
   }
 }
@@ -157,7 +162,7 @@ export const crystallising: Planner = {
         { key: 'hot', label: 'holds hot', kind: 'number', unit: '', least: 0, most: 500 },
       ],
       add: 'Write down a solvent that was tried',
-      fresh: { solvent: 'ethanol', cold: 1, hot: 10 },
+      fresh: { solvent: '', cold: 0, hot: 0 },
     },
   ],
   suggest: (context, typed) => {

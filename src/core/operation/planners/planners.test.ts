@@ -504,6 +504,11 @@ describe('crystallising acetanilide', () => {
     expect(ethanol.tried!.ratio).toBeCloseTo(2.3, 6)
     expect(ethanol.against).toContain('hot dissolves only 2.3 times what cold does')
     expect(pairsJudged(...here).map(({ solvents }) => solvents)).toEqual([['ethanol', 'water']])
+    // A row without figures says nothing, and what was tried stands instead of the record.
+    expect(pairsJudged(...withUsual([{ solvent: '', cold: 0, hot: 0 }]))).toEqual([])
+    const again = withUsual([{ solvent: 'water', cold: 0.5, hot: 5 }])
+    expect(pairsJudged(...again)).toEqual([])
+    expect(solventsJudged(...again)[0]!.tried!.coldGPer100ML).toBeCloseTo(0.5, 9)
   })
 })
 
