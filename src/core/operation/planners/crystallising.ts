@@ -218,7 +218,17 @@ export const crystallising: Planner = {
     const wanted =
       { curve: curveML, factor: factorML, portions: volumeML }[word(filled, 'way') as 'curve' | 'factor' | 'portions'] ?? volumeML
     const name = solvent?.name ?? 'the solvent'
+    const names = soluteAmongSolvents(context, filled)?.solvents.map((each) => each.name) ?? []
+    const strangers = rowsOf(filled, 'tried').flatMap(({ solvent: tried }) =>
+      tried && !names.includes(String(tried)) ? [`“${tried}”`] : [],
+    )
     const advice: Advice[] = [
+      ...when(
+        strangers.length > 0,
+        'stranger',
+        'doubt',
+        `${strangers.join(', ')}: no solvent of the plan or of the usual ones has that name, so it is not compared. Choose one of those offered.`,
+      ),
       ...when(
         !known,
         'unknown',

@@ -506,6 +506,9 @@ describe('crystallising acetanilide', () => {
     expect(pairsJudged(...here).map(({ solvents }) => solvents)).toEqual([['ethanol', 'water']])
     // A row without figures says nothing, and what was tried stands instead of the record.
     expect(pairsJudged(...withUsual([{ solvent: '', cold: 0, hot: 0 }]))).toEqual([])
+    const stranger = at(acetanilide, 'crystallise', { tried: [{ solvent: 'moonshine', cold: 1, hot: 9 }] })
+    expect(stranger.advice('stranger')!.words).toContain('“moonshine”')
+    expect(at(acetanilide, 'crystallise', { tried: [{ solvent: '', cold: 0, hot: 0 }] }).advice('stranger')).toBeUndefined()
     const again = withUsual([{ solvent: 'water', cold: 0.5, hot: 5 }])
     expect(pairsJudged(...again)).toEqual([])
     expect(solventsJudged(...again)[0]!.tried!.coldGPer100ML).toBeCloseTo(0.5, 9)
