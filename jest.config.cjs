@@ -1,22 +1,22 @@
-const transform = {
-  '^.+\\.tsx?$': [
-    '@swc/jest',
-    {
-      jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } },
-      module: { type: 'commonjs' },
-    },
-  ],
-}
 const shared = {
+  // Builds and copies stand there, with a package.json of the same name.
+  modulePathIgnorePatterns: ['<rootDir>/.mozle/'],
   testEnvironment: 'node',
-  // openchemlib ships as ES modules only.
-  transform: { ...transform, 'node_modules/openchemlib/.+\\.js$': ['@swc/jest', { module: { type: 'commonjs' } }] },
-  transformIgnorePatterns: ['node_modules/(?!openchemlib/)'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } },
+        module: { type: 'commonjs' },
+      },
+    ],
+  },
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^openchemlib$': '<rootDir>/src/test-support/openchemlib.cjs' },
 }
 
 /** Tests named *.db.test.ts talk to a real MariaDB; `./mozle test` starts one and passes its addresses. */
 module.exports = {
+  maxWorkers: 2,
   projects: [
     {
       ...shared,

@@ -2,6 +2,7 @@ import { expect, test } from '@playwright/test'
 import Papa from 'papaparse'
 import { readFileSync } from 'node:fs'
 import {
+  base,
   codeToday,
   demonstrator,
   expectAccessible,
@@ -28,7 +29,7 @@ test.describe('every screen without violations', () => {
 
   for (const width of [1280, 360])
     test(`the screens of the course owner, ${width} px wide`, async ({ page }) => {
-      test.setTimeout(120_000)
+      test.setTimeout(240_000)
       await signIn(page, owner)
       await page.setViewportSize({ width, height: 800 })
       const paths = [
@@ -67,7 +68,7 @@ test.describe('every screen without violations', () => {
   })
 
   test('the bench on a tablet, lying and standing, with its dialogs', async ({ browser }) => {
-    test.setTimeout(120_000)
+    test.setTimeout(240_000)
     for (const bench of [2, 4, 7, 8]) {
       const page = await openBench(browser, codeToday(bench))
       await expectAccessible(page)
@@ -133,17 +134,17 @@ test.describe('who may do what', () => {
       [reader, ['/desk', `/class/${finished.id}/results`], [`/class/${on.id}`, '/class/new']],
       [demonstrator, [`/class/${on.id}`, `/class/${finished.id}/results`], ['/class/new']],
     ] as const) {
-      const page = await (await browser.newContext({ baseURL: process.env.MOZLE_BASE! })).newPage()
+      const page = await (await browser.newContext({ baseURL: base })).newPage()
       await signIn(page, person)
       for (const path of allowed) expect([person.role, path, (await page.goto(path))!.status()]).toEqual([person.role, path, 200])
       for (const path of denied) expect([person.role, path, (await page.goto(path))!.status()]).toEqual([person.role, path, 404])
       await page.goto(`/desk/${made.preparations[0]!.id}`)
       await expect(page.getByLabel(/^volume of aniline/)).not.toBeEditable()
-      const answer = await page.request.post('/api/sessions', { data: {}, headers: { origin: process.env.MOZLE_BASE! } })
+      const answer = await page.request.post('/api/sessions', { data: {}, headers: { origin: base } })
       expect([400, 403]).toContain(answer.status())
       const publish = await page.request.post(`/api/revisions/${made.preparations[0]!.revision}/publish`, {
         data: { version: 1 },
-        headers: { origin: process.env.MOZLE_BASE! },
+        headers: { origin: base },
       })
       expect(publish.status()).toBe(403)
       await page.context().close()
@@ -152,7 +153,7 @@ test.describe('who may do what', () => {
 
   test('a bench reaches its own run and nothing else', async ({ browser }) => {
     const page = await openBench(browser, codeToday(1))
-    const origin = process.env.MOZLE_BASE!
+    const origin = base
     const post = (path: string) => page.request.post(path, { data: { entries: [{}] }, headers: { origin } })
     expect((await post(`/api/runs/${on.runs[1]!.id}/entries`)).status()).toBe(403)
     expect((await post(`/api/runs/${on.runs[0]!.id}/entries`)).status()).toBe(400)
@@ -189,7 +190,7 @@ test('security headers allow nothing from outside, cookies are sealed, and a ses
   const outside: string[] = []
   const complaints: string[] = []
   page.on('request', (request) => {
-    if (!request.url().startsWith(process.env.MOZLE_BASE!) && !request.url().startsWith('data:')) outside.push(request.url())
+    if (!request.url().startsWith(base) && !request.url().startsWith('data:')) outside.push(request.url())
   })
   page.on('console', (message) => {
     if (/content security policy|hydrat|minified react error/i.test(message.text())) complaints.push(message.text())
@@ -238,6 +239,12 @@ test('results: pictures with the table behind them, ± on request, CSV that open
   expect(download.suggestedFilename()).toMatch(/^acetanilide-section-a-\d{4}-\d{2}-\d{2}\.csv$/)
   const text = readFileSync(await download.path(), 'utf8')
   const rows = Papa.parse<Record<string, string>>(text.replace(/^\ufeff/, '').trimEnd(), { header: true }).data
-  expect(rows).toHaveLength(8)
-  expect(rows[4]).toMatchObject({ bench: '5', group: 'Eklund, Farouk', 'product (g)': '2.020', 'yield (%)': '34.4' })
+  expect(rows).toHaveLength(24)
+  const fifth = rows.filter(({ bench }) => bench === '5')
+  expect(fifth.map((row) => [row.percentage, row.after, row.of])).toEqual([
+    ['yield', 'crude', 'theory from aniline'],
+    ['yield', 'purified', 'theory from aniline'],
+    ['recovery', 'purified', 'crude product'],
+  ])
+  expect(fifth[1]).toMatchObject({ group: 'Eklund, Farouk', 'mass (g)': '2.020', 'value (%)': '34.4' })
 })

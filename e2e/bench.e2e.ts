@@ -33,6 +33,7 @@ test('a bench far ahead: nonsense is refused, water is written, a step ahead say
   await press(bench, 'Crystals are out')
   await press(bench, 'Start the clock')
   await press(bench, 'It is over')
+  await press(bench, 'It is over')
   await press(bench, 'Done')
   await bench.context().close()
 })

@@ -1,6 +1,17 @@
 /** The planners of the operations, driven at the Desk, and what they say at the bench. */
 import { expect, test, type Page } from '@playwright/test'
-import { codeToday, demonstrator, expectAccessible, openBench, openDesk, owner, saved, signIn, writeReading } from './support'
+import {
+  base,
+  codeToday,
+  demonstrator,
+  expectAccessible,
+  openBench,
+  openDesk,
+  owner,
+  saved,
+  signIn,
+  writeReading,
+} from './support'
 
 /** Opens a step of the procedure; its planner is the answer. */
 async function planner(page: Page, step: string, title: string) {
@@ -208,6 +219,8 @@ test('adding, quenching, drying a solution, taking a solvent off, sending', asyn
   await openDesk(page, 'Methyl 3-nitrobenzoate')
   const add = await planner(page, 'Drop in the acids', 'Adding')
   await fill(add, 'heat given off, kJ/mol', '100')
+  await expect(add.getByText(/heat capacity of what is in the flask is not given/)).toBeVisible()
+  await fill(add, 'heat capacity of what is in the flask, J/(g·K)', '1.5')
   await expect(add.getByText(/All at once it could reach/)).toBeVisible()
   await openDesk(page, 'Separation of an acid, an amine and a hydrocarbon')
   const quench = await planner(page, 'Set the acid free', 'Quenching and neutralising')
@@ -300,8 +313,8 @@ test('the laboratory: pressure, schools and standards; a demonstrator reads them
   await expect(page.getByText('water boils at 99.5 °C')).toBeVisible()
 
   const other = await (await browser.newContext()).newPage()
-  await signIn(other, demonstrator, process.env.MOZLE_BASE)
-  await other.goto(`${process.env.MOZLE_BASE}/reference/laboratory`)
+  await signIn(other, demonstrator, base)
+  await other.goto(`${base}/reference/laboratory`)
   await expect(other.getByText('Only the course owner changes this.')).toBeVisible()
   await expect(other.getByRole('textbox', { name: 'pressure, kPa' })).toBeDisabled()
   await other.context().close()

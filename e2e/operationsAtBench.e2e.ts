@@ -2,7 +2,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import type { Plan } from '../src/core/plan/plan'
-import { expectAccessible, made, openBench, owner, secondServer, signIn, writeReading } from './support'
+import { base as origin, expectAccessible, made, openBench, owner, secondServer, signIn, writeReading } from './support'
 
 test.describe.configure({ mode: 'serial' })
 
@@ -52,7 +52,7 @@ test('a session is set with a preparation of one’s own', async ({ page }) => {
   })
   const answer = await page.request.post(`/api/courses/${made.course.id}/preparations`, {
     data: { file },
-    headers: { origin: process.env.MOZLE_BASE! },
+    headers: { origin },
   })
   expect(answer.ok(), await answer.text()).toBe(true)
   await page.goto(`/desk/${((await answer.json()) as { id: string }).id}`)

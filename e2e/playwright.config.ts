@@ -1,11 +1,12 @@
 import { defineConfig } from '@playwright/test'
+import { stand, workers } from './stand'
 
-/** `./mozle test browser` starts the database and two application processes and passes their addresses. */
+/** `./mozle test browser` starts a stand for each worker: a database and two application processes. */
 export default defineConfig({
   testDir: '.',
   testMatch: '*.e2e.ts',
   outputDir: '../.mozle/browser-results',
-  workers: 1,
+  workers,
   retries: 0,
   // Two cores that are shared are at times three times slower than at others.
   timeout: 120_000,
@@ -13,7 +14,7 @@ export default defineConfig({
   expect: { timeout: 10_000 },
   reporter: [['list'], ['json']],
   use: {
-    baseURL: process.env.MOZLE_BASE,
+    baseURL: stand?.base,
     viewport: { width: 1280, height: 800 },
     actionTimeout: 10_000,
     screenshot: 'only-on-failure',

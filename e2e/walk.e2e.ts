@@ -49,7 +49,7 @@ test('a bench runs the whole preparation on a tablet, and the class sees it', as
 
   await expect(title(bench)).toHaveText('Safety read')
   await expect(bench.getByText('Toxic if inhaled', { exact: false }).first()).toBeVisible()
-  await expect(bench.getByText(/safety data sheet, your local rules and the qualified person/)).toBeVisible()
+  await expect(bench.getByText(/safety data sheets, your local rules and the qualified person/)).toBeVisible()
   await press(bench, 'We have read this')
   await expect(title(bench)).toHaveText('Set up')
   // The class sees it without a reload within two seconds, though another process took the entry.
@@ -133,9 +133,12 @@ test('a bench runs the whole preparation on a tablet, and the class sees it', as
   await expect(bench.getByRole('timer')).toContainText(/19:[45]\d/)
   await expect(row.locator('.now-words')).toContainText(/19:[345]\d left/)
   await press(bench, 'Heat is off')
+  await expect(bench.getByRole('alertdialog')).toContainText('It has run 0 of 20 min')
+  await press(bench, 'It is over')
   await press(bench, 'Done')
   await press(bench, 'Start the clock')
   await expect(bench.getByRole('timer')).toContainText('left: cool in ice')
+  await press(bench, 'It is over')
   await press(bench, 'It is over')
   await press(bench, 'Done')
 
@@ -149,6 +152,7 @@ test('a bench runs the whole preparation on a tablet, and the class sees it', as
   await writeReading(bench, '80')
   await press(bench, 'Crystals are out')
   await press(bench, 'Start the clock')
+  await press(bench, 'It is over')
   await press(bench, 'It is over')
   await press(bench, 'Done')
 
@@ -204,6 +208,7 @@ test('two tablets at one bench agree', async ({ browser }) => {
   await press(one, 'Reflux has begun')
   await expect(two.getByRole('timer')).toContainText('left under reflux', { timeout: 2000 })
   await press(two, 'Heat is off')
+  await press(two, 'It is over')
   await expect(title(one)).toHaveText('Pour into water', { timeout: 2000 })
   for (const page of [one, two]) await page.context().close()
 })

@@ -82,6 +82,7 @@ test('by keyboard alone, a new preparation in under 40 interactions', async ({ p
   await expect(step(page, 'Heat under reflux')).toBeVisible()
   await expect(page.getByRole('img', { name: 'Structure of acetic acid' })).toBeVisible()
   await page.getByRole('heading', { level: 1 }).click()
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled()
   while (await page.getByRole('button', { name: 'Undo' }).isEnabled()) await page.keyboard.press('Control+z')
   await expect(page.getByRole('region', { name: 'Procedure' }).locator('li[data-about]')).toHaveCount(1)
   for (let change = 0; change < 10; change++) await page.keyboard.press('Control+Shift+z')
@@ -265,6 +266,7 @@ test('each kind of step opens with its own fields, a line with those of its bott
   await expect(table.locator('tbody tr').first()).toContainText('nitric acid')
 
   await page.getByRole('heading', { level: 1 }).click()
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled()
   while (await page.getByRole('button', { name: 'Undo' }).isEnabled()) await page.keyboard.press('Control+z')
   await expect(strip.locator('li[data-about]')).toHaveCount(before)
   await expect(table.locator('tbody tr').first()).toContainText('benzoin')

@@ -20,9 +20,11 @@ import { migrate } from '@/data/migrate'
 import { college } from '@/demo/college'
 import { build } from './build'
 import { stopAll, stopAllOnSignals } from './child'
+import { clearLeftOver } from './leftOver'
 import { secretsOf, startDatabase } from './database'
 import { home, workFolder } from './home'
 import { ensurePackages } from './packages'
+import { safetyRead } from './safetyRead'
 import { seed } from './seed'
 import { serve } from './serve'
 
@@ -79,6 +81,7 @@ function invented(at: number) {
 /** `mozle bench`: speed figures, each a median of several runs with the size of the work beside it. */
 export async function bench(): Promise<void> {
   stopAllOnSignals()
+  await clearLeftOver('bench')
   const long = longPlan(30, 40)
   let toggle = false
   report(
@@ -124,7 +127,13 @@ export async function bench(): Promise<void> {
     process.env.MOZLE_DB_URL = db.appUrl
     await appending(made)
     await inTheBrowser(
-      { folder: built, dbUrl: db.appUrl, cookieKey: secretsOf(folder).cookie, log: path.join(folder, 'app.log') },
+      {
+        folder: built,
+        dbUrl: db.appUrl,
+        cookieKey: secretsOf(folder).cookie,
+        log: path.join(folder, 'app.log'),
+        record: path.join(folder, 'app.process'),
+      },
       made,
     )
   } finally {
@@ -182,12 +191,12 @@ function manyEntries(count: number): Entry[] {
   }))
 }
 
-/** Fifty writers, each on a run of its own, one entry at a time against a durable database. */
+/** Two hundred writers, each on a run of its own, one entry at a time against a durable database. */
 async function appending(made: ReturnType<typeof college>): Promise<void> {
   const { Run } = await import('@/data/models')
   database()
   const template = await Run.findByPk(made.sessions[2]!.runs[0]!.id, { rejectOnEmpty: true })
-  const writers = Array.from({ length: 50 }, (_, index) => ({
+  const writers = Array.from({ length: 200 }, (_, index) => ({
     ...template.get({ plain: true }),
     id: ulid(),
     code: `B${String(index).padStart(5, '0')}`,
@@ -195,8 +204,8 @@ async function appending(made: ReturnType<typeof college>): Promise<void> {
   }))
   await Run.bulkCreate(writers)
   const rounds: number[][] = []
-  for (let round = 0; round < 5; round++) rounds.push(await storm(writers.map(({ id }) => id)))
-  const size = '50 benches writing, one entry a second each at random moments'
+  for (let round = 0; round < 3; round++) rounds.push(await storm(writers.map(({ id }) => id)))
+  const size = '200 benches writing, one entry each every 2 s at random moments'
   const runs = `median of ${rounds.length} rounds of ${rounds[0]!.length} entries`
   report('append one entry, p95', median(rounds.map((times) => percentile(times, 0.95))), 'ms', size, runs)
   report('append one entry, median', median(rounds.map(median)), 'ms', size, runs)
@@ -210,20 +219,10 @@ async function storm(runs: readonly string[]): Promise<number[]> {
   await Promise.all(
     runs.map(async (run) => {
       for (let index = 0; index < 10; index++) {
-        // A bench writes a few times a minute; once a second is already a storm.
-        await pause(2000)
+        // A bench writes a few times a minute; every two seconds is already a storm.
+        await pause(4000)
         const now = new Date()
-        const entry = {
-          id: ulid(),
-          kind: 'done',
-          step: 'safety',
-          body: {},
-          at: now.toISOString(),
-          by: 'bench',
-          device: 'bench tablet',
-          supersedes: null,
-          reason: null,
-        } as Entry
+        const entry = safetyRead(now)
         const start = performance.now()
         await appendEntries(run, [entry], now)
         times.push(performance.now() - start)

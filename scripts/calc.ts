@@ -1,31 +1,47 @@
 import { readFileSync } from 'node:fs'
+import { calculate } from '@/core/format/calculation'
 import { EntriesFileError, readEntriesFile } from '@/core/format/entriesFile'
 import { PlanFileError, readPlanFile } from '@/core/format/planFile'
-import { calculate } from '@/core/format/calculation'
 import { crystallisationSolvents } from '@/reference/records'
 
-/** `mozle calc PLAN [--log ENTRIES]`: prints what core computes as JSON; exit code 2 with a readable error on a bad file. */
-export async function calc(args: string[]): Promise<void> {
+/** What a command leaves: its exit code and what goes to either stream. */
+export interface Outcome {
+  code: number
+  out: string
+  err: string
+}
+
+/** `mozle calc PLAN [--log ENTRIES]`: what the core computes as JSON; exit code 2 with the file, the place and the reason on a bad file. */
+export function calc(args: readonly string[]): Outcome {
   const files = args.filter((_, index) => args[index] !== '--log' && args[index - 1] !== '--log')
   const log = args.includes('--log') ? args[args.indexOf('--log') + 1] : undefined
   if (files.length !== 1 || (args.includes('--log') && log === undefined)) {
     return refuse('usage: ./mozle calc PLAN [--log ENTRIES]')
   }
+  const [plan] = files as [string]
   try {
-    const plan = readPlanFile(readFileSync(files[0]!, 'utf8'))
-    const run = log === undefined ? undefined : readEntriesFile(readFileSync(log, 'utf8'))
-    process.stdout.write(`${JSON.stringify(calculate(plan, run, crystallisationSolvents), null, 2)}\n`)
+    const read = readPlanFile(contentOf(plan))
+    const run = log === undefined ? undefined : readEntriesFile(contentOf(log))
+    return { code: 0, out: `${JSON.stringify(calculate(read, run, crystallisationSolvents), null, 2)}\n`, err: '' }
   } catch (error) {
-    if (error instanceof PlanFileError) return refuse(`${files[0]}: ${error.message}`)
+    if (error instanceof PlanFileError) return refuse(`${plan}: ${error.message}`)
     if (error instanceof EntriesFileError) return refuse(`${log}: ${error.message}`)
-    const { code, path } = error as NodeJS.ErrnoException
-    if (code === 'ENOENT' || code === 'EISDIR' || code === 'EACCES')
-      return refuse(`${path ?? files[0]}: cannot be read (${code}).`)
-    throw error
+    if (error instanceof UnreadableFile) return refuse(error.message)
+    // A fault of ours: still without a stack, and with what was being computed.
+    return refuse(`${log ?? plan}: could not be computed (${(error as Error).message}). Please report this with the file.`)
   }
 }
 
-function refuse(message: string): void {
-  process.stderr.write(`${message}\n`)
-  process.exitCode = 2
+class UnreadableFile extends Error {}
+
+function contentOf(file: string): string {
+  try {
+    return readFileSync(file, 'utf8')
+  } catch (error) {
+    throw new UnreadableFile(`${file}: cannot be read (${(error as NodeJS.ErrnoException).code}).`)
+  }
+}
+
+function refuse(message: string): Outcome {
+  return { code: 2, out: '', err: `${message}\n` }
 }

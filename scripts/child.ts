@@ -1,16 +1,21 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { closeSync, openSync } from 'node:fs'
+import { closeSync, openSync, rmSync } from 'node:fs'
+import { knownProcess, signalGroup, writeKnown } from './process'
 
 const running = new Set<ChildProcess>()
+let stopping = false
+
+/** True from the moment at which everything is being ended: what ends then is not started again. */
+export const isStopping = () => stopping
 
 /**
  * Starts a program in a process group of its own, its output going to `log`, and remembers it so
- * that `stopAll` ends it: Ctrl-C must reach the database only after the application is down.
+ * that `stopAll` ends it: Ctrl-C must reach the database only after the application is down. Which process it is stands in `record` while it runs, so that a later command can end it where this one could not.
  */
 export function startChild(
   program: string,
   args: string[],
-  options: { log: string; env?: NodeJS.ProcessEnv; cwd?: string },
+  options: { log: string; record: string; env?: NodeJS.ProcessEnv; cwd?: string },
 ): ChildProcess {
   const log = openSync(options.log, 'a')
   const child = spawn(program, args, {
@@ -20,8 +25,12 @@ export function startChild(
     detached: true,
   })
   closeSync(log)
+  if (child.pid) writeKnown(options.record, knownProcess(child.pid))
   running.add(child)
-  child.once('exit', () => running.delete(child))
+  child.once('exit', () => {
+    running.delete(child)
+    rmSync(options.record, { force: true })
+  })
   return child
 }
 
@@ -29,17 +38,18 @@ export function startChild(
 export async function stopChild(child: ChildProcess): Promise<void> {
   if (child.exitCode !== null || child.signalCode !== null) return
   await new Promise<void>((resolve) => {
-    const force = setTimeout(() => signal(child, 'SIGKILL'), 10_000)
+    const force = setTimeout(() => signalGroup(child.pid!, 'SIGKILL'), 10_000)
     child.once('exit', () => {
       clearTimeout(force)
       resolve()
     })
-    signal(child, 'SIGTERM')
+    signalGroup(child.pid!, 'SIGTERM')
   })
 }
 
 /** Ends everything still running, the last started first. */
 export async function stopAll(): Promise<void> {
+  stopping = true
   for (const child of [...running].reverse()) await stopChild(child)
 }
 
@@ -49,13 +59,5 @@ export function stopAllOnSignals(): void {
     process.once(name, () => {
       void stopAll().then(() => process.exit(name === 'SIGINT' ? 130 : 143))
     })
-  }
-}
-
-function signal(child: ChildProcess, name: NodeJS.Signals): void {
-  try {
-    process.kill(-child.pid!, name)
-  } catch {
-    child.kill(name)
   }
 }

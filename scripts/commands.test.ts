@@ -1,12 +1,15 @@
-import { spawnSync } from 'node:child_process'
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { spawn, spawnSync } from 'node:child_process'
+import { existsSync, mkdtempSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import os from 'node:os'
 import path from 'node:path'
 import { TestLog } from '@/test-support/entries'
 import { acetanilide } from '@/test-support/plans'
+import { calc } from './calc'
 import { freePort } from './freePort'
-import { isRunning, takeLock } from './lock'
+import { takeLock } from './lock'
+import { endLeftOver, knownProcess, runs, writeKnown } from './process'
+import { keepRunning } from './keepRunning'
 
 const home = process.cwd()
 let folder: string
@@ -18,7 +21,7 @@ const file = (name: string, content: unknown) => {
   writeFileSync(place, typeof content === 'string' ? content : JSON.stringify(content))
   return place
 }
-/** Runs the entry script from another folder, as a person might. */
+/** Starts the entry script from another folder, as a person might. */
 const mozle = (...args: string[]) => {
   const { status, stdout, stderr } = spawnSync(path.join(home, 'mozle'), args, { cwd: folder, encoding: 'utf8' })
   return { status, stdout, stderr }
@@ -30,6 +33,7 @@ describe('mozle calc', () => {
   test('prints what core computes from a plan', () => {
     const { status, stdout } = mozle('calc', plan())
     expect(status).toBe(0)
+    expect(stdout).toBe(calc([plan()]).out)
     const document = JSON.parse(stdout) as {
       lines: { id: string; amount_mmol: { value: number } }[]
       theoreticalYield_g: { value: number }
@@ -42,8 +46,8 @@ describe('mozle calc', () => {
   test('with a log, what was charged decides', () => {
     const log = new TestLog()
     log.difference('charge-aniline', 26.692, 23.418)
-    const { stdout } = mozle('calc', plan(), '--log', file('log.json', { scale: 0.8, entries: log.entries }))
-    const { run } = JSON.parse(stdout) as {
+    const { out } = calc([plan(), '--log', file('log.json', { scale: 0.8, entries: log.entries })])
+    const { run } = JSON.parse(out) as {
       run: { charged: Record<string, { value: number }>; theoreticalYield_g: { value: number } }
     }
     expect(run.charged.aniline!.value).toBeCloseTo(3.274, 9)
@@ -52,30 +56,36 @@ describe('mozle calc', () => {
   })
 
   test.each([
-    ['a plan that is not JSON', () => ['calc', file('bad.json', '{')], /bad.json: This is not JSON/],
+    ['a plan that is not JSON', () => [file('bad.json', '{')], /bad.json: This is not JSON/],
     [
       'a plan with a fault',
-      () => ['calc', file('fault.json', { ...acetanilide, reference: 'gone' })],
+      () => [file('fault.json', { ...acetanilide, reference: 'gone' })],
       /fault.json: \/reference: there is no line “gone”/,
     ],
-    ['a newer plan', () => ['calc', file('new.json', { ...acetanilide, version: 9 })], /version 9/],
-    ['a missing file', () => ['calc', path.join(folder, 'gone.json')], /gone.json: cannot be read/],
-    ['a folder', () => ['calc', folder], /cannot be read/],
-    ['a log with a fault', () => ['calc', plan(), '--log', file('log2.json', [{ id: 1 }])], /log2.json: \/entries\/0/],
-    ['no file', () => ['calc'], /usage/],
-    ['a log without a name', () => ['calc', plan(), '--log'], /usage/],
+    ['a newer plan', () => [file('new.json', { ...acetanilide, version: 9 })], /version 9/],
+    ['a missing file', () => [path.join(folder, 'gone.json')], /gone.json: cannot be read/],
+    ['a folder', () => [folder], /cannot be read/],
+    ['a log with a fault', () => [plan(), '--log', file('log2.json', [{ id: 1 }])], /log2.json: \/entries\/0/],
+    ['no file', () => [], /usage/],
+    ['a log without a name', () => [plan(), '--log'], /usage/],
   ])('%s ends with exit code 2 and words', (_what, args, message) => {
-    const { status, stdout, stderr } = mozle(...args())
+    const { code, out, err } = calc(args())
+    expect([code, out]).toEqual([2, ''])
+    expect(err).toMatch(message)
+    expect(err).not.toMatch(/ at .*\.ts:\d/)
+  })
+
+  test('a started command ends the same way', () => {
+    const { status, stdout, stderr } = mozle('calc', file('bad.json', '{'))
     expect([status, stdout]).toEqual([2, ''])
-    expect(stderr).toMatch(message)
-    expect(stderr).not.toMatch(/ at .*\.ts:\d/)
+    expect(stderr).toMatch(/bad.json: This is not JSON/)
   })
 })
 
 describe('the entry', () => {
   test('says what it can do, and refuses what it cannot', () => {
-    expect(mozle('help')).toMatchObject({ status: 0 })
-    expect(mozle('help').stdout).toMatch(/demo .*--fresh/)
+    const { status, stdout } = mozle('help')
+    expect([status, stdout]).toEqual([0, expect.stringMatching(/demo .*--fresh/)])
     expect(mozle('dance').status).toBe(2)
     expect(mozle('demo', '--port', 'many').status).toBe(2)
   })
@@ -92,18 +102,75 @@ describe('ports and locks', () => {
     expect(await freePort(port)).toBe(port)
   })
 
-  test('a lock is held by one process, and a dead one’s is taken over', () => {
+  test('a lock is held by one process; a dead one’s is taken over, and one whose id another process has by now', () => {
     const name = `test-lock-${process.pid}`
+    const lockFile = path.join(home, '.mozle', `${name}.lock`)
     const lock = takeLock(name)
     expect('release' in lock).toBe(true)
     // The process that runs the tests is alive and is not this one.
-    writeFileSync(path.join(home, '.mozle', `${name}.lock`), String(process.ppid))
+    const parent = knownProcess(process.ppid)
+    writeKnown(lockFile, parent)
     expect(takeLock(name)).toEqual({ heldBy: process.ppid })
-    writeFileSync(path.join(home, '.mozle', `${name}.lock`), '999999999')
-    const again = takeLock(name)
-    expect('release' in again).toBe(true)
-    if ('release' in again) again.release()
-    expect(isRunning(process.pid)).toBe(true)
-    expect(isRunning(999_999_999)).toBe(false)
+    for (const dead of [
+      { pid: 999_999_999, began: null },
+      { ...parent, began: '1' },
+    ]) {
+      writeKnown(lockFile, dead)
+      const again = takeLock(name)
+      expect('release' in again).toBe(true)
+      if ('release' in again) again.release()
+    }
+    // Half written by a command that starts at the same moment, then left so.
+    writeFileSync(lockFile, '')
+    expect(takeLock(name)).toEqual({ heldBy: 0 })
+    utimesSync(lockFile, new Date(0), new Date(0))
+    const left = takeLock(name)
+    expect('release' in left).toBe(true)
+    if ('release' in left) left.release()
+    expect(runs(knownProcess(process.pid))).toBe(true)
+  })
+})
+
+describe('what a killed command leaves', () => {
+  const sleeper = () => spawn('sleep', ['60'], { detached: true, stdio: 'ignore' })
+  const gone = (child: ReturnType<typeof sleeper>) => new Promise((resolve) => child.once('exit', resolve))
+
+  test('is ended by the next one; what is not ours is left alone', async () => {
+    const record = path.join(folder, 'left.process')
+    const child = sleeper()
+    writeKnown(record, { ...knownProcess(child.pid!), began: '1' })
+    expect(await endLeftOver(record)).toBe(false)
+    expect(runs(knownProcess(child.pid!))).toBe(true)
+    writeKnown(record, knownProcess(child.pid!))
+    const ended = gone(child)
+    expect(await endLeftOver(record)).toBe(true)
+    await ended
+    expect(existsSync(record)).toBe(false)
+    expect(await endLeftOver(record)).toBe(false)
+  })
+
+  test('a program that dies is started again, and it is said', async () => {
+    const lines: string[] = []
+    const first = sleeper()
+    let second: ReturnType<typeof sleeper> | undefined
+    const started = new Promise<void>((resolve) => {
+      keepRunning(
+        'the database',
+        first,
+        async () => (second = sleeper()),
+        (line) => {
+          lines.push(line)
+          if (/is back/.test(line)) resolve()
+        },
+      )
+    })
+    process.kill(first.pid!, 'SIGKILL')
+    await started
+    expect(lines).toEqual([
+      expect.stringMatching(/ended by itself \(SIGKILL\); it is started again in 0.5 s/),
+      'mozle: the database is back.',
+    ])
+    second!.removeAllListeners('exit')
+    second!.kill()
   })
 })

@@ -1,59 +1,68 @@
 import { readFileSync, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
+import { createInterface } from 'node:readline/promises'
 import { connectTo } from '@/data/connect'
 import { LabSession, Run } from '@/data/models'
 import { migrate } from '@/data/migrate'
 import { isOn } from '@/server/day'
 import { build } from './build'
 import { stopAll, stopAllOnSignals } from './child'
-import { secretsOf, startDatabase } from './database'
-import { home, workFolder } from './home'
+import { databaseRecord, secretsOf, startDatabase } from './database'
+import { workFolder } from './home'
+import { keepRunning } from './keepRunning'
 import { takeLock } from './lock'
+import { endLeftOver } from './process'
 import { seed } from './seed'
 import { serve } from './serve'
 
 const firstPort = 4310
+/** A first start installs and builds; whoever waits for it waits so long. */
+const longestStartMs = 10 * 60_000
 
 /** `mozle demo`: everything from nothing to a served demo, until it is stopped. */
 export async function demo(args: string[]): Promise<void> {
   const wanted = args.includes('--port') ? Number(args[args.indexOf('--port') + 1]) : firstPort
-  if (!Number.isInteger(wanted) || wanted < 1 || wanted > 65_535) {
-    console.error('--port takes a number from 1 to 65535.')
-    process.exitCode = 2
-    return
-  }
+  if (!Number.isInteger(wanted) || wanted < 1 || wanted > 65_535) return fail('--port takes a number from 1 to 65535.', 2)
   const folder = workFolder('demo')
   const noteFile = path.join(folder, 'running')
   const lock = takeLock('demo')
   if ('heldBy' in lock) {
-    const note = tryRead(noteFile)
-    console.log(
-      note
-        ? `The demo is already running (process ${lock.heldBy}).\n${note}`
-        : `Another ./mozle demo (process ${lock.heldBy}) is just starting.`,
-    )
-    return
+    if (args.includes('--fresh'))
+      return fail(`The demo is running (process ${lock.heldBy}). Stop it first: nothing is deleted under a running database.`)
+    return tellOfTheOther(noteFile)
   }
   stopAllOnSignals()
   process.once('exit', () => {
     rmSync(noteFile, { force: true })
     lock.release()
   })
-  if (args.includes('--fresh')) rmSync(folder, { recursive: true, force: true })
-  workFolder('demo')
   try {
+    // A command that was killed may have left its database and its application running.
+    const appRecord = path.join(folder, 'app.process')
+    for (const record of [appRecord, databaseRecord(folder)])
+      if (await endLeftOver(record)) console.error('mozle: ended what an earlier command had left running')
+    if (args.includes('--fresh')) {
+      if (!(await isSure(args))) return fail('Nothing was deleted.')
+      rmSync(folder, { recursive: true, force: true })
+      workFolder('demo')
+    }
     const [db, built] = await Promise.all([startDatabase(folder, { durable: true }), build('demo')])
+    keepRunning('the database', db.process, async () => (await startDatabase(folder, { durable: true, port: db.port })).process)
     const owner = connectTo(db.ownerUrl)
     await migrate(owner)
     await owner.close()
     const made = await seed(db.ownerUrl)
-    const served = await serve({
+    const options = {
       folder: built,
       dbUrl: db.appUrl,
       cookieKey: secretsOf(folder).cookie,
       log: path.join(folder, 'app.log'),
+      record: appRecord,
       port: wanted,
-    })
+    }
+    const served = await serve(options)
+    const port = Number(new URL(served.address).port)
+    keepRunning('the application', served.process, async () => (await serve({ ...options, port, exactly: true })).process)
     const note = [
       `Mozle: ${served.address}`,
       '',
@@ -65,19 +74,50 @@ export async function demo(args: string[]): Promise<void> {
       '',
       'Ctrl-C stops all of it; the data stays in .mozle/demo. ./mozle demo --fresh starts over.',
     ].join('\n')
-    writeFileSync(noteFile, note)
+    // Codes and passwords are for whoever started it.
+    writeFileSync(noteFile, note, { mode: 0o600 })
     console.log(note)
-    await new Promise((resolve) => served.process.once('exit', resolve))
-    if (process.exitCode === undefined)
-      throw new Error(
-        `The application ended by itself; its own words are in ${path.relative(home, path.join(folder, 'app.log'))}`,
-      )
+    // Until a signal ends it.
+    await new Promise(() => setInterval(() => undefined, 2 ** 30))
   } catch (error) {
-    console.error((error as Error).message)
-    process.exitCode = 1
+    fail((error as Error).message)
   } finally {
     await stopAll()
   }
+}
+
+function fail(message: string, code = 1): void {
+  console.error(message)
+  process.exitCode = code
+}
+
+/** Waits for the other command to be ready, and says where it serves; fails where it does not get ready. */
+async function tellOfTheOther(noteFile: string): Promise<void> {
+  if (!tryRead(noteFile)) console.error('Another ./mozle demo is starting; waiting for it.')
+  for (const until = Date.now() + longestStartMs; Date.now() < until;) {
+    const note = tryRead(noteFile)
+    if (note) return console.log(`The demo is already running.\n${note}`)
+    const lock = takeLock('demo')
+    if ('release' in lock) {
+      lock.release()
+      return fail('The other ./mozle demo ended before it was ready. Start it again.')
+    }
+    await new Promise((resolve) => setTimeout(resolve, 500))
+  }
+  fail('The other ./mozle demo is not ready after ten minutes.')
+}
+
+/** Asks before the demo's data is deleted; `--yes` answers for those who are not at a terminal. */
+async function isSure(args: string[]): Promise<boolean> {
+  if (args.includes('--yes')) return true
+  if (!process.stdin.isTTY) {
+    console.error('--fresh deletes the data in .mozle/demo. There is nobody to ask here: add --yes.')
+    return false
+  }
+  const terminal = createInterface({ input: process.stdin, output: process.stdout })
+  const answer = await terminal.question('This deletes all data in .mozle/demo. Type yes to go on: ')
+  terminal.close()
+  return answer.trim().toLowerCase() === 'yes'
 }
 
 async function codesOfToday(url: string): Promise<string[]> {

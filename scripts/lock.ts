@@ -1,30 +1,34 @@
-import { readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { workFolder } from './home'
+import { knownProcess, readKnown, runs } from './process'
 
-/** Whether the process of that id still runs. */
-export function isRunning(pid: number): boolean {
-  try {
-    process.kill(pid, 0)
-    return true
-  } catch (error) {
-    return (error as NodeJS.ErrnoException).code === 'EPERM'
-  }
-}
+/** A lock that was made but not yet written is younger than this. */
+const beingWrittenMs = 2000
 
-/** Takes a lock file that names this process, or returns the id of the running process that holds it. A lock left by a dead process is taken over. */
+/**
+ * Takes a lock file that names this process, or returns the id of the running process that holds it. A lock left by a dead process is taken over, also when another process has its id by now.
+ */
 export function takeLock(name: string): { release: () => void } | { heldBy: number } {
   const file = path.join(workFolder(), `${name}.lock`)
   for (;;) {
     try {
-      writeFileSync(file, String(process.pid), { flag: 'wx' })
+      writeFileSync(file, JSON.stringify(knownProcess(process.pid)), { flag: 'wx' })
       return { release: () => rmSync(file, { force: true }) }
     } catch (error) {
       if ((error as NodeJS.ErrnoException).code !== 'EEXIST') throw error
-      const holder = Number(readFileSync(file, 'utf8'))
-      if (holder && holder !== process.pid && isRunning(holder)) return { heldBy: holder }
+      const holder = readKnown(file)
+      if (holder ? holder.pid !== process.pid && runs(holder) : isBeingWritten(file)) return { heldBy: holder?.pid ?? 0 }
       rmSync(file, { force: true })
     }
+  }
+}
+
+function isBeingWritten(file: string): boolean {
+  try {
+    return readFileSync(file, 'utf8') === '' && Date.now() - statSync(file).mtimeMs < beingWrittenMs
+  } catch {
+    return false
   }
 }
 

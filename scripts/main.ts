@@ -1,14 +1,23 @@
-export {}
+import type { Outcome } from './calc'
 
 const usage = `usage: ./mozle COMMAND
 
   demo [--fresh] [--port N]   install what is missing, start, seed the made-up college, serve on 127.0.0.1
   test [core|database|browser|FILE]   check and test everything, or a part of it
+  test all                    the same, and many tablets at once
   calc PLAN [--log ENTRIES]   compute a plan file (and a run's entries) and print JSON
   bench                       print speed figures
+  mutate [PATH]               change every decision of the core, one at a time: which changes does no test notice?
+  load                        many tablets at once: how soon an entry is seen, and what is given back
 `
 
 const [command, ...args] = process.argv.slice(2)
+
+function leave({ code, out, err }: Outcome): void {
+  process.stdout.write(out)
+  process.stderr.write(err)
+  process.exitCode = code
+}
 
 // calc must answer in under a second, so the heavier commands are loaded only when asked for.
 switch (command) {
@@ -19,8 +28,17 @@ switch (command) {
     await (await import('./test')).test(args)
     break
   case 'calc':
-    await (await import('./calc')).calc(args)
+    leave((await import('./calc')).calc(args))
     break
+  case 'mutate':
+    await (await import('./mutate')).mutate(args[0])
+    break
+  case 'load': {
+    const missed = await (await import('./load')).load()
+    for (const words of missed) console.error(words)
+    process.exitCode = missed.length > 0 ? 1 : 0
+    break
+  }
   case 'bench':
     await (await import('./bench')).bench()
     break

@@ -15,20 +15,28 @@ export async function serve(options: {
   dbUrl: string
   cookieKey: string
   log: string
+  /** Where it stands which process it is. */
+  record: string
   port?: number
+  /** True where it must be that port. */
+  exactly?: boolean
 }): Promise<Served> {
   const port = await freePort(options.port)
+  if (options.exactly && port !== options.port) throw new Error(`port ${options.port} is taken`)
   // The server itself, not a wrapper, so that its process id is the one to stop.
   const child = startChild(
     process.execPath,
-    [path.join(home, 'node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)],
+    ['--import', `file://${path.join(home, 'node_modules/tsx/dist/esm/index.mjs')}`, path.join(home, 'scripts/server.ts')],
     {
       cwd: home,
       log: options.log,
+      record: options.record,
       env: {
         ...process.env,
         NODE_ENV: 'production',
         NEXT_TELEMETRY_DISABLED: '1',
+        MOZLE_HOME: home,
+        MOZLE_PORT: String(port),
         MOZLE_DIST: options.folder,
         MOZLE_DB_URL: options.dbUrl,
         MOZLE_COOKIE_KEY: options.cookieKey,

@@ -5,9 +5,13 @@ import { connectTo } from '@/data/connect'
 import { migrate } from '@/data/migrate'
 import { build } from './build'
 import { stopAll, stopAllOnSignals } from './child'
+import { clearLeftOver } from './leftOver'
 import { secretsOf, startDatabase } from './database'
 import { home, workFolder } from './home'
+import { load } from './load'
 import { ensurePackages } from './packages'
+import type { Stand } from '../e2e/stand'
+import { addSecondCourse } from './secondCourse'
 import { seed } from './seed'
 import { serve } from './serve'
 
@@ -15,6 +19,9 @@ interface Count {
   passed: number
   failed: number
 }
+
+/** As many as a small machine has cores. */
+const workers = 2
 
 const bin = (name: string) => path.join(home, 'node_modules/.bin', name)
 
@@ -26,7 +33,7 @@ const checks: [string, string, string[]][] = [
   ['layers', 'depcruise', ['--config', '.dependency-cruiser.cjs', '--output-type', 'err', 'src']],
 ]
 
-/** `mozle test [core|database|browser|FILE]`: everything, or a part; ends with `N passed, N failed`. */
+/** `mozle test [core|database|browser|all|FILE]`: everything, a part, or what needs many tablets besides; ends with `N passed, N failed`. */
 export async function test(args: string[]): Promise<void> {
   const [what, file] = part(args[0])
   const total: Count = { passed: 0, failed: 0 }
@@ -34,6 +41,7 @@ export async function test(args: string[]): Promise<void> {
     total.passed += passed
     total.failed += failed
   }
+  await clearLeftOver('test')
   const folder = workFolder(`test-${process.pid}`)
   stopAllOnSignals()
   process.once('exit', () => rmSync(folder, { recursive: true, force: true }))
@@ -45,29 +53,50 @@ export async function test(args: string[]): Promise<void> {
     return db
   }
   try {
-    if (what.includes('static')) for (const [name, program, rest] of checks) add(await check(name, program, rest))
-    if (what.includes('core')) add(await jest('core', folder, file, {}))
+    if (what.includes('static'))
+      for (const [name, program, rest] of checks) add(await timed(name, () => check(name, program, rest)))
+    if (what.includes('core')) add(await timed('core', () => jest('core', folder, file, {})))
     if (what.includes('database')) {
       const db = await database('jest')
-      add(
-        await jest('database', folder, file, {
-          MOZLE_DB_URL: db.appUrl,
-          MOZLE_OWNER_URL: db.ownerUrl,
-          MOZLE_COOKIE_KEY: 'k'.repeat(40),
-        }),
-      )
+      const env = { MOZLE_DB_URL: db.appUrl, MOZLE_OWNER_URL: db.ownerUrl, MOZLE_COOKIE_KEY: 'k'.repeat(40) }
+      add(await timed('database', () => jest('database', folder, file, env)))
       await db.stop()
     }
     if (what.includes('browser')) {
       ensurePackages('browser')
-      const [db, built] = await Promise.all([database('browser'), build('test')])
-      const college = path.join(folder, 'college.json')
-      writeFileSync(college, JSON.stringify(await seed(db.ownerUrl)))
-      const log = path.join(workFolder(), 'test-app.log')
-      const one = { folder: built, dbUrl: db.appUrl, cookieKey: secretsOf(folder).cookie, log }
-      // Two application processes on one database: what one writes, the other must show.
-      const [first, second] = await Promise.all([serve(one), serve(one)])
-      add(await playwright(folder, file, { MOZLE_BASE: first.address, MOZLE_BASE_2: second.address, MOZLE_COLLEGE: college }))
+      const built = await timed('build', () => build('test'))
+      const stands = await timed('stands of the browser tests', async () => {
+        const prepared = []
+        // The models know one database at a time, so one is filled after the other.
+        for (let index = 0; index < workers; index++) {
+          const db = await database(`browser-${index}`)
+          const college = path.join(folder, `college-${index}.json`)
+          const made = await seed(db.ownerUrl)
+          const withSecond = { ...made, second: await addSecondCourse(db.ownerUrl, made) }
+          writeFileSync(college, JSON.stringify(withSecond), { mode: 0o600 })
+          prepared.push({ db, college })
+        }
+        return Promise.all(
+          prepared.map(async ({ db, college }, index): Promise<Stand> => {
+            const log = path.join(workFolder(), `test-app-${index}.log`)
+            const one = { folder: built, dbUrl: db.appUrl, cookieKey: secretsOf(folder).cookie, log }
+            const record = (name: string) => path.join(folder, `app-${index}-${name}.process`)
+            const [first, second] = await Promise.all([
+              serve({ ...one, record: record('first') }),
+              serve({ ...one, record: record('second') }),
+            ])
+            return { base: first.address, second: second.address, college }
+          }),
+        )
+      })
+      add(await timed('browser', () => playwright(folder, file, { MOZLE_STANDS: JSON.stringify(stands) })))
+    }
+    if (what.includes('load')) {
+      // What the browser tests left running would be measured too.
+      await stopAll()
+      const missed = await timed('load', load)
+      for (const words of missed) console.error(words)
+      add({ passed: missed.length === 0 ? 1 : 0, failed: missed.length })
     }
   } catch (error) {
     console.error((error as Error).message)
@@ -75,13 +104,28 @@ export async function test(args: string[]): Promise<void> {
   } finally {
     await stopAll()
   }
+  for (const [name, ms] of times) console.log(`${name.padEnd(30)} ${(ms / 1000).toFixed(0).padStart(4)} s`)
   process.exitCode = total.failed > 0 || total.passed === 0 ? 1 : 0
   console.log(`${total.passed} passed, ${total.failed} failed`)
 }
 
+/** How long each part took, in the order in which they ended. */
+const times: [string, number][] = []
+
+async function timed<T>(name: string, work: () => Promise<T>): Promise<T> {
+  const start = performance.now()
+  try {
+    return await work()
+  } finally {
+    times.push([name, performance.now() - start])
+  }
+}
+
 function part(wanted: string | undefined): [string[], string | undefined] {
-  if (wanted === undefined) return [['static', 'core', 'database', 'browser'], undefined]
-  if (['static', 'core', 'database', 'browser'].includes(wanted)) return [[wanted], undefined]
+  const usual = ['static', 'core', 'database', 'browser']
+  if (wanted === undefined) return [usual, undefined]
+  if (wanted === 'all') return [[...usual, 'load'], undefined]
+  if ([...usual, 'load'].includes(wanted)) return [[wanted], undefined]
   if (/\.e2e(\.ts)?$/.test(wanted) || wanted.startsWith('e2e/')) return [['browser'], wanted]
   return [[/\.db\.test/.test(wanted) ? 'database' : 'core'], wanted]
 }
@@ -112,6 +156,8 @@ async function jest(project: string, folder: string, file: string | undefined, e
       '--selectProjects',
       project,
       '--json',
+      // A slow machine may take ten times as long as a quick one.
+      '--testTimeout=60000',
       `--outputFile=${report}`,
       ...(project === 'database' ? ['--runInBand'] : []),
       ...(file ? [file] : []),

@@ -2,18 +2,17 @@ import Link from 'next/link'
 import { Frame } from '@/ui/frame/Frame'
 import { State } from '@/ui/figures/State'
 import { clockTime, longDay } from '@/ui/time'
-import { pageNeeds, visitor } from '@/server/page'
+import { visitor } from '@/server/page'
 import { today } from '@/server/today'
 import type { SessionHead } from '@/server/sessions'
 
 export default async function Today() {
-  const { actor, course, may } = await visitor('/')
-  await pageNeeds(actor, 'plan.read', { course: course.id })
+  const { actor, course, courses, may } = await visitor('/', 'plan.read')
   const at = new Date()
-  const { now, next, last, waiting } = await today(course.id, at)
+  const { now, next, last, waiting } = await today(course.id, actor, at)
   const opens = may('run.read')
   return (
-    <Frame place="today" who={actor.name} aside={course.college}>
+    <Frame place="today" who={actor.name} aside={course.college} course={course.id} courses={courses}>
       <main className="page-only today">
         <div className="head">
           <h1>Today</h1>

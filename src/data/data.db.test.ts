@@ -4,7 +4,7 @@ import { emptyDatabase } from '@/test-support/database'
 import { college } from '@/demo/college'
 import { seed } from '../../scripts/seed'
 import { database } from './connect'
-import { appendEntries, ForeignEntryError, lastNumbers, readEntries } from './entries'
+import { appendEntries, ForeignEntryError, lastNumbers, readEntries, UnknownEntryError } from './entries'
 import { migrate } from './migrate'
 import { EntryRow, Revision, Run } from './models'
 
@@ -34,10 +34,18 @@ describe('migrations', () => {
     await insert(
       "INSERT INTO revision (id, preparation, number, state, plan, version, saved_at, saved_by) VALUES ('01J00000000000000000000004', '01J00000000000000000000003', 1, 'draft', '{}', 1, NOW(3), '01J00000000000000000000001')",
     )
-    expect(await migrate(owner)).toEqual(['0002-sessions-and-log', '0003-shelf-and-archive', '0004-laboratory'])
+    expect(await migrate(owner)).toEqual([
+      '0002-sessions-and-log',
+      '0003-shelf-and-archive',
+      '0004-laboratory',
+      '0005-kept-promises',
+    ])
     expect(await migrate(owner)).toEqual([])
-    const rows = await owner.query('SELECT number, state FROM revision', { type: QueryTypes.SELECT })
-    expect(rows).toEqual([{ number: 1, state: 'draft' }])
+    // A draft has moved to its own table; a document without a title keeps that of its preparation.
+    expect(await owner.query('SELECT number, title FROM draft', { type: QueryTypes.SELECT })).toEqual([
+      { number: 1, title: 'Acetanilide' },
+    ])
+    expect(await owner.query('SELECT id FROM revision', { type: QueryTypes.SELECT })).toEqual([])
     await owner.close()
   })
 })
@@ -64,15 +72,32 @@ describe('with the demo college', () => {
     ['SELECT * FROM migration', /SELECT command denied/],
     ['CREATE TABLE other (x INT)', /CREATE command denied/],
     ['REPLACE INTO entry SELECT * FROM entry LIMIT 1', /denied/],
+    ["UPDATE revision SET plan = '{}'", /UPDATE command denied/],
+    ["UPDATE revision SET title = 'x'", /UPDATE command denied/],
+    ['DELETE FROM revision', /DELETE command denied/],
   ])('the application’s own user may not: %s', async (sql, message) => {
     await expect(app.query(sql)).rejects.toThrow(message)
   })
 
   test('a published plan is frozen even for the owner of the tables; its state may only move on', async () => {
-    const { id } = (await Revision.findOne({ where: { state: 'published' } }))!
-    await expect(owner.query(`UPDATE revision SET plan = '{}' WHERE id = '${id}'`)).rejects.toThrow(/frozen/)
-    await expect(owner.query(`UPDATE revision SET state = 'draft' WHERE id = '${id}'`)).rejects.toThrow(/frozen/)
-    await expect(owner.query(`UPDATE revision SET state = 'superseded' WHERE id = '${id}'`)).resolves.toBeDefined()
+    const { id } = (await Revision.findOne({ where: { state: 'published', title: 'Acetanilide' } }))!
+    const set = (what: string) => owner.query(`UPDATE revision SET ${what} WHERE id = '${id}'`)
+    for (const what of [
+      "plan = '{}'",
+      // As bytes: neither another case, nor an accent, nor a space at the end gets through.
+      "plan = REPLACE(plan, 'aniline', 'Aniline')",
+      "plan = REPLACE(plan, 'aniline', 'ánilinë')",
+      "plan = CONCAT(plan, ' ')",
+      'number = 9',
+      'title = UPPER(title)',
+      "published_by = '01J00000000000000000000001'",
+      "state = 'draft'",
+    ])
+      await expect(set(what)).rejects.toThrow(/frozen/)
+    await expect(set("fault = 'a test'")).resolves.toBeDefined()
+    await expect(set("state = 'superseded'")).resolves.toBeDefined()
+    await expect(set("state = 'published'")).rejects.toThrow(/only moves forward/)
+    await expect(owner.query(`DELETE FROM revision WHERE id = '${id}'`)).rejects.toThrow(/not deleted/)
   })
 
   test('entries come back as they were written, numbered from one', async () => {
@@ -106,6 +131,37 @@ describe('with the demo college', () => {
     await expect(appendEntries('01J00000000000000000000009', fresh(1), now)).rejects.toThrow()
   })
 
+  test('a batch of new entries takes four statements, with corrections too', async () => {
+    const statements: string[] = []
+    const query = jest.spyOn(app, 'query').mockImplementation(function (
+      this: Sequelize,
+      ...args: Parameters<Sequelize['query']>
+    ) {
+      statements.push(String((args[0] as { query?: string }).query ?? args[0]).slice(0, 40))
+      return Object.getPrototypeOf(app).query.apply(app, args)
+    } as never)
+    const entries = fresh(50)
+    await appendEntries(runA, entries, now)
+    expect(statements.length).toBeLessThanOrEqual(4)
+    statements.length = 0
+    const [correction] = fresh(1)
+    await appendEntries(runA, [{ ...correction!, supersedes: entries[0]!.id, reason: 'why' }], now)
+    expect(statements.length).toBeLessThanOrEqual(4)
+    query.mockRestore()
+  })
+
+  test('a correction names an entry of the same step of the same run, or nothing is written', async () => {
+    const [good, bad] = fresh(2)
+    const before = await lastNumbers([runA])
+    for (const supersedes of [
+      '01J99999999999999999999999',
+      (await readEntries([runB]))[runB]?.[0]?.id ?? '01J99999999999999999999998',
+    ])
+      await expect(appendEntries(runA, [good!, { ...bad!, supersedes, reason: 'why' }], now)).rejects.toThrow(UnknownEntryError)
+    expect(await lastNumbers([runA])).toEqual(before)
+    expect(await EntryRow.count({ where: { id: good!.id } })).toBe(0)
+  })
+
   test('many tablets writing at once: numbers without gaps or doubles', async () => {
     const before = (await Run.findByPk(runB))!.lastSeq
     await Promise.all(Array.from({ length: 20 }, () => appendEntries(runB, fresh(2), now)))
@@ -115,6 +171,21 @@ describe('with the demo college', () => {
   })
 
   // Last, because it takes the models over to a connection of its own.
+  test('benches that write their first entries side by side do not lock each other out', async () => {
+    const template = (await Run.findByPk(runA, { rejectOnEmpty: true })).get({ plain: true })
+    for (let round = 0; round < 5; round++) {
+      const runs = fresh(60).map(({ id }, index) => ({
+        ...template,
+        id,
+        code: `R${round}${String(index).padStart(4, '0')}`,
+        lastSeq: 0,
+      }))
+      await Run.bulkCreate(runs.map((run) => ({ ...run, readCode: null })))
+      const written = await Promise.all(runs.map(({ id }) => appendEntries(id, fresh(1), now)))
+      expect(written.flat().map(({ seq }) => seq)).toEqual(runs.map(() => 1))
+    }
+  })
+
   test('seeding again leaves a filled database as it is', async () => {
     const count = () => owner.query('SELECT COUNT(*) AS n, MAX(at) AS latest FROM entry', { type: QueryTypes.SELECT })
     const before = await count()

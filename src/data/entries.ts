@@ -1,4 +1,4 @@
-import { Op } from 'sequelize'
+import { Op, QueryTypes, UniqueConstraintError, type Transaction } from 'sequelize'
 import type { Entry } from '@/core/run/entry'
 import { database } from './connect'
 import { EntryRow, Run } from './models'
@@ -11,42 +11,102 @@ export class ForeignEntryError extends Error {
   override name = 'ForeignEntryError'
 }
 
+/** Entries that name, as what they take the place of or cover, what does not stand in their step of this run. */
+export class UnknownEntryError extends Error {
+  override name = 'UnknownEntryError'
+
+  constructor(readonly ids: string[]) {
+    super('An entry names another that does not stand in this step.')
+  }
+}
+
+/** More entries than a bench can write. */
+export class FloodError extends Error {
+  override name = 'FloodError'
+}
+
+/** So many entries of one run may be written in a minute of its tablets' time; a busy bench writes a dozen. */
+export const mostEachMinute = 60
+/** So many entries one run may have. */
+export const mostEntries = 10_000
+
 /**
  * Adds entries to a run's log and returns them with their numbers. Sending the same id again changes nothing. The run's row is
- * locked while numbers are given, so a reader that has seen number n has seen all before it.
- * @throws ForeignEntryError when an id belongs to another run
+ * locked while numbers are given, so a reader that has seen number n has seen all before it. What is named by a correction must stand in the same step, and the
+ * pace at which the entries were written has a limit: both are conditions of the statement that gives the numbers.
+ * @throws ForeignEntryError, UnknownEntryError, FloodError
  */
 export async function appendEntries(run: string, entries: readonly Entry[], received: Date): Promise<NumberedEntry[]> {
-  const ids = entries.map(({ id }) => id)
-  const rows = await database().transaction(async (transaction) => {
-    const row = await Run.findByPk(run, { transaction, lock: transaction.LOCK.UPDATE, rejectOnEmpty: true })
-    const known = await EntryRow.findAll({ where: { id: ids }, transaction })
-    if (known.some((entry) => entry.run !== run)) throw new ForeignEntryError('An entry with this id stands in another run.')
-    const seen = new Set(known.map(({ id }) => id))
-    const fresh = entries.filter(({ id }) => !seen.has(id) && seen.add(id))
-    if (fresh.length === 0) return known
-    const first = row.lastSeq + 1
-    const added = await EntryRow.bulkCreate(
-      fresh.map((entry, index) => ({
-        id: entry.id,
-        run,
-        seq: first + index,
-        kind: entry.kind,
-        step: entry.step,
-        body: JSON.stringify(entry.body),
-        at: new Date(entry.at),
-        received,
-        by: entry.by,
-        device: entry.device,
-        supersedes: entry.supersedes,
-        reason: entry.reason,
-      })),
-      { transaction },
-    )
-    await row.update({ lastSeq: row.lastSeq + fresh.length }, { transaction })
-    return [...known, ...added]
+  try {
+    return await addAll(run, entries, received)
+  } catch (error) {
+    if (!(error instanceof UniqueConstraintError)) throw error
+    // Some are in the book already: the usual case of a tablet that did not hear the answer.
+    return addUnknown(run, entries, received)
+  }
+}
+
+async function addAll(run: string, entries: readonly Entry[], received: Date): Promise<NumberedEntry[]> {
+  if (new Set(entries.map(({ id }) => id)).size < entries.length) return addUnknown(run, entries, received)
+  return database().transaction(async (transaction) => {
+    const last = await takeNumbers(run, entries, transaction)
+    const rows = entries.map((entry, index) => rowOf(run, entry, last - entries.length + index + 1, received))
+    await EntryRow.bulkCreate(rows, { transaction, returning: false })
+    return rows.map((row) => fromRow(row))
   })
-  return rows.sort((a, b) => a.seq - b.seq).map(fromRow)
+}
+
+async function addUnknown(run: string, entries: readonly Entry[], received: Date): Promise<NumberedEntry[]> {
+  const known = await EntryRow.findAll({ where: { id: entries.map(({ id }) => id) } })
+  if (known.some((entry) => entry.run !== run)) throw new ForeignEntryError('An entry with this id stands in another run.')
+  const seen = new Set(known.map(({ id }) => id))
+  const fresh = entries.filter(({ id }) => !seen.has(id) && seen.add(id))
+  const added = fresh.length === 0 ? [] : await appendEntries(run, fresh, received)
+  return [...known.map(fromRow), ...added].sort((a, b) => a.seq - b.seq)
+}
+
+/** What an entry names that must stand before it: what it takes the place of, and what a signature covers. */
+function named(entry: Entry): string[] {
+  return [...(entry.supersedes === null ? [] : [entry.supersedes]), ...(entry.kind === 'signature' ? entry.body.covers : [])]
+}
+
+/** Moves the run's last number on by as many as there are entries, if they may be added. @returns the new last number */
+async function takeNumbers(run: string, entries: readonly Entry[], transaction: Transaction): Promise<number> {
+  const own = new Map(entries.map(({ id, step }) => [id, step]))
+  const names = entries.flatMap((entry) => named(entry).map((id) => ({ id, step: entry.step })))
+  // What comes in the same batch is looked for there.
+  const wrong = names.filter(({ id, step }) => own.has(id) && own.get(id) !== step).map(({ id }) => id)
+  if (wrong.length > 0) throw new UnknownEntryError(wrong)
+  const before = [...new Map(names.filter(({ id }) => !own.has(id)).map((each) => [`${each.id} ${each.step}`, each])).values()]
+  const times = entries.map(({ at }) => Date.parse(at))
+  const [from, to] = [Math.min(...times), Math.max(...times)]
+  const minutes = Math.ceil((to - from) / 60_000) + 1
+  const span = { run, from: new Date(from - 30_000), to: new Date(to + 30_000) }
+  const [last, changed] = (await database().query(
+    `UPDATE run SET last_seq = LAST_INSERT_ID(last_seq + :count) WHERE id = :run AND last_seq + :count <= :most
+     AND (SELECT COUNT(*) FROM entry WHERE run = :run AND at BETWEEN :from AND :to) + :count <= :pace
+     ${before.length > 0 ? 'AND (SELECT COUNT(*) FROM entry WHERE run = :run AND (id, step) IN (:before)) = :named' : ''}`,
+    {
+      replacements: {
+        ...span,
+        count: entries.length,
+        most: mostEntries,
+        pace: mostEachMinute * minutes,
+        before: before.map(({ id, step }) => [id, step]),
+        named: before.length,
+      },
+      type: QueryTypes.INSERT,
+      transaction,
+    },
+  )) as unknown as [number, number]
+  if (changed !== 0) return last
+  const rows = await EntryRow.findAll({ where: { run, id: before.map(({ id }) => id) }, attributes: ['id', 'step'], transaction })
+  const unknown = before.filter(({ id, step }) => !rows.some((row) => row.id === id && row.step === step))
+  if (unknown.length > 0) throw new UnknownEntryError(unknown.map(({ id }) => id))
+  await Run.findByPk(run, { transaction, rejectOnEmpty: true })
+  throw new FloodError(
+    `More than ${mostEachMinute} entries a minute, or ${mostEntries} in all, are not taken from one bench. Wait a minute; if nobody wrote so much, ask the demonstrator.`,
+  )
 }
 
 /** The entries of runs, by run, in the order of their numbers; with `after`, only those above each run's number. */
@@ -60,19 +120,45 @@ export async function readEntries(
       ['run', 'ASC'],
       ['seq', 'ASC'],
     ],
+    raw: true,
   })
   const byRun: Record<string, NumberedEntry[]> = Object.fromEntries(runs.map((run) => [run, []]))
-  for (const row of rows) byRun[row.run]!.push(fromRow(row))
+  for (const row of runs.length === 0 ? [] : rows) byRun[row.run]!.push(fromRow(row))
   return byRun
 }
 
 /** The number of the last entry of each run. */
 export async function lastNumbers(runs: readonly string[]): Promise<Record<string, number>> {
-  const rows = await Run.findAll({ where: { id: [...runs] }, attributes: ['id', 'lastSeq'] })
+  const rows = await Run.findAll({ where: { id: [...runs] }, attributes: ['id', 'lastSeq'], raw: true })
   return Object.fromEntries(rows.map((row) => [row.id, row.lastSeq]))
 }
 
-function fromRow(row: EntryRow): NumberedEntry {
+type Row = Pick<
+  EntryRow,
+  'id' | 'run' | 'seq' | 'kind' | 'step' | 'body' | 'at' | 'received' | 'by' | 'device' | 'supersedes' | 'reason'
+> & { seen: string | null; clockMs: number | null }
+
+function rowOf(run: string, entry: Entry, seq: number, received: Date): Row {
+  const { id, kind, step, body, at, by, device, supersedes, reason, seen = null, clockMs = null } = entry
+  return {
+    id,
+    run,
+    seq,
+    kind,
+    step,
+    body: JSON.stringify(body),
+    at: new Date(at),
+    received,
+    by,
+    device,
+    supersedes,
+    reason,
+    seen,
+    clockMs,
+  }
+}
+
+function fromRow(row: Row): NumberedEntry {
   return {
     id: row.id,
     seq: row.seq,
@@ -85,5 +171,7 @@ function fromRow(row: EntryRow): NumberedEntry {
     device: row.device,
     supersedes: row.supersedes,
     reason: row.reason,
+    ...(row.seen == null ? {} : { seen: row.seen }),
+    ...(row.clockMs == null ? {} : { clockMs: row.clockMs }),
   } as NumberedEntry
 }

@@ -2,21 +2,30 @@ import { QueryTypes, type Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
 import { peopleAndPlans } from './migrations/0001-people-and-plans'
 import { sessionsAndLog } from './migrations/0002-sessions-and-log'
-import { laboratory } from './migrations/0004-laboratory'
 import { shelfAndArchive } from './migrations/0003-shelf-and-archive'
+import { laboratory } from './migrations/0004-laboratory'
+import { keptPromises } from './migrations/0005-kept-promises'
 
 const migrations = {
   '0001-people-and-plans': peopleAndPlans,
   '0002-sessions-and-log': sessionsAndLog,
   '0003-shelf-and-archive': shelfAndArchive,
   '0004-laboratory': laboratory,
+  '0005-kept-promises': keptPromises,
 }
 
 export type MigrationName = keyof typeof migrations
 
+/** What the application's own user may do with a table, where it is less than read, add, change and delete. */
+const lessThanAll: Readonly<Record<string, string>> = {
+  entry: 'SELECT, INSERT',
+  // A revision is added when it is published; afterwards its state moves on, and what cannot be read is marked.
+  revision: 'SELECT, INSERT, UPDATE (state, fault)',
+}
+
 /**
- * Brings the tables up to date (or up to one migration, for tests), then gives the application's user its rights: data only,
- * and in the log only to read and to add. Needs the owner's connection.
+ * Brings the tables up to date (or up to one migration, for tests), then gives the application's user its rights: data only, and in the log and the frozen
+ * plans hardly more than to read and to add. Needs the owner's connection.
  */
 export async function migrate(owner: Sequelize, upTo?: MigrationName): Promise<string[]> {
   const umzug = new Umzug({
@@ -33,8 +42,14 @@ export async function migrate(owner: Sequelize, upTo?: MigrationName): Promise<s
   )
   for (const { name } of tables) {
     if (name === 'migration') continue
-    const rights = name === 'entry' ? 'SELECT, INSERT' : 'SELECT, INSERT, UPDATE, DELETE'
-    await owner.query(`GRANT ${rights} ON \`${name}\` TO 'mozle_app'@'127.0.0.1'`)
+    // What an earlier release granted is taken back first; a table without a grant has nothing to take back.
+    await owner.query(`REVOKE ALL PRIVILEGES ON \`${name}\` FROM 'mozle_app'@'127.0.0.1'`).catch(() => undefined)
+    if (upTo && name === 'revision')
+      await owner.query("GRANT SELECT, INSERT, UPDATE, DELETE ON revision TO 'mozle_app'@'127.0.0.1'")
+    else
+      await owner.query(
+        `GRANT ${lessThanAll[name] ?? 'SELECT, INSERT, UPDATE, DELETE'} ON \`${name}\` TO 'mozle_app'@'127.0.0.1'`,
+      )
   }
   return done.map(({ name }) => name)
 }

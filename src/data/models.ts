@@ -19,11 +19,24 @@ export class User extends Row<User> {
   declare passwordHash: string
 }
 
-/** Failed attempts at a password or code, counted per key within a window. */
+/** A sign-in on one device. It ends when its row goes, or when the person's password is no longer the one it was opened with. */
+export class SignIn extends Row<SignIn> {
+  declare id: string
+  declare user: string
+  /** Fingerprint of the stored password hash of that moment. */
+  declare password: string
+  declare openedAt: Date
+}
+
+/** Failed attempts at a password or code, counted by what was tried and from where. */
 export class Attempt extends Row<Attempt> {
   declare key: string
   declare failures: number
-  declare since: Date
+  declare last: Date
+  /** Before this nothing is tried. */
+  declare until: Date
+  /** Of the attempt that was let through last. */
+  declare token: string
 }
 
 export class Course extends Row<Course> {
@@ -74,27 +87,48 @@ export class BottleRow extends Row<BottleRow> {
   declare form: string
   declare leftValue: number
   declare leftUnit: 'g' | 'mL'
+  declare leftDecimals: number
   declare place: string
   declare changedAt: Date
   declare changedBy: string
 }
 
-/** One revision of a preparation's plan; its plan is frozen once it is published. */
+/** The one draft of a preparation, which is written over and may be discarded. */
+export class Draft extends Row<Draft> {
+  declare id: string
+  declare preparation: string
+  declare number: number
+  declare title: string
+  declare aim: string
+  /** The plan file, byte for byte. */
+  declare plan: string
+  /** Counts the saves, so that two windows notice each other. */
+  declare version: number
+  declare savedAt: Date
+  declare savedBy: string
+  /** Why the document cannot be read, where that was found. */
+  declare fault: CreationOptional<string | null>
+}
+
+/** One published revision of a preparation's plan, frozen. It keeps the id that its draft had. */
 export class Revision extends Row<Revision> {
   declare id: string
   declare preparation: string
   declare number: number
-  declare state: 'draft' | 'published' | 'superseded'
+  declare state: 'published' | 'superseded'
+  declare title: string
+  declare aim: string
   /** The plan file, byte for byte. */
   declare plan: string
-  /** Counts the saves of a draft, so that two windows notice each other. */
+  /** How often the draft was saved that it was published from. */
   declare version: number
   declare savedAt: Date
   declare savedBy: string
-  declare publishedAt: CreationOptional<Date | null>
-  declare publishedBy: CreationOptional<string | null>
+  declare publishedAt: Date
+  declare publishedBy: string
   /** When its author confirmed the safety sheet, which happens before it is published. */
   declare safetyReadAt: CreationOptional<Date | null>
+  declare fault: CreationOptional<string | null>
 }
 
 export class LabSession extends Row<LabSession> {
@@ -116,6 +150,8 @@ export class Run extends Row<Run> {
   declare scale: number
   /** What a tablet types to become this bench for the day. */
   declare code: string
+  /** What opens this run afterwards, to read. */
+  declare readCode: CreationOptional<string | null>
   /** Number of the last entry; entries of one run are numbered without gaps. */
   declare lastSeq: CreationOptional<number>
 }
@@ -134,6 +170,10 @@ export class EntryRow extends Row<EntryRow> {
   declare device: string
   declare supersedes: string | null
   declare reason: string | null
+  /** The last entry that its tablet had seen. */
+  declare seen: CreationOptional<string | null>
+  /** How far the tablet's clock was ahead of the server's, ms. */
+  declare clockMs: CreationOptional<number | null>
 }
 
 const ulid = () => ({ type: DataTypes.CHAR(26), allowNull: false })
@@ -146,7 +186,11 @@ const moment = () => ({ type: DataTypes.DATE(3), allowNull: false })
 export function defineModels(sequelize: Sequelize): void {
   const table = (tableName: string) => ({ sequelize, tableName })
   User.init({ id: key(), signIn: text(), name: text(), passwordHash: text(200) }, table('user'))
-  Attempt.init({ key: { ...text(160), primaryKey: true }, failures: whole(), since: moment() }, table('attempt'))
+  SignIn.init({ id: key(), user: ulid(), password: text(64), openedAt: moment() }, table('sign_in'))
+  Attempt.init(
+    { key: { ...text(200), primaryKey: true }, failures: whole(), last: moment(), until: moment(), token: ulid() },
+    table('attempt'),
+  )
   Course.init(
     { id: key(), title: text(), college: text(), zone: text(60), lab: { type: DataTypes.TEXT('long') } },
     table('course'),
@@ -164,24 +208,32 @@ export function defineModels(sequelize: Sequelize): void {
       form: text(500),
       leftValue: { type: DataTypes.DOUBLE, allowNull: false },
       leftUnit: text(4),
+      leftDecimals: whole(),
       place: text(),
       changedAt: moment(),
       changedBy: ulid(),
     },
     table('bottle'),
   )
+  const document = {
+    id: key(),
+    preparation: ulid(),
+    number: whole(),
+    title: text(200),
+    aim: text(1000),
+    plan: { type: DataTypes.TEXT('long'), allowNull: false },
+    version: whole(),
+    savedAt: moment(),
+    savedBy: ulid(),
+    fault: { type: DataTypes.STRING(500) },
+  }
+  Draft.init(document, table('draft'))
   Revision.init(
     {
-      id: key(),
-      preparation: ulid(),
-      number: whole(),
+      ...document,
       state: text(12),
-      plan: { type: DataTypes.TEXT('long'), allowNull: false },
-      version: whole(),
-      savedAt: moment(),
-      savedBy: ulid(),
-      publishedAt: { type: DataTypes.DATE(3) },
-      publishedBy: { type: DataTypes.CHAR(26) },
+      publishedAt: moment(),
+      publishedBy: ulid(),
       safetyReadAt: { type: DataTypes.DATE(3) },
     },
     table('revision'),
@@ -199,6 +251,7 @@ export function defineModels(sequelize: Sequelize): void {
       members: text(200),
       scale: { type: DataTypes.DOUBLE, allowNull: false },
       code: { type: DataTypes.CHAR(6), allowNull: false },
+      readCode: { type: DataTypes.CHAR(8) },
       lastSeq: { ...whole(), defaultValue: 0 },
     },
     table('run'),
@@ -217,6 +270,8 @@ export function defineModels(sequelize: Sequelize): void {
       device: text(80),
       supersedes: { type: DataTypes.CHAR(26) },
       reason: { type: DataTypes.STRING(500) },
+      seen: { type: DataTypes.CHAR(26) },
+      clockMs: { type: DataTypes.INTEGER },
     },
     table('entry'),
   )

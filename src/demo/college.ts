@@ -22,7 +22,16 @@ export interface College {
     startsAt: Date
     endsAt: Date
     room: string
-    runs: { id: string; group: string; bench: number; members: string; scale: number; code: string; entries: Entry[] }[]
+    runs: {
+      id: string
+      group: string
+      bench: number
+      members: string
+      scale: number
+      code: string
+      readCode: string
+      entries: Entry[]
+    }[]
   }[]
 }
 
@@ -200,6 +209,10 @@ export function college(at: Date, zone: string): College {
   const [amide, acyloin] = [preparations[0]!, preparations[1]!]
   const pick = () => Math.floor(random() * 32)
   const code = () => Array.from({ length: 6 }, () => '23456789ABCDEFGHJKLMNPQRSTUVWXYZ'[pick()]).join('')
+  // Apart, so that what came with an earlier release stays what it was.
+  const readRandom = repeatable(20_261_125)
+  const readCode = () =>
+    Array.from({ length: 8 }, () => '23456789ABCDEFGHJKLMNPQRSTUVWXYZ'[Math.floor(readRandom() * 32)]).join('')
   const runsOf = (section: (typeof sections)[number], scale: number[], write: (index: number, by: string) => Entry[]) =>
     section.groups.map((group, index) => ({
       id: id(),
@@ -208,6 +221,7 @@ export function college(at: Date, zone: string): College {
       members: group.members,
       scale: scale[index]!,
       code: code(),
+      readCode: readCode(),
       entries: write(index, `Bench ${group.bench}: ${group.members}`),
     }))
 
@@ -261,7 +275,7 @@ export function college(at: Date, zone: string): College {
   }
 }
 
-const left = (value: number, unit: 'g' | 'mL') => ({ value, unit, decimals: 1 })
+const left = (value: number, unit: 'g' | 'mL') => ({ value, unit, decimals: 0 })
 
 /** Some of what stands in the prep room, one of them nearly empty. */
 const shelf: Omit<College['bottles'][number], 'id'>[] = [

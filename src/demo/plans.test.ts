@@ -100,9 +100,9 @@ describe.each([
 test('the amounts that the separation works against, by hand: acid, base and what sets them free', () => {
   const table = reactionTable(plan('Separation of an acid, an amine and a hydrocarbon'))
   const mmol = (id: string) => table.lines.find(({ line }) => line.id === id)!.amount!.value
-  // 0.999 g ÷ 127.57 and ÷ 136.15 g/mol; 30 mL × 3 and × 1.5 mol/L; 10 mL × 6, 20 mL × 6
+  // 0.999 g ÷ 165.19 and ÷ 136.15 g/mol; 30 mL × 3 and × 1.5 mol/L; 10 mL × 6, 20 mL × 6
   expect(['amine', 'toluic', 'acid', 'base', 'strong-acid', 'strong-base'].map((id) => mmol(id).toFixed(2))).toEqual([
-    '7.83',
+    '6.05',
     '7.34',
     '90.00',
     '45.00',

@@ -1,3 +1,4 @@
+/** @jest-environment ./src/test-support/chemistryEnvironment.mjs */
 /** Walks every record that ships: what it says must agree with itself. */
 import fc from 'fast-check'
 import { Molecule } from 'openchemlib'
@@ -7,7 +8,14 @@ import { readFormula } from '@/core/substance/readFormula'
 import { atomsOfParts } from '@/core/substance/sameAtoms'
 import { plainName, searchSubstances, substanceIndex } from '@/core/substance/search'
 import { wasteStreams, type SubstanceRecord } from '@/core/substance/record'
-import { hazardStatements, precautionaryStatements, precautionsFor, statementText } from './hazardStatements'
+import {
+  hazardStatements,
+  precautionaryStatements,
+  precautionsFor,
+  readStatements,
+  signalOf,
+  statementText,
+} from './hazardStatements'
 import { pictogramsOf } from './pictograms'
 import { usualSolvents } from '@/core/operation/crystallisation/usualSolvents'
 import { cautionOf, crystallisationSolvents, forPlan, substanceRecords } from './records'
@@ -50,8 +58,8 @@ test.each(each)('%s: hazard codes exist and agree with signal word and pictogram
   if (!hazards) return
   for (const code of hazards.statements) expect(hazardStatements[code]).toBeDefined()
   expect(hazards.pictograms).toEqual(pictogramsOf(hazards.statements))
-  const has = (pattern: RegExp) => hazards.statements.some((code) => pattern.test(code))
-  if (has(/^H(314|318|224|225|300|301|310|311|330|331|340|350|360|370|372|260)/)) expect(hazards.signal).toBe('danger')
+  const decided = signalOf(hazards.statements)
+  if (decided !== 'asked' && decided !== null) expect([_id, hazards.signal]).toEqual([_id, decided])
 })
 
 test.each([
@@ -115,6 +123,40 @@ test('Antoine, worked by hand: toluene at 110.6 °C has 760 mmHg, and both direc
 })
 
 describe('statements', () => {
+  test('every statement of the regulation can be written in its own spelling, and case does not matter where one code is meant', () => {
+    const wanted =
+      'H200 H201 H202 H203 H204 H205 H206 H207 H208 H220 H221 H240 H241 H250 H252 H361d H361f H371 EUH018 EUH071 H350i H360Df H301+H311 H300+H310+H330'
+    expect(readStatements(wanted)).toEqual({ ok: true, codes: wanted.split(' ') })
+    expect(readStatements('h225, euh066; h361D')).toEqual({ ok: true, codes: ['H225', 'EUH066', 'H361d'] })
+    expect(readStatements('h360fd')).toMatchObject({ ok: false, problem: expect.stringMatching(/H360FD or H360Fd/) as string })
+    expect(readStatements('H999')).toMatchObject({
+      ok: false,
+      problem: expect.stringMatching(/H999 is no hazard statement/) as string,
+    })
+    expect(readStatements('constructor')).toMatchObject({ ok: false })
+    expect(hazardStatements['H302+H332']).toBe('Harmful if swallowed or if inhaled')
+  })
+
+  test.each([
+    [['H300'], 'danger'],
+    [['H314', 'H335'], 'danger'],
+    [['H330'], 'danger'],
+    [['H350'], 'danger'],
+    [['H226', 'H318'], 'danger'],
+    [['H301+H311'], 'danger'],
+    [['H226', 'H319'], 'warning'],
+    [['H252'], 'warning'],
+    [['H302+H332'], 'warning'],
+    [['H228'], 'asked'],
+    [['H242', 'H319'], 'asked'],
+    [['H261'], 'asked'],
+    [['H272'], 'asked'],
+    [['H272', 'H314'], 'danger'],
+    [['H412'], null],
+    [['EUH066'], null],
+    [[], null],
+  ] as const)('the signal word of %j is %s', (codes, word) => expect(signalOf(codes)).toBe(word))
+
   test('every precaution has a text', () => {
     for (const code of precautionsFor(Object.keys(hazardStatements))) expect(precautionaryStatements[code]).toBeDefined()
   })

@@ -1,41 +1,59 @@
-import { Course, LabSession, Membership, Run, Section, User } from '@/data/models'
+import { createHash } from 'node:crypto'
 import { database } from '@/data/connect'
-import { sealedCookie } from './cookies'
-import { dayIn, isOn } from './day'
+import { peopleOfSignIns, placesOfRuns, type PlaceOfRun, type SignedInPerson } from '@/data/people'
+import { sealedCookie, signInMs } from './cookies'
+import { dayIn } from './day'
+import { labFrom } from './laboratory'
 import type { Actor } from './rights'
 
-/** The person signed in with this request, or null. Roles are read anew each time, so a right withdrawn is withdrawn at once. */
-export async function signedIn(): Promise<(Actor & { kind: 'user' }) | null> {
-  database()
-  const { user: id } = await sealedCookie('user')
-  const user = id ? await User.findByPk(id) : null
-  if (!user) return null
-  const memberships = await Membership.findAll({ where: { user: user.id } })
-  return {
-    kind: 'user',
-    id: user.id,
-    name: user.name,
-    roles: Object.fromEntries(memberships.map(({ course, role }) => [course, role])),
-  }
+export type Person = Actor & { kind: 'user' }
+export type BenchActor = Actor & { kind: 'bench' }
+
+/** What a sign-in remembers of the password it was opened with: another password, another fingerprint. */
+export function fingerprint(passwordHash: string): string {
+  return createHash('sha256').update(passwordHash).digest('hex')
 }
 
-/** The bench this tablet is bound to, or null; the binding ends with its day, or with a session that goes on past midnight. */
-export async function benchHere(now = new Date()): Promise<(Actor & { kind: 'bench' }) | null> {
+/** The person signed in with this request, or null. Roles are read anew each time, so a right withdrawn is withdrawn at once. */
+export async function signedIn(now = new Date()): Promise<Person | null> {
+  database()
+  const { signIn } = await sealedCookie('user')
+  return signIn ? ((await peopleSignedIn([signIn], now)).get(signIn) ?? null) : null
+}
+
+/** The people behind sign-ins that still stand: not signed out, not too old, the password not changed since. */
+export async function peopleSignedIn(signIns: readonly string[], now: Date): Promise<Map<string, Person>> {
+  const people = await peopleOfSignIns(signIns, new Date(now.getTime() - signInMs))
+  return new Map(
+    people
+      .filter(({ passwordHash, password }) => fingerprint(passwordHash) === password)
+      .map((each) => [each.signIn, personFrom(each)]),
+  )
+}
+
+function personFrom({ id, name, roles, signIn }: SignedInPerson): Person {
+  return { kind: 'user', id, name, roles, signIn }
+}
+
+/** The bench this tablet is bound to, or null. */
+export async function benchHere(now = new Date()): Promise<BenchActor | null> {
   database()
   const { bench } = await sealedCookie('bench')
   if (!bench) return null
-  const run = await Run.findByPk(bench.run)
-  if (!run) return null
-  const { session, zone } = await courseOfRun(run)
-  return bench.day === dayIn(zone, now) || isOn(session, now)
-    ? { kind: 'bench', run: run.id, bench: run.bench, members: run.members }
-    : null
+  const [place] = await placesOfRuns({ ids: [bench.run] })
+  return place ? benchAt(place, bench.code, now) : null
 }
 
-/** The course and session behind a run. */
-export async function courseOfRun(run: Run): Promise<{ session: LabSession; section: Section; course: Course; zone: string }> {
-  const session = await LabSession.findByPk(run.session, { rejectOnEmpty: true })
-  const section = await Section.findByPk(session.section, { rejectOnEmpty: true })
-  const course = await Course.findByPk(section.course, { rejectOnEmpty: true })
-  return { session, section, course, zone: course.zone }
+/** What a code opens in a run at a moment; null for a code that is no longer its own, and before the session's day. */
+export function benchAt(place: PlaceOfRun, code: string, now: Date): BenchActor | null {
+  const { run, bench, members, course } = place
+  const here = { kind: 'bench' as const, run, bench, members, course, code, writesUntil: writesUntil(place) }
+  if (code === place.readCode) return { ...here, state: 'reading' }
+  if (code !== place.code || dayIn(place.zone, now) < dayIn(place.zone, place.startsAt)) return null
+  return { ...here, state: now.getTime() <= here.writesUntil ? 'open' : 'late' }
+}
+
+/** The moment at which a session's benches close: its end and the grace that the course's owner gives, ms. */
+export function writesUntil({ endsAt, lab }: Pick<PlaceOfRun, 'endsAt' | 'lab'>): number {
+  return endsAt.getTime() + labFrom(lab).graceMin * 60_000
 }

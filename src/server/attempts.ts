@@ -1,27 +1,26 @@
-import { Attempt } from '@/data/models'
+import { ulid } from 'ulid'
+import { beginAttempt, endAttempt, purgeAttempts, type Patience } from '@/data/attempts'
 import { Refusal } from './refusal'
 
-const windowMs = 15 * 60_000
-
 /**
- * Runs a check of a secret under a limit: after `limit` failures within fifteen minutes the key must wait, whichever server process asks.
- * @throws Refusal 429 while the key waits
+ * Runs a check of a secret under a limit that is kept in the database, whichever process asks. After the free failures each one more doubles the wait. A success takes only itself out of the count.
+ * @throws Refusal 429 while one has to wait
  */
 export async function limited<T>(
   key: string,
-  limit: number,
+  patience: Patience,
   check: () => Promise<T | null>,
   now = new Date(),
 ): Promise<T | null> {
-  const row = await Attempt.findByPk(key)
-  const fresh = !row || now.getTime() - row.since.getTime() > windowMs
-  if (!fresh && row.failures >= limit) {
-    const minutes = Math.ceil((row.since.getTime() + windowMs - now.getTime()) / 60_000)
-    throw new Refusal(429, `Too many attempts. Wait ${minutes} min, or ask the course owner.`)
+  const token = ulid()
+  const kept = key.slice(0, 200)
+  await purgeAttempts(now)
+  const until = await beginAttempt(kept, patience, token, now)
+  if (until) {
+    const seconds = Math.max(1, Math.ceil((until.getTime() - now.getTime()) / 1000))
+    throw new Refusal(429, `Too many attempts. Wait ${seconds} s, then try again.`, { waitS: seconds })
   }
   const found = await check()
-  if (found !== null) await Attempt.destroy({ where: { key } })
-  else if (fresh) await Attempt.upsert({ key, failures: 1, since: now })
-  else await Attempt.increment('failures', { where: { key } })
+  if (found !== null) await endAttempt(kept, token)
   return found
 }

@@ -1,5 +1,6 @@
 import { ulid } from 'ulid'
 import type { Form } from '@/core/plan/plan'
+import { formSchema } from '@/core/stores/bottleSchema'
 import type { Bottle } from '@/core/stores/bottle'
 import { BottleRow, User } from '@/data/models'
 import { Refusal } from './refusal'
@@ -28,16 +29,25 @@ export async function subjectOfBottle(id: string): Promise<Subject> {
 export async function listBottles(course: string): Promise<Bottle[]> {
   const rows = await BottleRow.findAll({ where: { course }, order: [['substance', 'ASC']] })
   const people = await User.findAll({ where: { id: rows.map(({ changedBy }) => changedBy) } })
-  return rows.map(({ id, substance, formula, form, leftValue, leftUnit, place, changedAt, changedBy }) => ({
+  return rows.map(({ id, substance, formula, form, leftValue, leftUnit, leftDecimals, place, changedAt, changedBy }) => ({
     id,
     substance,
     formula,
-    form: JSON.parse(form) as Form,
-    left: { value: leftValue, unit: leftUnit, decimals: Number.isInteger(leftValue) ? 0 : 1 },
+    form: formIn(form),
+    left: { value: leftValue, unit: leftUnit, decimals: leftDecimals },
     place,
     changedAt: changedAt.toISOString(),
     changedBy: people.find((person) => person.id === changedBy)?.name ?? '',
   }))
+}
+
+/** What cannot be read any more is shown as a solid that nobody has described, so that the bottle can be put right or taken off. */
+function formIn(text: string): Form {
+  try {
+    return formSchema.validateSync(JSON.parse(text), { strict: true })
+  } catch {
+    return { kind: 'solid', purity: 1 }
+  }
 }
 
 const columns = ({ substance, formula, form, left, place }: WrittenBottle, user: string, now: Date) => ({
@@ -46,6 +56,7 @@ const columns = ({ substance, formula, form, left, place }: WrittenBottle, user:
   form: JSON.stringify(form),
   leftValue: left.value,
   leftUnit: left.unit,
+  leftDecimals: left.decimals,
   place,
   changedAt: now,
   changedBy: user,
@@ -64,7 +75,9 @@ export async function changeBottle(
   user: string,
   now = new Date(),
 ): Promise<void> {
-  await (await bottleOf(id)).update({ leftValue: left.value, leftUnit: left.unit, place, changedAt: now, changedBy: user })
+  await (
+    await bottleOf(id)
+  ).update({ leftValue: left.value, leftUnit: left.unit, leftDecimals: left.decimals, place, changedAt: now, changedBy: user })
 }
 
 export async function removeBottle(id: string): Promise<void> {

@@ -1,22 +1,39 @@
 import { getIronSession } from 'iron-session'
-import { cookies } from 'next/headers'
+import { cookies, headers } from 'next/headers'
 
 interface Sealed {
-  user?: string
-  bench?: { run: string; day: string }
+  /** Id of a sign-in, for a person. */
+  signIn?: string
+  /** A run and the code that opened it, for a bench's tablet. */
+  bench?: { run: string; code: string }
+  /** People who have signed in on this device before, newest first. */
+  people?: string[]
+  /** The course that a person in several of them looks at. */
+  course?: string
 }
+
+const hours = 60 * 60
+
+/** How long each kind is good for at the most, s. A tablet that comes back after days without network still delivers what it wrote. */
+const lifetime = { user: 12 * hours, bench: 7 * 24 * hours, device: 365 * 24 * hours } as const
+
+export type CookieKind = keyof typeof lifetime
+
+/** How long a sign-in stands at the most, ms. */
+export const signInMs = lifetime.user * 1000
 
 /**
  * The sealed cookie of one kind: people and bench tablets have one each, so a demonstrator who looks at a bench on their own tablet does not become that bench.
- * Http-only, same-site, encrypted and signed with `MOZLE_COOKIE_KEY`; nothing of it is kept in the process.
+ * Http-only, same-site, encrypted and signed with `MOZLE_COOKIE_KEY`, and `Secure` wherever the address is https; what it names is looked up in the database each time.
  */
-export async function sealedCookie(kind: 'user' | 'bench') {
+export async function sealedCookie(kind: CookieKind) {
   const password = process.env.MOZLE_COOKIE_KEY
   if (!password) throw new Error('MOZLE_COOKIE_KEY is not set: start the application with ./mozle.')
+  const secure = process.env.MOZLE_HTTPS === '1' || (await headers()).get('x-forwarded-proto') === 'https'
   return getIronSession<Sealed>(await cookies(), {
     cookieName: `mozle-${kind}`,
     password,
-    ttl: 12 * 60 * 60,
-    cookieOptions: { httpOnly: true, sameSite: 'strict', secure: process.env.MOZLE_HTTPS === '1', path: '/' },
+    ttl: lifetime[kind],
+    cookieOptions: { httpOnly: true, sameSite: 'strict', secure, path: '/' },
   })
 }

@@ -1,16 +1,18 @@
 import type { Transaction } from 'sequelize'
 import { ulid } from 'ulid'
-import { checkPlan, readPlanFile, writePlanFile } from '@/core/format/planFile'
+import { checkPlan, writePlanFile } from '@/core/format/planFile'
 import type { Plan } from '@/core/plan/plan'
+import { madeLine } from '@/core/plan/sequence'
 import { database } from '@/data/connect'
-import { Preparation, Revision, User } from '@/data/models'
+import { Draft, Preparation, Revision, User } from '@/data/models'
+import { readDocument, UnreadableDocument } from './documents'
 import { Refusal } from './refusal'
-import type { Subject } from './rights'
+import { may, type Actor, type Subject } from './rights'
 
 export interface RevisionView {
   id: string
   number: number
-  state: Revision['state']
+  state: 'draft' | Revision['state']
   version: number
   savedAt: string
   savedBy: string
@@ -25,10 +27,11 @@ async function preparationOf(id: string): Promise<Preparation> {
   return preparation
 }
 
-async function revisionOf(id: string): Promise<Revision> {
-  const revision = await Revision.findByPk(id)
-  if (!revision) throw new Refusal(404, 'There is no such revision.')
-  return revision
+/** A published revision or a draft, whichever has this id. */
+async function documentOf(id: string): Promise<Revision | Draft> {
+  const found = (await Revision.findByPk(id)) ?? (await Draft.findByPk(id))
+  if (!found) throw new Refusal(404, 'There is no such revision.')
+  return found
 }
 
 export async function subjectOfPreparation(id: string): Promise<Subject> {
@@ -36,69 +39,160 @@ export async function subjectOfPreparation(id: string): Promise<Subject> {
 }
 
 export async function subjectOfRevision(id: string): Promise<Subject> {
-  return subjectOfPreparation((await revisionOf(id)).preparation)
+  return subjectOfPreparation((await documentOf(id)).preparation)
 }
 
-async function view(revision: Revision): Promise<RevisionView> {
-  const [saver, publisher] = await Promise.all(
-    [revision.savedBy, revision.publishedBy].map((id) => (id ? User.findByPk(id) : null)),
-  )
+const stateOf = (row: Revision | Draft): RevisionView['state'] => (row instanceof Draft ? 'draft' : row.state)
+
+/** Whether this person may read drafts of the course: only those who write them. Decided here, where they are read. */
+const readsDrafts = (reader: Actor | null, course: string) => may(reader, 'plan.write', { course })
+
+async function view(row: Revision | Draft): Promise<RevisionView> {
+  const [publishedAt, publishedBy] = row instanceof Draft ? [null, null] : [row.publishedAt, row.publishedBy]
+  const [saver, publisher] = await Promise.all([row.savedBy, publishedBy].map((id) => (id ? User.findByPk(id) : null)))
   return {
-    id: revision.id,
-    number: revision.number,
-    state: revision.state,
-    version: revision.version,
-    savedAt: revision.savedAt.toISOString(),
+    id: row.id,
+    number: row.number,
+    state: stateOf(row),
+    version: row.version,
+    savedAt: row.savedAt.toISOString(),
     savedBy: saver?.name ?? '',
-    publishedAt: revision.publishedAt?.toISOString() ?? null,
+    publishedAt: publishedAt?.toISOString() ?? null,
     publishedBy: publisher?.name ?? null,
-    plan: readPlanFile(revision.plan),
+    plan: await readDocument(row),
   }
 }
 
-/** The preparations of a course with the state of their newest revisions. */
-export async function listPreparations(course: string) {
-  const preparations = await Preparation.findAll({ where: { course }, order: [['title', 'ASC']] })
-  const revisions = await Revision.findAll({
-    where: { preparation: preparations.map(({ id }) => id) },
-    order: [['number', 'DESC']],
-  })
-  return preparations.map((preparation) => {
-    const own = revisions.filter((revision) => revision.preparation === preparation.id)
-    const newest = own[0]!
-    const published = own.find(({ state }) => state === 'published')
-    const plan = readPlanFile(newest.plan)
-    return {
-      id: preparation.id,
-      archived: preparation.archivedAt !== null,
-      title: plan.title,
-      aim: plan.aim,
-      plan,
-      draft: newest.state === 'draft' ? { number: newest.number, savedAt: newest.savedAt.toISOString() } : null,
-      published: published ? { number: published.number, at: published.publishedAt!.toISOString() } : null,
+/** A preparation as a list shows it: no document is read for it. */
+export interface ListedPreparation {
+  id: string
+  title: string
+  aim: string
+  archived: boolean
+  draft: { number: number; savedAt: string } | null
+  published: { id: string; number: number; at: string } | null
+  /** Why its newest document cannot be read, where that was found. */
+  fault: string | null
+}
+
+/** The preparations of a course by title: for those who write, as their drafts have them; for everybody else only what is published. */
+export async function listPreparations(course: string, reader: Actor | null): Promise<ListedPreparation[]> {
+  const drafts = readsDrafts(reader, course)
+  const preparations = await Preparation.findAll({ where: { course } })
+  const where = { preparation: preparations.map(({ id }) => id) }
+  const columns = ['id', 'preparation', 'number', 'title', 'aim', 'fault']
+  const [published, open] = await Promise.all([
+    Revision.findAll({ where: { ...where, state: 'published' }, attributes: [...columns, 'publishedAt'] }),
+    drafts ? Draft.findAll({ where, attributes: [...columns, 'savedAt'] }) : [],
+  ])
+  return preparations
+    .flatMap(({ id, archivedAt }): ListedPreparation[] => {
+      const revision = published.find(({ preparation }) => preparation === id)
+      const draft = open.find(({ preparation }) => preparation === id)
+      const newest = draft ?? revision
+      if (!newest || (archivedAt !== null && !drafts)) return []
+      const { title, aim, fault } = newest
+      return [
+        {
+          id,
+          title,
+          aim,
+          fault,
+          archived: archivedAt !== null,
+          draft: draft ? { number: draft.number, savedAt: draft.savedAt.toISOString() } : null,
+          published: revision ? { id: revision.id, number: revision.number, at: revision.publishedAt.toISOString() } : null,
+        },
+      ]
+    })
+    .sort((a, b) => a.title.localeCompare(b.title))
+}
+
+/** The published plans in use of a course that can be read, and the titles of those that cannot. */
+export async function publishedPlans(course: string): Promise<{ plans: Plan[]; unreadable: string[] }> {
+  const preparations = await Preparation.findAll({ where: { course, archivedAt: null }, attributes: ['id'] })
+  const revisions = await Revision.findAll({ where: { preparation: preparations.map(({ id }) => id), state: 'published' } })
+  const plans: Plan[] = []
+  const unreadable: string[] = []
+  for (const revision of revisions) {
+    try {
+      plans.push(await readDocument(revision))
+    } catch (error) {
+      if (!(error instanceof UnreadableDocument)) throw error
+      unreadable.push(revision.title)
     }
-  })
+  }
+  return { plans, unreadable }
+}
+
+/** How many preparations a sequence may have; further back is not looked. */
+const longestSequence = 12
+
+/**
+ * The plan of a preparation by its title, and those that lead to it, the nearest first: one statement for each link. For those who write, a draft goes before what is published.
+ */
+export async function plansLeadingTo(course: string, title: string, reader: Actor | null): Promise<Plan[]> {
+  const found: Plan[] = []
+  const preparations = await Preparation.findAll({ where: { course, archivedAt: null }, attributes: ['id'] })
+  const where = { preparation: preparations.map(({ id }) => id) }
+  for (let next: string | undefined = title; next !== undefined && found.length < longestSequence;) {
+    const wanted: { preparation: string[]; title: string } = { ...where, title: next }
+    const draft: Draft | null = readsDrafts(reader, course) ? await Draft.findOne({ where: wanted }) : null
+    const row: Draft | Revision | null = draft ?? (await Revision.findOne({ where: { ...wanted, state: 'published' } }))
+    const plan = row && (await readDocument(row).catch(() => null))
+    if (!plan || found.some((each) => each.title === plan.title)) break
+    found.push(plan)
+    next = madeLine(plan)?.madeIn
+  }
+  return found
+}
+
+/** The number of a revision in an address; undefined for what is none. */
+export function revisionNumber(text: string | undefined): number | undefined {
+  return text !== undefined && /^\d{1,6}$/.test(text) ? Number(text) : undefined
+}
+
+interface HistoryLine {
+  number: number
+  state: RevisionView['state']
+  at: string
+  by: string
+}
+
+export interface Opened {
+  archived: boolean
+  history: HistoryLine[]
+  revision: RevisionView
 }
 
 /**
- * One preparation as the Desk opens it: the revision asked for, or the newest; `draftsToo: false` for people who may only read
- * what is published.
+ * One preparation as the Desk opens it: the revision asked for, or the newest that this person may read.
+ * @throws Refusal 404, UnreadableDocument
  */
-export async function openPreparation(id: string, options: { number?: number; draftsToo: boolean }) {
-  const revisions = await Revision.findAll({ where: { preparation: id }, order: [['number', 'DESC']] })
-  const visible = revisions.filter(({ state }) => options.draftsToo || state !== 'draft')
-  const chosen = options.number === undefined ? visible[0] : visible.find(({ number }) => number === options.number)
+export async function openPreparation(id: string, reader: Actor | null, number?: number): Promise<Opened> {
+  const preparation = await preparationOf(id)
+  const [published, draft] = await Promise.all([
+    Revision.findAll({ where: { preparation: id }, order: [['number', 'DESC']], attributes: { exclude: ['plan'] } }),
+    readsDrafts(reader, preparation.course) ? Draft.findOne({ where: { preparation: id } }) : null,
+  ])
+  const visible = [...(draft ? [draft] : []), ...published]
+  const chosen = number === undefined ? visible[0] : visible.find((row) => row.number === number)
   if (!chosen) throw new Refusal(404, 'There is no such revision to read.')
-  const people = await User.findAll({ where: { id: visible.map(({ publishedBy, savedBy }) => publishedBy ?? savedBy) } })
+  const people = await User.findAll({
+    where: { id: visible.map((row) => (row instanceof Draft ? row.savedBy : row.publishedBy)) },
+    attributes: ['id', 'name'],
+  })
   return {
-    archived: (await preparationOf(id)).archivedAt !== null,
-    revision: await view(chosen),
-    history: visible.map(({ number, state, savedAt, savedBy, publishedAt, publishedBy }) => ({
-      number,
-      state,
-      at: (publishedAt ?? savedAt).toISOString(),
-      by: people.find((person) => person.id === (publishedBy ?? savedBy))?.name ?? '',
-    })),
+    archived: preparation.archivedAt !== null,
+    revision: await view(chosen instanceof Draft ? chosen : await Revision.findByPk(chosen.id, { rejectOnEmpty: true })),
+    history: visible.map((row) => {
+      const [at, by] = row instanceof Draft ? [row.savedAt, row.savedBy] : [row.publishedAt, row.publishedBy]
+      return {
+        number: row.number,
+        state: stateOf(row),
+        at: at.toISOString(),
+        by: people.find((person) => person.id === by)?.name ?? '',
+      }
+    }),
   }
 }
 
@@ -111,23 +205,27 @@ export type Saved = { id: string; number: number; version: number; savedAt: stri
  */
 export async function saveDraft(id: string, base: number, document: unknown, user: string, now = new Date()): Promise<Saved> {
   const plan = checkPlan(document)
-  const [changed] = await Revision.update(
-    { plan: writePlanFile(plan), version: base + 1, savedAt: now, savedBy: user },
-    { where: { id, version: base, state: 'draft' } },
-  )
-  const revision = await revisionOf(id)
-  if (changed === 0) {
-    if (revision.state !== 'draft')
+  return database().transaction(async (transaction) => {
+    const row = await Draft.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE })
+    if (!row) {
+      if (!(await Revision.findByPk(id, { transaction, attributes: ['id'] })))
+        throw new Refusal(409, 'This draft was discarded meanwhile. Your change can go into a new draft.', { gone: true })
       throw new Refusal(
         409,
         'This revision has been published meanwhile, so it is frozen. Your change can go into a new draft.',
         { frozen: true },
       )
-    throw new Refusal(409, 'This draft was changed in another window.', { theirs: await view(revision) })
-  }
-  await Preparation.update({ title: plan.title }, { where: { id: revision.preparation } })
-  return { id, number: revision.number, version: base + 1, savedAt: now.toISOString() }
+    }
+    if (row.version !== base)
+      throw new Refusal(409, 'This draft was changed in another window.', { theirs: await view(row).catch(() => undefined) })
+    await row.update({ ...documentColumns(plan), version: base + 1, savedAt: now, savedBy: user }, { transaction })
+    // Until something is published, the preparation is called what its draft is called.
+    if (row.number === 1) await Preparation.update({ title: plan.title }, { where: { id: row.preparation }, transaction })
+    return { id, number: row.number, version: base + 1, savedAt: now.toISOString() }
+  })
 }
+
+const documentColumns = (plan: Plan) => ({ plan: writePlanFile(plan), title: plan.title, aim: plan.aim, fault: null })
 
 /**
  * Starts a new draft of a preparation with this plan, which was changed from the revision `from`. Where another draft or revision has come since,
@@ -143,12 +241,12 @@ export async function startDraft(
   const plan = checkPlan(document)
   return database().transaction(async (transaction) => {
     await Preparation.findByPk(preparation, { transaction, lock: transaction.LOCK.UPDATE, rejectOnEmpty: true })
+    const draft = await Draft.findOne({ where: { preparation }, transaction })
     const newest = await Revision.findOne({ where: { preparation }, order: [['number', 'DESC']], transaction })
-    if (newest && (newest.state === 'draft' || newest.id !== from)) {
-      throw new Refusal(409, 'This preparation was changed in another window.', { theirs: await view(newest) })
-    }
-    const draft = await openDraft(preparation, (newest?.number ?? 0) + 1, plan, user, now, transaction)
-    return { id: draft.id, number: draft.number, version: 1, savedAt: now.toISOString() }
+    const theirs = draft ?? (newest && newest.id !== from ? newest : null)
+    if (theirs) throw new Refusal(409, 'This preparation was changed in another window.', { theirs: await view(theirs) })
+    const made = await openDraft(preparation, (newest?.number ?? 0) + 1, plan, user, now, transaction)
+    return { id: made.id, number: made.number, version: 1, savedAt: now.toISOString() }
   })
 }
 
@@ -158,18 +256,41 @@ export async function startDraft(
  */
 export async function publish(id: string, version: number, user: string, now = new Date()): Promise<Saved> {
   return database().transaction(async (transaction) => {
-    const revision = await Revision.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE, rejectOnEmpty: true })
-    if (revision.state !== 'draft') throw new Refusal(409, 'This revision is published already.')
-    if (revision.version !== version)
+    const draft = await Draft.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE })
+    if (!draft) throw new Refusal(409, 'This revision is published already, or the draft was discarded.')
+    if (draft.version !== version)
       throw new Refusal(409, 'This draft was changed in another window: look at it again before publishing.', {
-        theirs: await view(revision),
+        theirs: await view(draft),
       })
-    await Revision.update(
-      { state: 'superseded' },
-      { where: { preparation: revision.preparation, state: 'published' }, transaction },
+    await readDocument(draft)
+    const { preparation, number, title, aim, plan, savedAt, savedBy } = draft
+    await Revision.update({ state: 'superseded' }, { where: { preparation, state: 'published' }, transaction })
+    await Revision.create(
+      {
+        ...{ id, preparation, number, title, aim, plan, version, savedAt, savedBy },
+        state: 'published',
+        publishedAt: now,
+        publishedBy: user,
+        safetyReadAt: now,
+      },
+      { transaction },
     )
-    await revision.update({ state: 'published', publishedAt: now, publishedBy: user, safetyReadAt: now }, { transaction })
-    return { id, number: revision.number, version, savedAt: revision.savedAt.toISOString() }
+    await draft.destroy({ transaction })
+    await Preparation.update({ title }, { where: { id: preparation }, transaction })
+    return { id, number, version, savedAt: savedAt.toISOString() }
+  })
+}
+
+/** Discards a draft. A preparation of which nothing was published goes with it. @returns whether the preparation is still there @throws Refusal 409 */
+export async function discardDraft(id: string): Promise<{ preparation: string | null }> {
+  return database().transaction(async (transaction) => {
+    const draft = await Draft.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE, attributes: ['id', 'preparation'] })
+    if (!draft) throw new Refusal(409, 'What is published is not discarded: put the preparation away instead.')
+    const { preparation } = draft
+    await draft.destroy({ transaction })
+    if ((await Revision.count({ where: { preparation }, transaction })) > 0) return { preparation }
+    await Preparation.destroy({ where: { id: preparation }, transaction })
+    return { preparation: null }
   })
 }
 
@@ -180,9 +301,9 @@ function openDraft(
   user: string,
   now: Date,
   transaction: Transaction,
-): Promise<Revision> {
-  return Revision.create(
-    { id: ulid(), preparation, number, state: 'draft', plan: writePlanFile(plan), version: 1, savedAt: now, savedBy: user },
+): Promise<Draft> {
+  return Draft.create(
+    { id: ulid(), preparation, number, ...documentColumns(plan), version: 1, savedAt: now, savedBy: user },
     { transaction },
   )
 }
@@ -205,9 +326,11 @@ export async function startPreparation(
 /** A new preparation of the same course, whose first draft is the newest revision of another. @returns its id */
 export async function copyPreparation(id: string, user: string, now = new Date()): Promise<{ id: string }> {
   const { course } = await preparationOf(id)
-  const newest = await Revision.findOne({ where: { preparation: id }, order: [['number', 'DESC']], rejectOnEmpty: true })
-  const plan = readPlanFile(newest.plan)
-  return startPreparation(course, { ...plan, title: `${plan.title}, copy` }, user, now)
+  const draft = await Draft.findOne({ where: { preparation: id } })
+  const newest =
+    draft ?? (await Revision.findOne({ where: { preparation: id }, order: [['number', 'DESC']], rejectOnEmpty: true }))
+  const plan = await readDocument(newest)
+  return startPreparation(course, { ...plan, title: `${plan.title.slice(0, 190)}, copy` }, user, now)
 }
 
 /** Puts a preparation away, out of the lists, or takes it back. Nothing of it is lost, and sessions that use it go on. */
@@ -215,12 +338,24 @@ export async function archivePreparation(id: string, archived: boolean, now = ne
   await (await preparationOf(id)).update({ archivedAt: archived ? now : null })
 }
 
-/** The plan file of a revision, an older version of the file brought forward; a draft only for those who write it. @throws Refusal 404 */
-export async function planTextOf(revision: string, draftsToo: boolean): Promise<{ title: string; number: number; text: string }> {
-  const { number, plan, state } = await revisionOf(revision)
-  if (state === 'draft' && !draftsToo) throw new Refusal(404, 'There is no such revision to read.')
-  const read = readPlanFile(plan)
-  return { title: read.title, number, text: writePlanFile(read) }
+interface PlanText {
+  title: string
+  number: number
+  plan: Plan
+}
+
+/** A revision to write out in some form, an older version of the file brought forward; a draft only for those who write it. @throws Refusal 404 */
+export async function planToWrite(id: string, reader: Actor | null): Promise<PlanText> {
+  const row = await documentOf(id)
+  if (row instanceof Draft && !readsDrafts(reader, (await preparationOf(row.preparation)).course))
+    throw new Refusal(404, 'There is no such revision to read.')
+  const plan = await readDocument(row)
+  return { title: plan.title, number: row.number, plan }
+}
+
+/** The bytes of a document as they stand, for an owner who looks for what is wrong with them. @throws Refusal 404 */
+export async function documentAsItStands(id: string): Promise<string> {
+  return (await documentOf(id)).plan
 }
 
 /** A title as the name of a file. */

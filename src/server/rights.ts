@@ -9,6 +9,7 @@ export const rights = [
   'session.read',
   'session.write',
   'code.read',
+  'code.write',
   'run.read',
   'run.write',
   'run.sign',
@@ -27,22 +28,43 @@ const granted: Record<CourseRole, readonly Right[]> = {
     'session.read',
     'session.write',
     'code.read',
+    'code.write',
     'run.read',
     'run.sign',
     'results.read',
   ],
-  demonstrator: ['plan.read', 'session.read', 'code.read', 'run.read', 'run.sign', 'results.read'],
+  demonstrator: ['plan.read', 'session.read', 'code.read', 'code.write', 'run.read', 'run.sign', 'results.read'],
   stores: ['plan.read', 'shelf.write', 'session.read'],
   reader: ['plan.read', 'results.read'],
 }
 
-/** A tablet that typed a bench code may read and write its own run, on its day, and nothing else. */
-const grantedToBench: readonly Right[] = ['run.read', 'run.write']
+/**
+ * A tablet that typed a bench code reads and writes its own run while its session is on, and nothing else. Afterwards only what it had written before still comes in; the code for
+ * reading reads.
+ */
+const grantedToBench: Record<BenchState, readonly Right[]> = {
+  open: ['run.read', 'run.write'],
+  late: ['run.write'],
+  reading: ['run.read'],
+}
+
+export type BenchState = 'open' | 'late' | 'reading'
 
 /** A signed-in person, or a tablet bound to one run. */
 export type Actor =
-  | { kind: 'user'; id: string; name: string; roles: Readonly<Record<string, CourseRole>> }
-  | { kind: 'bench'; run: string; bench: number; members: string }
+  | { kind: 'user'; id: string; name: string; roles: Readonly<Record<string, CourseRole>>; signIn?: string }
+  | {
+      kind: 'bench'
+      run: string
+      bench: number
+      members: string
+      course: string
+      /** The code that opened it. */
+      code: string
+      state: BenchState
+      /** Entries written after this moment are not taken, ms. */
+      writesUntil: number
+    }
 
 /** What a right is asked for: a course, and the run where it is about one. */
 export interface Subject {
@@ -53,7 +75,8 @@ export interface Subject {
 /** True only where a rule grants it: by the person's role in that course, or by the bench's own run. */
 export function may(actor: Actor | null, right: Right, subject: Subject): boolean {
   if (!actor) return false
-  if (actor.kind === 'bench') return subject.run === actor.run && grantedToBench.includes(right)
-  const role = actor.roles[subject.course]
-  return role !== undefined && granted[role].includes(right)
+  if (actor.kind === 'bench')
+    return subject.run === actor.run && subject.course === actor.course && grantedToBench[actor.state].includes(right)
+  const role = Object.hasOwn(actor.roles, subject.course) ? actor.roles[subject.course] : undefined
+  return role !== undefined && (granted[role]?.includes(right) ?? false)
 }

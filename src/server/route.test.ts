@@ -9,11 +9,25 @@ import { benchOf, personOf, route, sameOrigin } from './route'
 const here: { user: Actor | null; bench: Actor | null } = { user: null, bench: null }
 jest.mock('./actor', () => ({ signedIn: async () => here.user, benchHere: async () => here.bench }))
 jest.mock('@/data/connect', () => ({ database: () => undefined }))
-jest.mock('@/data/entries', () => ({ ForeignEntryError: class ForeignEntryError extends Error {} }))
+jest.mock('@/data/entries', () => ({
+  ForeignEntryError: class ForeignEntryError extends Error {},
+  UnknownEntryError: class UnknownEntryError extends Error {},
+  FloodError: class FloodError extends Error {},
+}))
+jest.mock('./documents', () => ({ UnreadableDocument: class UnreadableDocument extends Error {} }))
 
 const owner: Actor = { kind: 'user', id: 'u1', name: 'Ilse Varga', roles: { organic: 'owner' } }
 const reader: Actor = { kind: 'user', id: 'u2', name: 'Amara Bello', roles: { organic: 'reader' } }
-const bench: Actor = { kind: 'bench', run: 'r1', bench: 4, members: 'Delaney, Wirth' }
+const bench: Actor = {
+  kind: 'bench',
+  run: 'r1',
+  bench: 4,
+  members: 'Delaney, Wirth',
+  course: 'organic',
+  code: 'ABC234',
+  state: 'open',
+  writesUntil: 0,
+}
 
 const request = (method: string, body?: unknown, headers: Record<string, string> = { origin: 'http://here.test' }) =>
   new NextRequest('http://here.test/api/x', {
@@ -115,6 +129,9 @@ describe('bodies', () => {
     ['a wrong type', { version: '2' }, 400, /version/],
     ['a missing field', {}, 400, /version/],
     ['a fraction', { version: 1.5 }, 400, /version/],
+    ['a number that is none once it is read', '{"version":1e999}', 400, /too large to be kept/],
+    ['a name that stands for something else', '{"__proto__":{"version":1}}', 400, /cannot be called/],
+    ['a nest without end', '['.repeat(60) + ']'.repeat(60), 400, /nested deeper/],
     ['too large', `"${'x'.repeat(2_000_001)}"`, 413, /larger/],
   ])('%s is refused in words', async (_what, body, status, words) => {
     const [found, { error }] = await answer(typed(request('POST', body), context))

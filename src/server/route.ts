@@ -1,9 +1,11 @@
 import { NextResponse, type NextRequest } from 'next/server'
 import { ValidationError, type Schema } from 'yup'
+import { problemInJson } from '@/core/format/jsonValue'
 import { PlanFileError } from '@/core/format/planFile'
-import { ForeignEntryError } from '@/data/entries'
+import { FloodError, ForeignEntryError, UnknownEntryError } from '@/data/entries'
 import { database } from '@/data/connect'
 import { benchHere, signedIn } from './actor'
+import { UnreadableDocument } from './documents'
 import { Refusal } from './refusal'
 import { may, type Actor, type Right, type Subject } from './rights'
 
@@ -13,7 +15,7 @@ interface Guarded<P extends Params, B> {
   /** The right that is asked for, or why anyone may call this. */
   need: Right | { open: string }
   /** What the right is asked for; not needed for an open route. Throws Refusal 404 where there is no such thing. */
-  subject?: (params: P) => Promise<Subject>
+  subject?: (params: P, people: readonly (Actor | null)[]) => Promise<Subject>
   /** The same where only the body names it. */
   subjectOfBody?: (body: B) => Promise<Subject>
   /** What the request's JSON must be. */
@@ -24,6 +26,8 @@ export interface Call<P extends Params, B> {
   request: NextRequest
   params: P
   actor: Actor | null
+  /** What the right was asked for. */
+  about: Subject | null
   body: B
 }
 
@@ -40,7 +44,7 @@ export function route<P extends Params = Params, B = undefined>(
   const guarded = async (request: NextRequest, context: { params: Promise<P> }): Promise<Response> => {
     try {
       database()
-      if (request.method !== 'GET' && !sameOrigin(request))
+      if (!['GET', 'HEAD'].includes(request.method) && !sameOrigin(request))
         throw new Refusal(403, 'This change came from another site and was refused.')
       const params = await context.params
       const people = [await benchHere(), await signedIn()]
@@ -48,8 +52,8 @@ export function route<P extends Params = Params, B = undefined>(
       // Who may not do a thing is not told what is wrong with how they asked for it; only a body that names its subject is read first.
       const early = guard.subject ? await allowed(guard, people, params) : undefined
       const body = guard.body ? await readBody(request, guard.body) : (undefined as B)
-      const actor = early ?? (await allowed(guard, people, params, body))
-      const answer = await handle({ request, params, actor, body })
+      const { actor, about } = early ?? (await allowed(guard, people, params, body))
+      const answer = await handle({ request, params, actor, about, body })
       return answer instanceof Response ? answer : NextResponse.json(answer ?? { ok: true })
     } catch (error) {
       return refusalOf(error)
@@ -63,14 +67,14 @@ async function allowed<P extends Params, B>(
   people: (Actor | null)[],
   params: P,
   body?: B,
-): Promise<Actor | null> {
+): Promise<{ actor: Actor | null; about: Subject | null }> {
   const { need, subject, subjectOfBody } = guard
-  if (typeof need === 'object') return people.find(Boolean) ?? null
-  const about = subject ? await subject(params) : body !== undefined ? await subjectOfBody?.(body) : undefined
+  if (typeof need === 'object') return { actor: people.find(Boolean) ?? null, about: null }
+  const about = subject ? await subject(params, people) : body !== undefined ? await subjectOfBody?.(body) : undefined
   // A tablet may hold both cookies; the one that has the right speaks, the bench first for its own run.
   const actor = about && people.find((candidate) => may(candidate, need, about))
   if (!actor) throw new Refusal(403, 'Your role in this course does not allow this.')
-  return actor
+  return { actor, about }
 }
 
 /** The person behind a call whose right only people hold. @throws Refusal 403 for a bench */
@@ -97,15 +101,24 @@ export function sameOrigin(request: NextRequest): boolean {
   }
 }
 
+/** The address that asks, as the server's own front notes it; what a client says of itself is replaced there (scripts/server.ts). */
+export function addressOf(request: NextRequest): string {
+  return request.headers.get('x-forwarded-for') ?? 'here'
+}
+
 async function readBody<B>(request: NextRequest, schema: Schema<B>): Promise<B> {
+  const tooLarge = new Refusal(413, 'This is larger than anything a plan or a log needs.')
+  if (Number(request.headers.get('content-length') ?? 0) > bodyLimit) throw tooLarge
   const text = await request.text()
-  if (text.length > bodyLimit) throw new Refusal(413, 'This is larger than anything a plan or a log needs.')
+  if (text.length > bodyLimit) throw tooLarge
   let json: unknown
   try {
     json = JSON.parse(text)
   } catch {
     throw new Refusal(400, 'The request is not JSON.')
   }
+  const problem = problemInJson(json)
+  if (problem) throw new Refusal(400, problem)
   return schema.validate(json, { abortEarly: true, strict: true })
 }
 
@@ -113,7 +126,9 @@ function refusalOf(error: unknown): Response {
   if (error instanceof Refusal) return NextResponse.json({ error: error.message, ...error.details }, { status: error.status })
   if (error instanceof ValidationError || error instanceof PlanFileError)
     return NextResponse.json({ error: error.message }, { status: 400 })
-  if (error instanceof ForeignEntryError) return NextResponse.json({ error: error.message }, { status: 409 })
+  if (error instanceof ForeignEntryError || error instanceof UnreadableDocument || error instanceof UnknownEntryError)
+    return NextResponse.json({ error: error.message }, { status: 409 })
+  if (error instanceof FloodError) return NextResponse.json({ error: error.message }, { status: 429 })
   console.error(error)
   return NextResponse.json(
     { error: 'Something went wrong on the server. What you typed is still here; try again.' },

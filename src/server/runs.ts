@@ -1,14 +1,16 @@
-import { readPlanFile } from '@/core/format/planFile'
 import { ulid } from 'ulid'
 import { isShown, type Entry } from '@/core/run/entry'
-import { foldRun } from '@/core/run/foldRun'
 import { entrySchema } from '@/core/run/entrySchema'
-import type { Plan } from '@/core/plan/plan'
-import { appendEntries, readEntries, type NumberedEntry } from '@/data/entries'
-import { Membership, Revision, Run } from '@/data/models'
+import { problemWith } from '@/core/run/fitsStep'
+import { foldRun } from '@/core/run/foldRun'
 import type { Lab } from '@/core/lab/lab'
-import { courseOfRun } from './actor'
+import type { Plan } from '@/core/plan/plan'
+import { appendEntries, readEntries, UnknownEntryError, type NumberedEntry } from '@/data/entries'
+import { placesOfRuns, type PlaceOfRun } from '@/data/people'
+import type { BenchActor, Person } from './actor'
+import { planOfRevision } from './documents'
 import { labFrom } from './laboratory'
+import { nudge } from './live'
 import { Refusal } from './refusal'
 import { may, type Actor, type Subject } from './rights'
 import { checkPassword } from './signIn'
@@ -24,55 +26,119 @@ export interface BenchView {
   section: string
   zone: string
   lab: Lab
+  revision: string
+  readCode: string | null
 }
 
-export async function subjectOfRun(id: string): Promise<Subject> {
-  const run = await Run.findByPk(id)
-  if (!run) throw new Refusal(404, 'There is no such run.')
-  return { course: (await courseOfRun(run)).course.id, run: id }
+async function placeOf(run: string): Promise<PlaceOfRun> {
+  const [place] = await placesOfRuns({ ids: [run] })
+  if (!place) throw new Refusal(404, 'There is no such run.')
+  return place
+}
+
+/** The course behind a run; the run's own bench knows it already. */
+export async function subjectOfRun(id: string, people: readonly (Actor | null)[] = []): Promise<Subject> {
+  const bench = people.find((actor): actor is BenchActor => actor?.kind === 'bench' && actor.run === id)
+  return { course: bench?.course ?? (await placeOf(id)).course, run: id }
 }
 
 /** One run as the bench shows it. */
 export async function viewRun(id: string): Promise<BenchView> {
-  const run = await Run.findByPk(id, { rejectOnEmpty: true })
-  const { session, section, zone, course } = await courseOfRun(run)
-  const revision = await Revision.findByPk(session.revision, { rejectOnEmpty: true })
+  const place = await placeOf(id)
+  const { bench, members, scale, section, zone, lab, revision, startsAt, readCode } = place
   return {
     run: id,
-    bench: run.bench,
-    members: run.members,
-    scale: run.scale,
-    plan: readPlanFile(revision.plan),
+    plan: await planOfRevision(revision),
     entries: (await readEntries([id]))[id]!,
-    startsAt: session.startsAt.toISOString(),
-    section: section.name,
-    zone,
-    lab: labFrom(course.lab),
+    startsAt: startsAt.toISOString(),
+    lab: labFrom(lab),
+    ...{ bench, members, scale, section, zone, revision, readCode },
   }
 }
 
 /** The kinds that a bench may write; a signature is written by whoever signs. */
 const benchKinds = ['reading', 'melting', 'head', 'window', 'press', 'tube', 'note', 'done', 'strike']
 
+/** An entry that is not taken, and why; the others of its batch are. */
+export interface Refused {
+  id: string
+  why: string
+}
+
+/** A tablet's clock may go a little faster than the server's. */
+const clockAheadMs = 10_000
+
 /**
- * Adds a batch of entries from a bench to its log, each checked against its kind and the plan's steps. The writer's name comes from
- * the bench, not from the request. @throws ValidationError, Refusal
+ * Adds a batch of entries from a bench to its log, each checked against its kind and the step it belongs to. The writer's name comes from
+ * the bench, not from the request, and how far the tablet's clock is off from when it says it sent them. One that cannot be taken does not hold back the others.
+ * @throws Refusal, FloodError
  */
 export async function writeEntries(
   id: string,
   documents: readonly unknown[],
-  bench: Actor & { kind: 'bench' },
-  now = new Date(),
-): Promise<NumberedEntry[]> {
-  const { plan } = await viewRun(id)
-  const steps = new Set(plan.steps.map((step) => step.id))
-  const entries = documents.map((document) => {
-    const entry = entrySchema(document)
-    if (!benchKinds.includes(entry.kind)) throw new Refusal(403, 'A bench cannot sign: a demonstrator does.')
-    if (!steps.has(entry.step)) throw new Refusal(400, `The plan has no step “${entry.step}”.`)
-    return { ...entry, by: `Bench ${bench.bench}: ${bench.members}`.slice(0, 80) } as Entry
-  })
-  return appendEntries(id, entries, now)
+  bench: BenchActor,
+  { sentAt, now = new Date() }: { sentAt?: string | undefined; now?: Date } = {},
+): Promise<{ entries: NumberedEntry[]; refused: Refused[] }> {
+  const plan = await planOfRun(id)
+  const clockMs = sentAt === undefined ? undefined : Math.round(Date.parse(sentAt) - now.getTime())
+  const off = Number.isFinite(clockMs) && Math.abs(clockMs!) < 2_000_000_000 ? clockMs! : undefined
+  const refused: Refused[] = []
+  let good: Entry[] = []
+  for (const document of documents) {
+    try {
+      const entry = entrySchema(document)
+      const step = plan.steps.find((each) => each.id === entry.step)
+      const at = Date.parse(entry.at) - (off ?? 0)
+      const problem = !benchKinds.includes(entry.kind)
+        ? 'A bench cannot sign: a demonstrator does.'
+        : !step
+          ? `The plan has no step “${entry.step}”.`
+          : at > bench.writesUntil + clockAheadMs
+            ? 'This was written after the session had closed. Tell the demonstrator what it says.'
+            : problemWith(entry, step)
+      if (problem) throw new Refusal(400, problem)
+      const { clockMs: _claimed, ...rest } = entry
+      good.push({
+        ...rest,
+        by: `Bench ${bench.bench}: ${bench.members}`.slice(0, 80),
+        ...(off === undefined ? {} : { clockMs: off }),
+      } as Entry)
+    } catch (error) {
+      // A body without an id can only be refused as a whole.
+      const { id: own } = (document ?? {}) as { id?: unknown }
+      if (typeof own !== 'string' || own.length > 40) throw error
+      if (!(error instanceof Refusal) && (error as Error).name !== 'ValidationError') throw error
+      refused.push({ id: own, why: (error as Error).message })
+    }
+  }
+  for (;;) {
+    if (good.length === 0) return { entries: [], refused }
+    try {
+      const entries = await appendEntries(id, good, now)
+      nudge()
+      return { entries, refused }
+    } catch (error) {
+      if (!(error instanceof UnknownEntryError)) throw error
+      const lost = good.filter((entry) => entry.supersedes !== null && error.ids.includes(entry.supersedes))
+      if (lost.length === 0) throw error
+      for (const entry of lost)
+        refused.push({ id: entry.id, why: 'What this takes the place of does not stand in this step of the book.' })
+      good = good.filter((entry) => !lost.includes(entry))
+    }
+  }
+}
+
+/** The revision of each run, which never changes: it spares the statement that would ask for it at every entry. */
+const revisions = new Map<string, string>()
+
+async function planOfRun(id: string): Promise<Plan> {
+  let revision = revisions.get(id)
+  if (revision === undefined) {
+    revision = (await placeOf(id)).revision
+    if (revisions.size > 5000) revisions.clear()
+    revisions.set(id, revision)
+  }
+  return planOfRevision(revision)
 }
 
 /**
@@ -82,7 +148,7 @@ export async function writeEntries(
 export async function signStep(
   id: string,
   step: string,
-  signer: (Actor & { kind: 'user' }) | { signIn: string; password: string },
+  signer: Person | { signIn: string; password: string; from: string },
   device: string,
   now = new Date(),
 ): Promise<NumberedEntry[]> {
@@ -93,6 +159,7 @@ export async function signStep(
   const covers = state.standing.filter(isShown).map((entry) => entry.id)
   if (covers.length === 0 || state.status !== 'done')
     throw new Refusal(409, 'The readings of this step are not complete yet. Sign when they are.')
+  const last = view.entries.at(-1)
   const entry: Entry<'signature'> = {
     id: ulid(now.getTime()),
     kind: 'signature',
@@ -103,23 +170,20 @@ export async function signStep(
     device,
     supersedes: null,
     reason: null,
+    ...(last ? { seen: last.id } : {}),
+    clockMs: 0,
   }
-  return appendEntries(id, [entry], now)
+  const signed = await appendEntries(id, [entry], now)
+  nudge()
+  return signed
 }
 
 async function signerByPassword(
-  { signIn, password }: { signIn: string; password: string },
+  { signIn, password, from }: { signIn: string; password: string; from: string },
   subject: Subject,
-): Promise<Actor & { kind: 'user' }> {
-  const user = await checkPassword(signIn, password)
-  const memberships = await Membership.findAll({ where: { user: user.id } })
-  const actor = {
-    kind: 'user' as const,
-    id: user.id,
-    name: user.name,
-    roles: Object.fromEntries(memberships.map(({ course, role }) => [course, role])),
-  }
-  if (!may(actor, 'run.sign', subject))
-    throw new Refusal(403, `${user.name} may not sign readings in this course. A demonstrator does.`)
-  return actor
+): Promise<Person> {
+  const person = await checkPassword(signIn, password, from)
+  if (!may(person, 'run.sign', subject))
+    throw new Refusal(403, `${person.name} may not sign readings in this course. A demonstrator does.`)
+  return person
 }

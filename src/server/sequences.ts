@@ -1,11 +1,11 @@
-import { Op } from 'sequelize'
-import { readPlanFile } from '@/core/format/planFile'
+import { QueryTypes } from 'sequelize'
 import { madeLine } from '@/core/plan/sequence'
 import type { Plan } from '@/core/plan/plan'
 import { runResults } from '@/core/result/runResults'
 import { foldRun } from '@/core/run/foldRun'
+import { database } from '@/data/connect'
 import { readEntries } from '@/data/entries'
-import { LabSession, Preparation, Revision, Run } from '@/data/models'
+import { planOfRevision, UnreadableDocument } from './documents'
 
 /** What a group got of the preparation before. */
 export interface Earlier {
@@ -17,44 +17,73 @@ export interface Earlier {
   dry: boolean
 }
 
+/** Further back than this nothing is looked for. */
+const longestSequence = 12
+/** Of so many runs of one preparation, the latest, a group's result is looked for. */
+const runsLookedAt = 3
+
 /**
- * What a group weighed of the preparations that lead to a plan, the nearest first: for each, its last run of it before that time that has a result.
- * Ends where the plan begins from the bottle or a preparation was not run.
+ * What groups weighed of the preparations that lead to a plan, the nearest first: for each, its last run of it before that time that has a result.
+ * Ends where the plan begins from the bottle or no group has run a preparation. The same few statements for each preparation, however many groups and years there are.
  */
-export async function earlierProducts(course: string, plan: Plan, group: string, before: Date): Promise<Earlier[]> {
-  const found: Earlier[] = []
+export async function earlierProducts(
+  course: string,
+  plan: Plan,
+  groups: readonly string[],
+  before: Date,
+): Promise<Record<string, Earlier[]>> {
+  const found: Record<string, Earlier[]> = Object.fromEntries(groups.map((group) => [group, []]))
   const seen = new Set<string>([plan.title])
-  for (let title = madeLine(plan)?.madeIn; title !== undefined && !seen.has(title);) {
+  let left = [...groups]
+  let title = madeLine(plan)?.madeIn
+  while (title !== undefined && !seen.has(title) && left.length > 0 && seen.size <= longestSequence) {
     seen.add(title)
-    const last = await lastRun(course, title, group, before)
-    if (!last) break
-    found.push(last.earlier)
-    title = madeLine(last.plan)?.madeIn
+    const last = await lastResults(course, title, left, before)
+    for (const [group, { earlier }] of last) found[group]!.push(earlier)
+    left = left.filter((group) => last.has(group))
+    const [one] = last.values()
+    title = one && madeLine(one.plan)?.madeIn
   }
   return found
 }
 
-async function lastRun(
+interface RunRow {
+  id: string
+  group: string
+  scale: number
+  revision: string
+}
+
+/** The last result of each group in a preparation of that title before a time. */
+async function lastResults(
   course: string,
   title: string,
-  group: string,
+  groups: readonly string[],
   before: Date,
-): Promise<{ earlier: Earlier; plan: Plan } | null> {
-  const preparations = await Preparation.findAll({ where: { course, title } })
-  const revisions = await Revision.findAll({ where: { preparation: preparations.map(({ id }) => id) } })
-  const sessions = await LabSession.findAll({
-    where: { revision: revisions.map(({ id }) => id), startsAt: { [Op.lt]: before } },
-    order: [['startsAt', 'DESC']],
-  })
-  const runs = await Run.findAll({ where: { session: sessions.map(({ id }) => id), studentGroup: group } })
-  for (const session of sessions) {
-    const run = runs.find((each) => each.session === session.id)
-    if (!run) continue
-    const plan = readPlanFile(revisions.find(({ id }) => id === session.revision)!.plan)
-    const state = foldRun(plan, run.scale, (await readEntries([run.id]))[run.id]!)
-    const { result } = runResults(state)
-    const sample = result && state.samples[result.sample]
-    if (sample) return { plan, earlier: { title, massG: sample.mass.value, fraction: result.figure.value, dry: sample.dry } }
+): Promise<Map<string, { earlier: Earlier; plan: Plan }>> {
+  const rows = await database().query<RunRow>(
+    `SELECT id, \`group\`, scale, revision FROM (
+       SELECT run.id, run.student_group AS \`group\`, run.scale, r.id AS revision,
+         ROW_NUMBER() OVER (PARTITION BY run.student_group ORDER BY l.starts_at DESC, l.id DESC) AS nth
+       FROM revision r JOIN preparation p ON p.id = r.preparation JOIN lab_session l ON l.revision = r.id JOIN run ON run.session = l.id
+       WHERE p.course = :course AND r.title = :title AND l.starts_at < :before AND run.student_group IN (:groups)
+     ) ranked WHERE nth <= :most ORDER BY nth`,
+    { replacements: { course, title, before, groups: [...groups], most: runsLookedAt }, type: QueryTypes.SELECT },
+  )
+  const entries = await readEntries(rows.map(({ id }) => id))
+  const found = new Map<string, { earlier: Earlier; plan: Plan }>()
+  for (const { id, group, scale, revision } of rows) {
+    if (found.has(group)) continue
+    try {
+      const plan = await planOfRevision(revision)
+      const state = foldRun(plan, scale, entries[id]!)
+      const { result } = runResults(state)
+      const sample = result && state.samples[result.sample]
+      if (sample)
+        found.set(group, { plan, earlier: { title, massG: sample.mass.value, fraction: result.figure.value, dry: sample.dry } })
+    } catch (error) {
+      if (!(error instanceof UnreadableDocument)) throw error
+    }
   }
-  return null
+  return found
 }

@@ -1,12 +1,14 @@
-import { readPlanFile } from '@/core/format/planFile'
 import { randomInt } from 'node:crypto'
+import { QueryTypes } from 'sequelize'
 import { ulid } from 'ulid'
 import { substanceOf, type Plan } from '@/core/plan/plan'
 import { madeLine } from '@/core/plan/sequence'
 import { computedLine, reactionTable } from '@/core/reaction/reactionTable'
 import { database } from '@/data/connect'
 import { readEntries, type NumberedEntry } from '@/data/entries'
-import { Course, LabSession, Preparation, Revision, Run, Section, StudentGroup } from '@/data/models'
+import { LabSession, Preparation, Revision, Run, Section, StudentGroup } from '@/data/models'
+import { planOfRevision, readDocument, UnreadableDocument } from './documents'
+import { recheck } from './live'
 import { Refusal } from './refusal'
 import { earlierProducts, type Earlier } from './sequences'
 import type { Subject } from './rights'
@@ -18,6 +20,8 @@ export interface RunView {
   scale: number
   /** Only for those who may hand it out. */
   code: string | null
+  /** What opens the run to read, also after the session; only for those who may hand codes out. */
+  readCode: string | null
   /** What the group weighed of the preparations before, the nearest first, where this one goes on from another. */
   before: Earlier[]
   entries: NumberedEntry[]
@@ -32,7 +36,7 @@ export interface SessionHead {
   endsAt: string
   room: string
   benches: number
-  revision: { preparation: string; number: number }
+  revision: { id: string; preparation: string; number: number; state: 'published' | 'superseded' }
   zone: string
 }
 
@@ -59,59 +63,107 @@ export async function subjectOfSection(id: string): Promise<Subject> {
   return { course: section.course }
 }
 
-/** The sessions of a course in the order of their time. */
-export async function listSessions(course: string): Promise<SessionHead[]> {
-  const sections = await Section.findAll({ where: { course } })
-  const sessions = await LabSession.findAll({ where: { section: sections.map(({ id }) => id) }, order: [['startsAt', 'ASC']] })
-  return Promise.all(sessions.map(head))
+interface HeadRow {
+  id: string
+  course: string
+  zone: string
+  section: string
+  startsAt: Date | string
+  endsAt: Date | string
+  room: string
+  benches: number | bigint
+  revision: string
+  preparation: string
+  number: number
+  state: 'published' | 'superseded'
+  title: string
 }
 
-async function head(session: LabSession): Promise<SessionHead> {
-  const [section, revision, benches] = await Promise.all([
-    Section.findByPk(session.section, { rejectOnEmpty: true }),
-    Revision.findByPk(session.revision, { rejectOnEmpty: true }),
-    Run.count({ where: { session: session.id } }),
-  ])
-  const [course, preparation] = await Promise.all([
-    Course.findByPk(section.course, { rejectOnEmpty: true }),
-    Preparation.findByPk(revision.preparation, { rejectOnEmpty: true }),
-  ])
-  return {
-    id: session.id,
-    course: course.id,
-    title: readPlanFile(revision.plan).title,
-    section: section.name,
-    startsAt: session.startsAt.toISOString(),
-    endsAt: session.endsAt.toISOString(),
-    room: session.room,
-    benches,
-    revision: { preparation: preparation.id, number: revision.number },
-    zone: course.zone,
-  }
+/** Heads of sessions, from columns alone and in one statement. */
+async function heads(
+  where: string,
+  replacements: Record<string, unknown>,
+  order = 'l.starts_at ASC, l.id ASC',
+): Promise<SessionHead[]> {
+  const rows = await database().query<HeadRow>(
+    `SELECT l.id, c.id AS course, c.zone, s.name AS section, l.starts_at AS startsAt, l.ends_at AS endsAt, l.room,
+       (SELECT COUNT(*) FROM run WHERE run.session = l.id) AS benches, r.id AS revision, r.preparation, r.number, r.state, r.title
+     FROM lab_session l JOIN section s ON s.id = l.section JOIN course c ON c.id = s.course JOIN revision r ON r.id = l.revision
+     WHERE ${where} ORDER BY ${order}`,
+    { replacements, type: QueryTypes.SELECT },
+  )
+  return rows.map(({ revision, preparation, number, state, startsAt, endsAt, benches, ...row }) => ({
+    ...row,
+    startsAt: new Date(startsAt).toISOString(),
+    endsAt: new Date(endsAt).toISOString(),
+    benches: Number(benches),
+    revision: { id: revision, preparation, number, state },
+  }))
 }
 
-/** A session with its plan, its runs and all their entries. */
+export const sessionsOnAPage = 40
+
+/** A page of the sessions of a course, the latest first. */
+export async function listSessions(course: string, page = 1): Promise<{ sessions: SessionHead[]; more: boolean }> {
+  const from = (Math.max(1, Math.min(page, 10_000)) - 1) * sessionsOnAPage
+  const found = await heads(
+    'c.id = :course',
+    { course },
+    `l.starts_at DESC, l.id DESC LIMIT ${sessionsOnAPage + 1} OFFSET ${from}`,
+  )
+  return { sessions: found.slice(0, sessionsOnAPage), more: found.length > sessionsOnAPage }
+}
+
+/** What is on in a course at a moment, the next session after it and the last before. */
+export async function sessionsAround(
+  course: string,
+  at: Date,
+): Promise<{ now: SessionHead[]; next: SessionHead | null; last: SessionHead | null }> {
+  const [now, next, last] = await Promise.all([
+    heads('c.id = :course AND l.starts_at <= :at AND l.ends_at >= :at', { course, at }),
+    heads('c.id = :course AND l.starts_at > :at', { course, at }, 'l.starts_at ASC, l.id ASC LIMIT 1'),
+    heads('c.id = :course AND l.starts_at <= :at AND l.ends_at < :at', { course, at }, 'l.starts_at DESC, l.id DESC LIMIT 1'),
+  ])
+  return { now, next: next[0] ?? null, last: last[0] ?? null }
+}
+
+/** A session with its plan, its runs and all their entries. @throws Refusal 404, UnreadableDocument */
 export async function viewSession(id: string, withCodes: boolean): Promise<SessionView> {
-  const session = await LabSession.findByPk(id, { rejectOnEmpty: true })
-  const revision = await Revision.findByPk(session.revision, { rejectOnEmpty: true })
+  const [known] = await heads('l.id = :id', { id })
+  if (!known) throw new Refusal(404, 'There is no such lab session.')
   const runs = await Run.findAll({ where: { session: id }, order: [['bench', 'ASC']] })
-  const entries = await readEntries(runs.map((run) => run.id))
-  const plan = readPlanFile(revision.plan)
-  const known = await head(session)
-  const before = await Promise.all(runs.map((run) => earlierProducts(known.course, plan, run.studentGroup, session.startsAt)))
+  const plan = await planOfRevision(known.revision.id)
+  const [entries, before] = await Promise.all([
+    readEntries(runs.map((run) => run.id)),
+    earlierProducts(
+      known.course,
+      plan,
+      runs.map(({ studentGroup }) => studentGroup),
+      new Date(known.startsAt),
+    ),
+  ])
   return {
     ...known,
     plan,
-    runs: runs.map((run, index) => ({
+    runs: runs.map((run) => ({
       id: run.id,
-      before: before[index]!,
+      before: before[run.studentGroup] ?? [],
       bench: run.bench,
       members: run.members,
       scale: run.scale,
       code: withCodes ? run.code : null,
+      readCode: withCodes ? (run.readCode ?? null) : null,
       entries: entries[run.id]!,
     })),
   }
+}
+
+/** Gives a run a new code for its bench: what was opened with the old one ends, and what a tablet had written still comes in with the new. */
+export async function newBenchCode(run: string): Promise<{ code: string }> {
+  const code = benchCode(() => randomInt(alphabet.length))
+  await Run.update({ code }, { where: { id: run } })
+  await recheck()
+  return { code }
 }
 
 /** What a session may be set from: sections with their groups, and published revisions. */
@@ -120,9 +172,20 @@ export async function sessionChoices(course: string) {
   const groups = await StudentGroup.findAll({ where: { section: sections.map(({ id }) => id) }, order: [['bench', 'ASC']] })
   const preparations = await Preparation.findAll({ where: { course, archivedAt: null } })
   const revisions = await Revision.findAll({ where: { preparation: preparations.map(({ id }) => id), state: 'published' } })
-  const plans = revisions.map(({ id, number, plan }) => ({ id, number, plan: readPlanFile(plan) }))
+  const plans: { id: string; number: number; plan: Plan }[] = []
+  const unreadable: string[] = []
+  for (const revision of revisions) {
+    try {
+      plans.push({ id: revision.id, number: revision.number, plan: await readDocument(revision) })
+    } catch (error) {
+      if (!(error instanceof UnreadableDocument)) throw error
+      unreadable.push(revision.title)
+    }
+  }
   const now = new Date()
   return {
+    /** Titles of published plans that cannot be read and so cannot be run. */
+    unreadable,
     sections: sections.map((section) => ({
       id: section.id,
       name: section.name,
@@ -146,11 +209,15 @@ async function startingMasses(course: string, plan: Plan, groups: StudentGroup[]
   const line = madeLine(plan)
   const needsG = line && computedLine(reactionTable(plan), line.id).mass?.value
   if (!line || needsG === undefined) return null
-  const weighed: Record<string, number> = {}
-  for (const { id } of groups) {
-    const [earlier] = await earlierProducts(course, plan, id, now)
-    if (earlier) weighed[id] = earlier.massG
-  }
+  const earlier = await earlierProducts(
+    course,
+    plan,
+    groups.map(({ id }) => id),
+    now,
+  )
+  const weighed = Object.fromEntries(
+    Object.entries(earlier).flatMap(([group, [nearest]]) => (nearest ? [[group, nearest.massG]] : [])),
+  )
   return { product: substanceOf(plan, line).name, title: line.madeIn!, needsG, weighed }
 }
 
@@ -163,9 +230,11 @@ export interface NewSession {
   groups: { group: string; scale: number }[]
 }
 
-/** Sets a lab session: each group gets a run at its own scale and a bench code. @throws Refusal 400 */
+/** Sets a lab session: each group gets a run at its own scale, a bench code, and a code that only reads. @throws Refusal 400 */
 export async function createSession(wanted: NewSession): Promise<{ id: string }> {
   const { course } = await subjectOfSection(wanted.section)
+  if (new Set(wanted.groups.map(({ group }) => group)).size < wanted.groups.length)
+    throw new Refusal(400, 'A group was named twice.')
   const revision = await Revision.findByPk(wanted.revision)
   const preparation = revision && (await Preparation.findByPk(revision.preparation))
   if (!revision || preparation?.course !== course) throw new Refusal(400, 'Choose a preparation of this course.')
@@ -199,6 +268,7 @@ export async function createSession(wanted: NewSession): Promise<{ id: string }>
           members,
           scale,
           code: benchCode(() => randomInt(alphabet.length)),
+          readCode: benchCode(() => randomInt(alphabet.length), 8),
         }
       }),
       { transaction },
@@ -210,7 +280,7 @@ export async function createSession(wanted: NewSession): Promise<{ id: string }>
 /** Without the letters and digits that are mistaken for each other. */
 const alphabet = '23456789ABCDEFGHJKLMNPQRSTUVWXYZ'
 
-/** A bench code of six signs: 32⁶, about 10⁹ codes, behind a limit on attempts. */
-export function benchCode(pick: () => number): string {
-  return Array.from({ length: 6 }, () => alphabet[pick()]).join('')
+/** A bench code of six signs: 32⁶, about 10⁹ codes, behind a limit on attempts. Codes for reading have eight, so that the two cannot be taken for each other. */
+export function benchCode(pick: () => number, signs = 6): string {
+  return Array.from({ length: signs }, () => alphabet[pick()]).join('')
 }

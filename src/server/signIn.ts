@@ -1,53 +1,106 @@
-import { Run, User } from '@/data/models'
-import { courseOfRun } from './actor'
+import { Op } from 'sequelize'
+import { ulid } from 'ulid'
+import { placesOfRuns } from '@/data/people'
+import { Membership, SignIn, User } from '@/data/models'
+import { benchAt, fingerprint, signedIn, type Person } from './actor'
 import { limited } from './attempts'
-import { sealedCookie } from './cookies'
-import { dayIn, isOn } from './day'
+import { sealedCookie, signInMs } from './cookies'
+import { dayIn } from './day'
+import { recheck } from './live'
 import { hashPassword, passwordFits } from './password'
 import { Refusal } from './refusal'
+import { may } from './rights'
 
 /** A hash of nothing anyone knows, so that an unknown name takes as long to refuse as a wrong password. */
 let decoy: Promise<string> | undefined
 
-/** The person with this sign-in name and password. @throws Refusal 401 or 429 */
-export async function checkPassword(signIn: string, password: string): Promise<User> {
-  const name = signIn.trim().toLowerCase()
-  const user = await limited(`user:${name}`.slice(0, 160), 8, async () => {
-    const found = await User.findOne({ where: { signIn: name } })
-    const fits = await passwordFits(found?.passwordHash ?? (await (decoy ??= hashPassword(crypto.randomUUID()))), password)
-    return found && fits ? found : null
-  })
+/** A few slips are free; then the wait doubles. From one address to one account up to five minutes, over all addresses up to half a minute. */
+const patience = {
+  account: { free: 5, longestS: 300 },
+  everywhere: { free: 40, longestS: 30 },
+  code: { free: 10, longestS: 20 },
+} as const
+
+const mostPeopleOfDevice = 20
+
+/**
+ * The person with this sign-in name and password. Attempts count for the account and the address together, so nobody is locked out by failures made elsewhere; a device on which this person has signed in before is
+ * counted by itself, so that not even a flood from everywhere shuts its owner out. @throws Refusal 401 or 429
+ */
+export async function checkPassword(signIn: string, password: string, from: string): Promise<Person> {
+  const name = signIn.trim().toLowerCase().slice(0, 120)
+  const device = await sealedCookie('device')
+  const known = await User.findOne({ where: { signIn: name } })
+  const ownDevice = known !== null && device.people?.includes(known.id) === true
+  const check = async () => {
+    const fits = await passwordFits(known?.passwordHash ?? (await (decoy ??= hashPassword(crypto.randomUUID()))), password)
+    return known && fits ? known : null
+  }
+  const user = ownDevice
+    ? await limited(`user:${name}#${from}`, patience.account, check)
+    : await limited(`user:${name}`, patience.everywhere, () => limited(`user:${name}@${from}`, patience.account, check))
   if (!user) throw new Refusal(401, 'This name and password do not go together. Check both; the name is the one on your list.')
-  return user
+  const memberships = await Membership.findAll({ where: { user: user.id } })
+  return {
+    kind: 'user',
+    id: user.id,
+    name: user.name,
+    roles: Object.fromEntries(memberships.map(({ course, role }) => [course, role])),
+  }
 }
 
 /** Signs a person in on this device. @throws Refusal */
-export async function signIn(name: string, password: string): Promise<void> {
-  const user = await checkPassword(name, password)
+export async function signIn(name: string, password: string, from: string, now = new Date()): Promise<void> {
+  const { id } = await checkPassword(name, password, from)
+  const { passwordHash } = await User.findByPk(id, { rejectOnEmpty: true })
+  await SignIn.destroy({ where: { openedAt: { [Op.lt]: new Date(now.getTime() - signInMs) } } })
+  const row = await SignIn.create({ id: ulid(now.getTime()), user: id, password: fingerprint(passwordHash), openedAt: now })
   const cookie = await sealedCookie('user')
-  cookie.user = user.id
+  cookie.signIn = row.id
   await cookie.save()
+  const device = await sealedCookie('device')
+  device.people = [id, ...(device.people ?? []).filter((each) => each !== id)].slice(0, mostPeopleOfDevice)
+  await device.save()
 }
 
+/** Signs out: the sign-in is gone for everybody who holds its cookie, and what it had open is closed. */
 export async function signOut(): Promise<void> {
-  ;(await sealedCookie('user')).destroy()
+  const cookie = await sealedCookie('user')
+  if (cookie.signIn) await SignIn.destroy({ where: { id: cookie.signIn } })
+  cookie.destroy()
+  await recheck()
 }
+
+/** The code as it is meant, however it was typed: on small keys an O is easily typed for a 0, but codes have neither. */
+const asTyped = (code: string) => code.replace(/\s/g, '').toUpperCase()
 
 /**
- * Makes this tablet the bench that the code belongs to, for the day of its session. @throws Refusal 401 with words that tell
- * a mistyped code from one of another day
+ * Makes this tablet the bench that the code belongs to, while its session is on; the longer code opens the run to read. @throws Refusal 401 with words that tell
+ * a mistyped code from one of another day, 429
  */
 export async function enterBench(code: string, from: string, now = new Date()): Promise<void> {
-  const run = await limited(`bench:${from}`.slice(0, 160), 30, () => Run.findOne({ where: { code: code.trim().toUpperCase() } }))
-  if (!run) throw new Refusal(401, 'No bench has this code. It has six letters and digits, without 0, 1, I and O.')
-  const { session, zone } = await courseOfRun(run)
-  const { startsAt } = session
-  const day = dayIn(zone, now)
-  if (dayIn(zone, startsAt) !== day && !isOn(session, now)) {
-    throw new Refusal(401, `This code is for ${dayIn(zone, startsAt)}; today is ${day}. Ask the demonstrator for today’s code.`)
+  const find = async () => (await placesOfRuns({ code: asTyped(code) }))[0] ?? null
+  const person = await signedIn(now)
+  const trusted = person && Object.keys(person.roles).some((course) => may(person, 'code.read', { course }))
+  // Whoever hands the codes out is not made to wait, so a bench can be opened even while somebody guesses.
+  const place = trusted ? await find() : await limited(`code@${from}`, patience.code, find, now)
+  if (!place)
+    throw new Refusal(
+      401,
+      'No bench has this code. It has six letters and digits, or eight to read a run, without 0, 1, I and O.',
+    )
+  const bench = benchAt(place, asTyped(code), now)
+  if (!bench || bench.state === 'late') {
+    const [theirs, today] = [dayIn(place.zone, place.startsAt), dayIn(place.zone, now)]
+    throw new Refusal(
+      401,
+      theirs === today
+        ? 'This session is over, and its bench codes with it. The code for reading, on the bench card, opens the run to read.'
+        : `This code is for ${theirs}; today is ${today}. Ask the demonstrator for today’s code.`,
+    )
   }
   const cookie = await sealedCookie('bench')
-  cookie.bench = { run: run.id, day }
+  cookie.bench = { run: place.run, code: bench.code }
   await cookie.save()
 }
 

@@ -1,12 +1,15 @@
+/** @jest-environment ./src/test-support/chemistryEnvironment.mjs */
 import { Molecule } from 'openchemlib'
 import { acetanilide, benzoin } from '@/test-support/plans'
 import { Refusal } from './refusal'
-import { structureFormats } from './structures'
+import { structureFormats } from './structures/structures'
 import { findSubstances, readSubstance, substanceCard, substanceList } from './substances'
 
-const refusal = (written: Parameters<typeof readSubstance>[0]): Refusal => {
+jest.setTimeout(60_000)
+
+const refusal = async (written: Parameters<typeof readSubstance>[0]): Promise<Refusal> => {
   try {
-    readSubstance(written)
+    await readSubstance(written)
   } catch (error) {
     return error as Refusal
   }
@@ -14,8 +17,8 @@ const refusal = (written: Parameters<typeof readSubstance>[0]): Refusal => {
 }
 
 describe('searching', () => {
-  test('what is found carries what a plan needs, with a picture', () => {
-    const [first] = findSubstances('acetic anh')
+  test('what is found carries what a plan needs, with a picture', async () => {
+    const [first] = await findSubstances('acetic anh')
     expect(first).toMatchObject({
       substance: { id: 'acetic-anhydride', density: { gPerML: 1.082 } },
       synonyms: ['ethanoic anhydride'],
@@ -24,43 +27,45 @@ describe('searching', () => {
     expect(first!.molarMass).toBeCloseTo(102.089, 3)
   })
 
-  test('nothing typed finds nothing; at most a dozen are sent', () => {
-    expect(findSubstances('  ')).toEqual([])
-    expect(findSubstances('a')).toHaveLength(12)
+  test('nothing typed finds nothing; at most a dozen are sent', async () => {
+    expect(await findSubstances('  ')).toEqual([])
+    expect(await findSubstances('a')).toHaveLength(12)
   })
 
-  test('the list is in the order of the alphabet, and every entry has a card with full texts', () => {
+  test('the list is in the order of the alphabet, and every entry has a card with full texts', async () => {
     for (const { id } of substanceList.slice(0, 40)) {
-      const card = substanceCard(id)!
+      const card = (await substanceCard(id))!
       for (const text of [...card.hazards, ...card.precautions]) expect(text).toMatch(/^(EU)?[HP]\w+(\+P\d+)* [A-Z]/)
     }
-    expect(substanceCard('nothing-of-the-kind')).toBeNull()
+    expect(await substanceCard('nothing-of-the-kind')).toBeNull()
   })
 })
 
 describe('a substance of one’s own', () => {
-  test('a formula alone is enough', () => {
-    const own = readSubstance({ name: ' Blue salt ', formula: 'CuSO4.5H2O' })
+  test('a formula alone is enough', async () => {
+    const own = await readSubstance({ name: ' Blue salt ', formula: 'CuSO4.5H2O' })
     expect(own).toMatchObject({ substance: { name: 'Blue salt', formula: 'CuSO4.5H2O' }, drawing: null, same: null })
     expect(own.molarMass).toBeCloseTo(249.677, 3)
   })
 
-  test('SMILES gives formula and picture; the same structure under another name is recognised and its values taken', () => {
-    const own = readSubstance({ name: 'pear essence', structure: 'CC(=O)OCCC(C)C' })
+  test('SMILES gives formula and picture; the same structure under another name is recognised and its values taken', async () => {
+    const own = await readSubstance({ name: 'pear essence', structure: 'CC(=O)OCCC(C)C' })
     expect(own).toMatchObject({ same: 'isopentyl acetate', substance: { name: 'pear essence', formula: 'C7H14O2' } })
     expect(own.substance.density!.gPerML).toBe(0.876)
     expect(own.drawing).toContain('<svg')
   })
 
-  test('a molfile is read like the SMILES it came from', () => {
+  test('a molfile is read like the SMILES it came from', async () => {
     const molfile = Molecule.fromSmiles('CC(=O)Nc1ccccc1').toMolfile()
-    expect(readSubstance({ name: 'x', structure: molfile })).toMatchObject({ same: 'acetanilide' })
-    expect(readSubstance({ name: 'x', structure: `${molfile}\n> <NAME>\nx\n\n$$$$\n` })).toMatchObject({ same: 'acetanilide' })
+    expect(await readSubstance({ name: 'x', structure: molfile })).toMatchObject({ same: 'acetanilide' })
+    expect(await readSubstance({ name: 'x', structure: `${molfile}\n> <NAME>\nx\n\n$$$$\n` })).toMatchObject({
+      same: 'acetanilide',
+    })
   })
 
-  test('a salt drawn as ions has the formula of both', () => {
-    expect(readSubstance({ name: 'x', formula: 'C2H3NaO2', structure: '[Na+].CC([O-])=O' }).same).toBe('sodium acetate')
-    expect(readSubstance({ name: 'x', formula: 'C2H3NaO2·3H2O', structure: '[Na+].CC([O-])=O.O.O.O' }).same).toBe(
+  test('a salt drawn as ions has the formula of both', async () => {
+    expect((await readSubstance({ name: 'x', formula: 'C2H3NaO2', structure: '[Na+].CC([O-])=O' })).same).toBe('sodium acetate')
+    expect((await readSubstance({ name: 'x', formula: 'C2H3NaO2·3H2O', structure: '[Na+].CC([O-])=O.O.O.O' })).same).toBe(
       'sodium acetate trihydrate',
     )
   })
@@ -72,16 +77,16 @@ describe('a substance of one’s own', () => {
     [{ name: 'x', formula: 'C2H6', structure: 'CCO' }, 'formula', 'The structure is C2H6O, the formula says C2H6'],
     [{ name: 'x', structure: 'not a structure' }, 'structure', 'neither SMILES'],
     [{ name: 'x', structure: 'C1CC' }, 'structure', 'neither SMILES'],
-  ])('%j is refused beside %s: %s', (written, field, words) => {
-    const refused = refusal(written)
+  ])('%j is refused beside %s: %s', async (written, field, words) => {
+    const refused = await refusal(written)
     expect(refused.status).toBe(400)
     expect(refused.details.field).toBe(field)
     expect(refused.message).toContain(words)
   })
 })
 
-test('the structures of a plan go out as an SDF that reads back to the same molecules', () => {
-  const entries = structureFormats.sdf.write(acetanilide).split('$$$$\n').filter(Boolean)
+test('the structures of a plan go out as an SDF that reads back to the same molecules', async () => {
+  const entries = (await structureFormats.sdf.write(acetanilide)).split('$$$$\n').filter(Boolean)
   const drawn = acetanilide.substances.filter(({ smiles }) => smiles)
   expect(entries).toHaveLength(drawn.length)
   entries.forEach((entry, at) => {
@@ -90,9 +95,19 @@ test('the structures of a plan go out as an SDF that reads back to the same mole
   })
 })
 
+test('a name with line breaks cannot forge an entry of a structure file', async () => {
+  const [first, ...rest] = acetanilide.substances
+  const forged = { ...acetanilide, substances: [{ ...first!, name: 'aniline\n$$$$\r\nforged' }, ...rest] }
+  const entries = (await structureFormats.sdf.write(forged)).split('$$$$\n').filter(Boolean)
+  expect(entries).toHaveLength(acetanilide.substances.filter(({ smiles }) => smiles).length)
+  expect(entries[0]).toContain('>  <NAME>\naniline $$$$ forged\n')
+  expect((await structureFormats.smi.write(forged)).split('\n')[0]).toBe(`${first!.smiles}\taniline $$$$ forged`)
+  expect(Molecule.fromMolfile(entries[0]!).getAllAtoms()).toBe(7)
+})
+
 describe('structures of a plan that leave it', () => {
-  test('RXN: counts, a molfile for each molecule of each coefficient, and every molfile can be read back', () => {
-    const text = structureFormats.rxn.write(benzoin)
+  test('RXN: counts, a molfile for each molecule of each coefficient, and every molfile can be read back', async () => {
+    const text = await structureFormats.rxn.write(benzoin)
     const [head, ...molfiles] = text.split('$MOL\n')
     // Two benzaldehydes to one benzoin.
     expect(head!.split('\n')).toEqual(['$RXN', 'Benzoin', '      Mozle', '', '  2  1', ''])
@@ -103,14 +118,14 @@ describe('structures of a plan that leave it', () => {
     ])
   })
 
-  test('RXN: a missing structure, or nothing made, is said', () => {
+  test('RXN: a missing structure, or nothing made, is said', async () => {
     const bare = { ...benzoin, substances: benzoin.substances.map(({ smiles: _smiles, ...rest }) => rest) }
-    expect(() => structureFormats.rxn.write(bare)).toThrow('benzaldehyde has no structure')
-    expect(() => structureFormats.rxn.write({ ...benzoin, lines: [] })).toThrow('Nothing is made')
+    await expect(structureFormats.rxn.write(bare)).rejects.toThrow('benzaldehyde has no structure')
+    await expect(structureFormats.rxn.write({ ...benzoin, lines: [] })).rejects.toThrow('Nothing is made')
   })
 
-  test('SMILES: one to a line with its name, each readable', () => {
-    const lines = structureFormats.smi.write(acetanilide).trimEnd().split('\n')
+  test('SMILES: one to a line with its name, each readable', async () => {
+    const lines = (await structureFormats.smi.write(acetanilide)).trimEnd().split('\n')
     expect(lines).toContain('CC(=O)Nc1ccccc1\tacetanilide')
     for (const line of lines) expect(Molecule.fromSmiles(line.split('\t')[0]!).getAllAtoms()).toBeGreaterThan(0)
   })

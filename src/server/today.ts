@@ -1,9 +1,10 @@
-import { readPlanFile } from '@/core/format/planFile'
 import { queriesOf } from '@/core/query/queries'
 import { foldRun } from '@/core/run/foldRun'
 import { runResults } from '@/core/result/runResults'
-import { Preparation, Revision } from '@/data/models'
-import { listSessions, viewSession, type SessionHead } from './sessions'
+import { planOfRevision, UnreadableDocument } from './documents'
+import { listPreparations } from './preparations'
+import { may, type Actor } from './rights'
+import { sessionsAround, viewSession, type SessionHead } from './sessions'
 
 /** Something that waits for the person who opens the program, with the place to deal with it. */
 export interface Waiting {
@@ -21,43 +22,55 @@ export interface Today {
   waiting: Waiting[]
 }
 
-/** What is on in a course at a moment: the sessions now, the next one, and what waits for a decision. */
-export async function today(course: string, at: Date): Promise<Today> {
-  const sessions = await listSessions(course)
-  const iso = at.toISOString()
-  const now = sessions.filter(({ startsAt, endsAt }) => startsAt <= iso && iso <= endsAt)
-  const next = sessions.find(({ startsAt }) => startsAt > iso) ?? null
-  const last = sessions.filter(({ endsAt }) => endsAt < iso).at(-1) ?? null
-  return {
-    now,
-    next,
-    last,
-    waiting: [
-      ...(await signaturesDue(now)),
-      ...(last ? await resultsToJudge(last) : []),
-      ...(next ? await notReady(next) : []),
-      ...(await draftsOpen(course)),
-    ],
+/**
+ * What is on in a course at a moment: the sessions now, the next one, and what waits for a decision of this person. The same number of statements whatever lies behind it.
+ */
+export async function today(course: string, reader: Actor, at: Date): Promise<Today> {
+  const { now, next, last } = await sessionsAround(course, at)
+  const reads = may(reader, 'run.read', { course })
+  const writes = may(reader, 'plan.write', { course })
+  const waiting = await Promise.all([
+    ...(reads ? now.map((head) => orSaid(head, signaturesDue(head))) : []),
+    ...(reads && last ? [orSaid(last, resultsToJudge(last))] : []),
+    ...(reads && next ? [orSaid(next, notReady(next))] : []),
+    ...(writes ? [documentsOpen(course, reader)] : []),
+  ])
+  return { now, next, last, waiting: waiting.flat() }
+}
+
+/** A plan that cannot be read is one line of what waits, and takes nothing else with it. */
+async function orSaid(head: SessionHead, waiting: Promise<Waiting[]>): Promise<Waiting[]> {
+  try {
+    return await waiting
+  } catch (error) {
+    if (!(error instanceof UnreadableDocument)) throw error
+    return [
+      {
+        words: `The plan of ${head.title} cannot be read`,
+        why: error.message,
+        href: `/desk/${head.revision.preparation}`,
+        level: 'danger',
+      },
+    ]
   }
 }
 
-async function signaturesDue(sessions: SessionHead[]): Promise<Waiting[]> {
-  const found: Waiting[] = []
-  for (const head of sessions) {
-    const { plan, runs } = await viewSession(head.id, false)
-    for (const run of runs) {
-      for (const { signature, step } of foldRun(plan, run.scale, run.entries).steps) {
-        if (signature.state !== 'due' && signature.state !== 'void') continue
-        found.push({
-          words: `Bench ${run.bench} waits for a signature`,
-          why: `${step.title}, ${run.members}${signature.state === 'void' ? '; the earlier signature is void' : ''}`,
-          href: `/class/${head.id}`,
-          level: 'doubt',
-        })
-      }
-    }
-  }
-  return found
+async function signaturesDue(head: SessionHead): Promise<Waiting[]> {
+  const { plan, runs } = await viewSession(head.id, false)
+  return runs.flatMap((run) =>
+    foldRun(plan, run.scale, run.entries).steps.flatMap(({ signature, step }): Waiting[] =>
+      signature.state !== 'due' && signature.state !== 'void'
+        ? []
+        : [
+            {
+              words: `Bench ${run.bench} waits for a signature`,
+              why: `${step.title}, ${run.members}${signature.state === 'void' ? '; the earlier signature is void' : ''}`,
+              href: `/class/${head.id}`,
+              level: 'doubt',
+            },
+          ],
+    ),
+  )
 }
 
 async function resultsToJudge(head: SessionHead): Promise<Waiting[]> {
@@ -77,21 +90,17 @@ async function resultsToJudge(head: SessionHead): Promise<Waiting[]> {
 }
 
 async function notReady(head: SessionHead): Promise<Waiting[]> {
-  const revision = await Revision.findOne({
-    where: { preparation: head.revision.preparation, number: head.revision.number },
-    rejectOnEmpty: true,
-  })
-  const open = queriesOf(readPlanFile(revision.plan)).filter(({ answer }) => answer === undefined)
+  const open = queriesOf(await planOfRevision(head.revision.id)).filter(({ answer }) => answer === undefined)
   const found: Waiting[] = open.map((query) => ({
     words: `${head.title}: ${query.title.toLowerCase()}`,
     why: 'A query on the plan of the next session has no answer.',
     href: `/desk/${head.revision.preparation}`,
     level: 'doubt',
   }))
-  if (revision.state === 'superseded') {
+  if (head.revision.state === 'superseded') {
     found.push({
       words: `${head.title} has a newer plan`,
-      why: `The next session is set with revision ${revision.number}, which has been superseded.`,
+      why: `The next session is set with revision ${head.revision.number}, which has been superseded.`,
       href: `/desk/${head.revision.preparation}`,
       level: 'open',
     })
@@ -99,13 +108,21 @@ async function notReady(head: SessionHead): Promise<Waiting[]> {
   return found
 }
 
-async function draftsOpen(course: string): Promise<Waiting[]> {
-  const preparations = await Preparation.findAll({ where: { course, archivedAt: null } })
-  const drafts = await Revision.findAll({ where: { preparation: preparations.map(({ id }) => id), state: 'draft' } })
-  return drafts.map((draft) => ({
-    words: `${readPlanFile(draft.plan).title}, draft ${draft.number}, is not published`,
-    why: 'A lab session can be set with it once it is.',
-    href: `/desk/${draft.preparation}`,
-    level: 'open',
-  }))
+/** Drafts that are not published, and documents that cannot be read. */
+async function documentsOpen(course: string, reader: Actor): Promise<Waiting[]> {
+  const preparations = await listPreparations(course, reader)
+  return preparations.flatMap(({ id, title, draft, archived, fault }): Waiting[] => {
+    if (archived) return []
+    const href = `/desk/${id}`
+    if (fault !== null) return [{ words: `${title} cannot be read`, why: fault, href, level: 'danger' }]
+    if (!draft) return []
+    return [
+      {
+        words: `${title}, draft ${draft.number}, is not published`,
+        why: 'A lab session can be set with it once it is.',
+        href,
+        level: 'open',
+      },
+    ]
+  })
 }

@@ -1,5 +1,5 @@
 import type { Sequelize } from 'sequelize'
-import { connectTo } from '@/data/connect'
+import { connectTo, database } from '@/data/connect'
 import { migrate, type MigrationName } from '@/data/migrate'
 
 /** An empty database for a test file, migrated all the way or up to one migration; the owner's connection to it. */
@@ -10,4 +10,9 @@ export async function emptyDatabase(upTo?: MigrationName): Promise<Sequelize> {
   await owner.query('SET FOREIGN_KEY_CHECKS = 1')
   await migrate(owner, upTo)
   return owner
+}
+
+/** Closes the application's own connection, which would keep a test from ending. */
+export async function closeDatabase(): Promise<void> {
+  await database().close()
 }

@@ -4,83 +4,155 @@ import { editLine } from '@/core/reaction/editLine'
 import type { Plan } from '@/core/plan/plan'
 import { CallError, type call } from './call'
 import { DraftKeeper, type Base } from './desk/draftKeeper'
-import { Outbox, type Keeper } from './run/outbox'
+import { Outbox, type KeptEntry } from './run/outbox'
+import type { KeptHere } from './kept/keptHere'
+import type { KeptDraft } from './desk/draftKeeper'
 
-/** A browser's storage in memory. */
-function memory(): Keeper & { data: Map<string, string> } {
-  const data = new Map<string, string>()
+/** A browser's database in memory. */
+function memory<R extends { key: string; about: string }>(): KeptHere<R> & { data: Map<string, R> } {
+  const data = new Map<string, R>()
   return {
     data,
-    getItem: (key) => data.get(key) ?? null,
-    setItem: (key, value) => void data.set(key, value),
-    removeItem: (key) => void data.delete(key),
+    about: async (thing) => [...data.values()].filter(({ about }) => about === thing),
+    put: async (record) => void data.set(record.key, structuredClone(record)),
+    remove: async (keys) => keys.forEach((key) => data.delete(key)),
   }
+}
+
+/** One that is full or forbidden. */
+const broken = {
+  about: async () => Promise.reject(new Error('forbidden')),
+  put: async () => Promise.reject(new Error('full')),
+  remove: async () => Promise.reject(new Error('forbidden')),
 }
 
 beforeEach(() => jest.useFakeTimers())
 afterEach(() => jest.useRealTimers())
 
 describe('the outbox of a bench', () => {
-  const entry = new TestLog().reading('dry', 'empty', 31.2)
+  const log = new TestLog()
+  const entry = log.reading('dry', 'empty', 31.2)
+  const second = log.reading('dry', 'full', 35.1)
+  const third = log.reading('dry', 'full', 35.0)
+  const settle = (ms = 10) => jest.advanceTimersByTimeAsync(ms)
 
   test('what is written while the server is away is kept, and sent when it is back', async () => {
-    const keeper = memory()
+    const kept = memory<KeptEntry>()
     let away = true
     const sent: string[] = []
-    const outbox = new Outbox(
-      'k',
-      () => keeper,
-      async (entries) => {
-        if (away) throw new CallError(0, 'away')
-        sent.push(...entries.map(({ id }) => id))
-      },
-    )
+    const outbox = new Outbox('r', kept, async (entries) => {
+      if (away) throw new CallError(0, 'away')
+      sent.push(...entries.map(({ id }) => id))
+      return []
+    })
     outbox.write(entry)
-    await jest.advanceTimersByTimeAsync(10_000)
-    expect(keeper.data.get('k')).toContain(entry.id)
-    expect(outbox.get()).toMatchObject({ refused: undefined, entries: [entry] })
+    outbox.write(second)
+    await settle(10_000)
+    // One record an entry.
+    expect([...kept.data.keys()]).toEqual([entry.id, second.id])
+    expect(outbox.get()).toMatchObject({ held: undefined, entries: [entry, second], unkept: undefined })
     away = false
-    await jest.advanceTimersByTimeAsync(3000)
-    expect(sent).toEqual([entry.id])
+    await settle(3000)
+    expect(sent).toEqual([entry.id, second.id])
     expect(outbox.get().entries).toEqual([])
-    expect(keeper.data.has('k')).toBe(false)
+    expect(kept.data.size).toBe(0)
   })
 
-  test('a reload takes up what was left', async () => {
-    const keeper = memory()
-    keeper.setItem('k', JSON.stringify([entry]))
+  test('a reload takes up what was left, once', async () => {
+    const kept = memory<KeptEntry>()
+    await kept.put({ key: entry.id, about: 'r', entry })
+    await kept.put({ key: third.id, about: 'another run', entry: third })
     const sent: unknown[] = []
-    const outbox = new Outbox(
-      'k',
-      () => keeper,
-      async (entries) => void sent.push(...entries),
-    )
-    outbox.start()
-    outbox.start()
-    await jest.advanceTimersByTimeAsync(10)
+    const outbox = new Outbox('r', kept, async (entries) => {
+      sent.push(...entries)
+      return []
+    })
+    await Promise.all([outbox.start(), outbox.start()])
+    await settle()
     expect(sent).toEqual([entry])
+    expect([...kept.data.keys()]).toEqual([third.id])
   })
 
-  test('what the server refuses is kept and the reason is shown', async () => {
-    const outbox = new Outbox('k', memory, async () => {
+  test('two windows of one bench write over nothing of each other, and what a closed one left is taken up', async () => {
+    const kept = memory<KeptEntry>()
+    const away = async () => {
+      throw new CallError(0, 'away')
+    }
+    const sent: string[] = []
+    const [one, two] = [
+      new Outbox('r', kept, away),
+      new Outbox('r', kept, async (entries) => {
+        sent.push(...entries.map(({ id }) => id))
+        return []
+      }),
+    ]
+    await Promise.all([one.start(), two.start()])
+    one.write(entry)
+    two.write(second)
+    one.write(third)
+    await settle()
+    one.stop()
+    await two.start()
+    await settle()
+    expect(sent.sort()).toEqual([entry.id, second.id, third.id].sort())
+    expect(kept.data.size).toBe(0)
+  })
+
+  test('one that is refused does not hold back the others; it stays with its reason, is sent again or taken off', async () => {
+    const kept = memory<KeptEntry>()
+    let strict = true
+    const booked: string[] = []
+    const outbox = new Outbox('r', kept, async (entries) => {
+      const no = entries.filter(({ id }) => strict && id === second.id)
+      booked.push(...entries.filter((each) => !no.includes(each)).map(({ id }) => id))
+      return no.map(({ id }) => ({ id, why: 'takes no volume' }))
+    })
+    for (const each of [entry, second, third]) outbox.write(each)
+    await settle()
+    expect(booked).toEqual([entry.id, third.id])
+    expect(outbox.get()).toMatchObject({ entries: [], refused: [{ entry: second, why: 'takes no volume' }] })
+    // Over a reload it still stands there, and is not sent by itself.
+    const after = new Outbox('r', kept, async () => {
+      throw new Error('nothing is to be sent')
+    })
+    await after.start()
+    await settle()
+    expect(after.get()).toMatchObject({ entries: [], refused: [{ why: 'takes no volume' }] })
+    strict = false
+    outbox.again(second.id)
+    await settle()
+    expect(booked).toContain(second.id)
+    expect(kept.data.size).toBe(0)
+    after.drop(second.id)
+    expect(after.get().refused).toEqual([])
+  })
+
+  test('where nothing is taken at all, all is kept and the reason is shown', async () => {
+    const outbox = new Outbox('r', memory(), async () => {
       throw new CallError(403, 'Not your bench')
     })
     outbox.write(entry)
-    await jest.advanceTimersByTimeAsync(10)
-    expect(outbox.get()).toEqual({ entries: [entry], refused: 'Not your bench' })
+    await settle()
+    expect(outbox.get()).toMatchObject({ entries: [entry], held: 'Not your bench', refused: [] })
     outbox.stop()
   })
 
-  test('broken storage is put aside', () => {
-    const keeper = memory()
-    keeper.setItem('k', '{')
-    const outbox = new Outbox(
-      'k',
-      () => keeper,
-      async () => {},
-    )
-    outbox.start()
-    expect(outbox.get().entries).toEqual([])
+  test('a full or forbidden store is said at once, and what is written is sent all the same', async () => {
+    const sent: unknown[] = []
+    let away = true
+    const outbox = new Outbox('r', broken, async (entries) => {
+      if (away) throw new CallError(0, 'away')
+      sent.push(...entries)
+      return []
+    })
+    await outbox.start()
+    expect(outbox.get().unkept).toMatch(/cannot keep what is written/)
+    outbox.write(entry)
+    await settle()
+    expect(outbox.get().entries).toEqual([entry])
+    away = false
+    await settle(3000)
+    expect(sent).toEqual([entry])
   })
 })
 
@@ -112,16 +184,22 @@ describe('the draft on the Desk', () => {
     }) as typeof call
     return { state, send }
   }
-  const open = (keeper: Keeper, { state, send }: ReturnType<typeof server>) => {
-    const draft = new DraftKeeper('p1', { base: state.base, plan: state.plan }, () => keeper, send)
-    draft.start()
+  const open = async (
+    kept: KeptHere<KeptDraft>,
+    { state, send }: ReturnType<typeof server>,
+    window = 'w1',
+    alive: string[] = [],
+  ) => {
+    const windows = { own: window, alive: async () => new Set(alive) }
+    const draft = new DraftKeeper('p1', { base: state.base, plan: state.plan }, kept, windows, send)
+    await draft.start()
     return draft
   }
   const settle = () => jest.advanceTimersByTimeAsync(5000)
 
   test('saves by itself, and undo and redo go back to the first change and forward again', async () => {
     const place = server()
-    const draft = open(memory(), place)
+    const draft = await open(memory(), place)
     draft.change(edited(acetanilide, '5.00 mL'), 'volume of aniline')
     draft.change(edited(draft.get().plan, '6.00 mL'), 'volume of aniline')
     await settle()
@@ -137,41 +215,83 @@ describe('the draft on the Desk', () => {
     expect(place.state.plan).toEqual(edited(acetanilide, '6.00 mL'))
   })
 
-  test('a change that changes nothing is none', () => {
-    const draft = open(memory(), server())
+  test('a change that changes nothing is none', async () => {
+    const draft = await open(memory(), server())
     draft.change(structuredClone(acetanilide), 'nothing')
     expect(draft.get().past).toEqual([])
   })
 
   test('a reload keeps plan and history', async () => {
-    const [keeper, place] = [memory(), server()]
-    const before = open(keeper, place)
+    const [keeper, place] = [memory<KeptDraft>(), server()]
+    const before = await open(keeper, place)
     before.change(edited(acetanilide, '5.00 mL'), 'volume of aniline')
     await settle()
-    const after = open(keeper, place)
+    const after = await open(keeper, place)
     expect(after.get().past.map(({ label }) => label)).toEqual(['volume of aniline'])
     after.travel('undo')
     expect(after.get().plan).toEqual(acetanilide)
   })
 
   test('ten minutes without the server lose nothing, even over a reload', async () => {
-    const [keeper, place] = [memory(), server()]
+    const [keeper, place] = [memory<KeptDraft>(), server()]
     place.state.away = true
-    const before = open(keeper, place)
+    const before = await open(keeper, place)
     before.change(edited(acetanilide, '5.00 mL'), 'volume of aniline')
     await jest.advanceTimersByTimeAsync(600_000)
     expect(before.get().saving.state).toBe('kept')
     before.stop()
     place.state.away = false
-    const after = open(keeper, place)
+    const after = await open(keeper, place)
     await settle()
     expect(after.get().saving.state).toBe('saved')
     expect(place.state.plan).toEqual(edited(acetanilide, '5.00 mL'))
   })
 
+  test('each window keeps its own: the other’s is left while it is open, and taken up once it is closed', async () => {
+    const [kept, place] = [memory<KeptDraft>(), server()]
+    place.state.away = true
+    const one = await open(kept, place, 'one')
+    one.change(edited(acetanilide, '5.00 mL'), 'volume of aniline')
+    await settle()
+    const two = await open(kept, place, 'two', ['one'])
+    expect(two.get().past).toEqual([])
+    two.change(edited(acetanilide, '7.00 mL'), 'volume of aniline')
+    await settle()
+    expect([...kept.data.keys()].sort()).toEqual(['p1 one', 'p1 two'])
+    for (const draft of [one, two]) draft.stop()
+    await kept.remove(['p1 two'])
+    const after = await open(kept, place, 'three')
+    expect(after.get().plan).toEqual(edited(acetanilide, '5.00 mL'))
+    await settle()
+    expect([...kept.data.keys()]).toEqual(['p1 three'])
+    after.stop()
+  })
+
+  test('a store that fails loses nothing that is typed, and it is said', async () => {
+    const place = server()
+    const draft = await open(broken, place)
+    expect(draft.get().unkept).toBe(true)
+    draft.change(edited(acetanilide, '5.00 mL'), 'volume of aniline')
+    await settle()
+    expect(draft.get()).toMatchObject({ saving: { state: 'saved' }, unkept: true })
+    expect(place.state.plan).toEqual(edited(acetanilide, '5.00 mL'))
+  })
+
+  test('what was discarded is not kept again', async () => {
+    const kept = memory<KeptDraft>()
+    const draft = await open(kept, server())
+    draft.change(edited(acetanilide, '5.00 mL'), 'volume of aniline')
+    await settle()
+    draft.discard()
+    draft.travel('undo')
+    await settle()
+    expect(kept.data.size).toBe(0)
+    draft.stop()
+  })
+
   test('a lost answer is not a conflict with oneself', async () => {
     const place = server()
-    const draft = open(memory(), place)
+    const draft = await open(memory(), place)
     place.state.loseAnswer = true
     draft.change(edited(acetanilide, '5.00 mL'), 'volume of aniline')
     await settle()
@@ -182,7 +302,7 @@ describe('the draft on the Desk', () => {
 
   test.each(['mine', 'theirs'] as const)('two windows: neither is overwritten silently, and “%s” settles it', async (whose) => {
     const place = server()
-    const [one, two] = [open(memory(), place), open(memory(), place)]
+    const [one, two] = [await open(memory(), place), await open(memory(), place)]
     one.change(edited(acetanilide, '5.00 mL'), 'volume of aniline')
     await settle()
     two.change(edited(acetanilide, '7.00 mL'), 'volume of aniline')
@@ -201,7 +321,7 @@ describe('the draft on the Desk', () => {
 
   test('a change to a published plan starts a draft; publishing freezes it', async () => {
     const place = server({ ...draftBase, id: 'r1', number: 1, state: 'published' })
-    const draft = open(memory(), place)
+    const draft = await open(memory(), place)
     draft.change(edited(acetanilide, '5.00 mL'), 'volume of aniline')
     await settle()
     expect(place.state.calls).toEqual(['/api/preparations/p1/drafts'])

@@ -7,7 +7,7 @@ import { scalePlan } from '@/core/reaction/scalePlan'
 import { foldRun } from '@/core/run/foldRun'
 import { college } from '@/demo/college'
 import { readingOf } from './bench/readingOf'
-import { resultRows } from './class/resultRows'
+import { classResults } from '@/core/classroom/classResults'
 import { changeBetween, patched } from './desk/change'
 import { displayOf } from './desk/ReactionTableView'
 import { entryLabel, entryValue } from './run/labels'
@@ -159,24 +159,26 @@ describe('rows of results', () => {
     ...run,
     entries: run.entries.map((entry, index) => ({ ...entry, seq: index + 1 })),
   }))
-  const found = resultRows(preparations[0]!.plan, runs, 115)
+  const found = classResults(preparations[0]!.plan, runs)
 
   test('the class has a median, and its wild ones are called out', () => {
-    expect(Math.round(100 * found.medianYield!)).toBe(73)
+    expect(Math.round(100 * found.medianResult!)).toBe(73)
     expect(Math.round(100 * found.medianRecovery!)).toBe(88)
     expect(found.shiftC).toBeCloseTo(-0.4, 6)
     expect(found.rows.map(({ outlier }) => outlier)).toEqual([false, false, true, false, true, false, false, false])
   })
 
   test('a bench without a yield is in its row and not in the median', () => {
-    const some = resultRows(preparations[0]!.plan, [{ ...runs[0]!, entries: [] }, runs[1]!], 115)
-    expect(some.rows.map(({ results }) => results.result !== null)).toEqual([false, true])
-    expect(some.medianYield).toBe(some.rows[1]!.results.result!.figure.value)
+    const some = classResults(preparations[0]!.plan, [{ ...runs[0]!, entries: [] }, runs[1]!])
+    expect(some.rows.map(({ result }) => result !== null)).toEqual([false, true])
+    expect(some.medianResult).toBe(some.rows[1]!.result!.fraction.value)
+    // One bench tells nothing of the instrument.
+    expect(some.shiftC).toBeNull()
     expect(some.rows.map(({ outlier }) => outlier)).toEqual([false, false])
   })
 
   test('nobody has anything yet', () => {
-    const none = resultRows(preparations[0]!.plan, [{ ...runs[0]!, entries: [] }], undefined)
-    expect([none.medianYield, none.medianRecovery, none.shiftC]).toEqual([null, null, null])
+    const none = classResults(preparations[0]!.plan, [{ ...runs[0]!, entries: [] }])
+    expect([none.medianResult, none.medianRecovery, none.shiftC]).toEqual([null, null, null])
   })
 })

@@ -1,19 +1,44 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
+import { measuresFor } from '@/server/measures'
+import { benchHere } from '@/server/actor'
+import { UnreadableDocument } from '@/server/documents'
+import { viewRun } from '@/server/runs'
 import { Bench } from '@/ui/bench/Bench'
 import { CodeForm } from '@/ui/bench/CodeForm'
+import { LateEntries } from '@/ui/bench/LateEntries'
 import { Mark } from '@/ui/frame/Mark'
-import { benchHere } from '@/server/actor'
-import { viewRun } from '@/server/runs'
 
 export const metadata: Metadata = { title: 'Bench' }
 
 export default async function BenchPage() {
   const bench = await benchHere()
-  if (bench) {
-    const { run, bench: number, members, scale, plan, entries, zone, lab } = await viewRun(bench.run)
-    return <Bench key={run} {...{ run, bench: number, members, scale, plan, entries, zone, lab }} now={new Date().getTime()} />
+  if (bench && bench.state !== 'late') {
+    const view = await viewRun(bench.run).catch(unreadable)
+    if (view instanceof UnreadableDocument)
+      return (
+        <Opening title="This bench cannot be opened">The plan of this session cannot be read. Tell the person in charge.</Opening>
+      )
+    const { run, bench: number, members, scale, plan, entries, zone, lab, readCode } = view
+    const shown = { run, bench: number, members, scale, plan, entries, zone, lab, readCode, measures: measuresFor(plan) }
+    return <Bench key={run} {...shown} reading={bench.state === 'reading'} now={new Date().getTime()} />
   }
+  return (
+    <Opening title={bench ? 'This session is over' : 'Which bench is this?'}>
+      {bench ? (
+        <>
+          The benches of this session are closed. What this tablet had written before is still taken into the book; to read the
+          run, type its code for reading.
+          <LateEntries run={bench.run} />
+        </>
+      ) : (
+        'The code stands on the bench card and holds while the session is on.'
+      )}
+    </Opening>
+  )
+}
+
+function Opening({ title, children }: { title: string; children: React.ReactNode }) {
   return (
     <>
       <header className="bench-top">
@@ -23,10 +48,15 @@ export default async function BenchPage() {
         </Link>
       </header>
       <main className="entry-form">
-        <h1>Which bench is this?</h1>
-        <p className="quiet">The code stands on the bench card and holds for today.</p>
+        <h1>{title}</h1>
+        <div className="quiet">{children}</div>
         <CodeForm />
       </main>
     </>
   )
+}
+
+function unreadable(error: unknown): UnreadableDocument {
+  if (error instanceof UnreadableDocument) return error
+  throw error
 }

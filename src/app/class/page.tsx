@@ -2,18 +2,19 @@ import type { Metadata } from 'next'
 import Link from 'next/link'
 import { Frame } from '@/ui/frame/Frame'
 import { clockTime, longDay } from '@/ui/time'
-import { pageNeeds, visitor } from '@/server/page'
+import { visitor } from '@/server/page'
 import { listSessions } from '@/server/sessions'
 
 export const metadata: Metadata = { title: 'Class' }
 
-export default async function ClassList() {
-  const { actor, course, may } = await visitor('/class')
-  await pageNeeds(actor, may('session.read') ? 'session.read' : 'results.read', { course: course.id })
+export default async function ClassList({ searchParams }: { searchParams: Promise<{ page?: string }> }) {
+  const { actor, course, courses, may } = await visitor('/class', ['session.read', 'results.read'])
+  const { page: wanted } = await searchParams
+  const page = wanted && /^\d{1,4}$/.test(wanted) ? Math.max(1, Number(wanted)) : 1
   const now = new Date().toISOString()
-  const sessions = (await listSessions(course.id)).reverse()
+  const { sessions, more } = await listSessions(course.id, page)
   return (
-    <Frame place="class" who={actor.name} aside={course.title}>
+    <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses}>
       <main className="page-only">
         <div className="head">
           <h1>Class</h1>
@@ -52,6 +53,12 @@ export default async function ClassList() {
             )
           })}
         </ul>
+        {(page > 1 || more) && (
+          <nav className="pages" aria-label="Pages of sessions">
+            {page > 1 && <Link href={`/class?page=${page - 1}`}>Later sessions</Link>}
+            {more && <Link href={`/class?page=${page + 1}`}>Earlier sessions</Link>}
+          </nav>
+        )}
       </main>
     </Frame>
   )

@@ -1,20 +1,20 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
 import { Frame } from '@/ui/frame/Frame'
+import { State } from '@/ui/figures/State'
 import { longDay } from '@/ui/time'
-import { pageNeeds, visitor } from '@/server/page'
+import { visitor } from '@/server/page'
 import { listPreparations } from '@/server/preparations'
 
 export const metadata: Metadata = { title: 'Desk' }
 
 export default async function DeskList() {
-  const { actor, course, may } = await visitor('/desk')
-  await pageNeeds(actor, 'plan.read', { course: course.id })
-  const all = (await listPreparations(course.id)).filter(({ published }) => may('plan.write') || published)
+  const { actor, course, courses, may } = await visitor('/desk', 'plan.read')
+  const all = await listPreparations(course.id, actor)
   const preparations = all.filter(({ archived }) => !archived)
   const away = all.filter(({ archived }) => archived)
   return (
-    <Frame place="desk" who={actor.name} aside={course.title}>
+    <Frame place="desk" who={actor.name} aside={course.title} course={course.id} courses={courses}>
       <main className="page-only">
         <h1>Desk</h1>
         <div className="head">
@@ -31,18 +31,18 @@ export default async function DeskList() {
           <p>No preparation has been published yet. The course owner writes the first.</p>
         ) : (
           <ul className="sheet-list">
-            {preparations.map(({ id, title, aim, draft, published }) => (
+            {preparations.map(({ id, title, aim, draft, published, fault }) => (
               <li key={id}>
                 <span>
                   <Link className="title" href={`/desk/${id}`}>
                     {title}
                   </Link>
                   <br />
-                  {aim}
+                  {fault === null ? aim : <State level="danger">This cannot be read: {fault}</State>}
                 </span>
                 <span className="quiet">
                   {published && `revision ${published.number}, published ${longDay(published.at, course.zone)}`}
-                  {draft && may('plan.write') && `${published ? '; ' : ''}draft ${draft.number} open`}
+                  {draft && `${published ? '; ' : ''}draft ${draft.number} open`}
                 </span>
               </li>
             ))}

@@ -2,18 +2,17 @@ import type { Metadata } from 'next'
 import Link from 'next/link'
 import { Frame } from '@/ui/frame/Frame'
 import { Reference } from '@/ui/reference/Reference'
-import { pageNeeds, visitor } from '@/server/page'
+import { visitor } from '@/server/page'
 import { substanceCard, substanceList } from '@/server/substances'
 
 export const metadata: Metadata = { title: 'Reference' }
 
 export default async function ReferencePage({ searchParams }: { searchParams: Promise<{ substance?: string }> }) {
   const { substance } = await searchParams
-  const { actor, course } = await visitor('/reference')
-  await pageNeeds(actor, 'plan.read', { course: course.id })
-  const card = substance === undefined ? null : substanceCard(substance)
+  const { actor, course, courses } = await visitor('/reference', 'plan.read')
+  const card = substance === undefined ? null : await substanceCard(substance)
   return (
-    <Frame place="reference" who={actor.name} aside={course.title}>
+    <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses}>
       <main className="page-only">
         <div className="head">
           <h1>Reference</h1>

@@ -1,14 +1,14 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
 import { Mark } from '@/ui/frame/Mark'
+import { safePath } from '@/server/safePath'
 import { SignInForm } from '@/ui/frame/SignInForm'
 
 export const metadata: Metadata = { title: 'Sign in' }
 
 export default async function SignIn({ searchParams }: { searchParams: Promise<{ to?: string; none?: string }> }) {
   const { to, none } = await searchParams
-  // Only a path of this site may follow: anything else would let a link lead people elsewhere.
-  const next = to && /^\/(?![/\\])/.test(to) ? to : '/'
+  const next = safePath(to)
   return (
     <>
       <header className="bench-top">

@@ -49,11 +49,14 @@ describe('figures of a class of up to sixty benches', () => {
     expect(robustOutliers([])).toEqual([])
     expect(() => median([])).toThrow(RangeError)
     expect(classShiftC([], 115)).toBeNull()
+    // A single bench says nothing of the instrument; two do.
+    expect(classShiftC([120], 115)).toBeNull()
+    expect(classShiftC([120, 122], 115)).toBe(6)
   })
 
   test('an instrument that reads 8 °C high shifts the class by 8 °C, whatever the chemistry did', () => {
     fc.assert(
-      fc.property(fc.array(fc.double({ min: 100, max: 120, noNaN: true }), { minLength: 1, maxLength: 20 }), (clear) => {
+      fc.property(fc.array(fc.double({ min: 100, max: 120, noNaN: true }), { minLength: 2, maxLength: 20 }), (clear) => {
         const shift = classShiftC(clear, 115)!
         expect(
           classShiftC(

@@ -23,7 +23,10 @@ export function robustOutliers(values: readonly number[]): boolean[] {
   return values.map((value) => spread > 0 && (0.6745 * Math.abs(value - centre)) / spread > 3.5)
 }
 
-/** Median shift in °C of the clear points from the top of the literature band: of a class it tells the instrument, not the chemistry. */
+/** One bench tells nothing of a class. */
+const fewestBenches = 2
+
+/** Median shift in °C of the clear points from the top of the literature band: of a class it tells the instrument, not the chemistry. Null from a single bench. */
 export function classShiftC(clearC: readonly number[], literatureHighC: number): number | null {
-  return clearC.length === 0 ? null : median(clearC.map((value) => value - literatureHighC))
+  return clearC.length < fewestBenches ? null : median(clearC.map((value) => value - literatureHighC))
 }

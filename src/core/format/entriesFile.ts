@@ -1,6 +1,7 @@
 import { ValidationError } from 'yup'
 import type { Entry } from '../run/entry'
 import { entrySchema } from '../run/entrySchema'
+import { problemInJson } from './jsonValue'
 
 /** A file of entries that cannot be used; the message says which entry and why. */
 export class EntriesFileError extends Error {
@@ -18,11 +19,14 @@ export function readEntriesFile(text: string): { scale: number; entries: Entry[]
   } catch (error) {
     throw new EntriesFileError(`This is not JSON: ${(error as Error).message}.`)
   }
+  const problem = problemInJson(document)
+  if (problem) throw new EntriesFileError(problem)
   const { scale = 1, entries } = Array.isArray(document)
     ? { entries: document }
     : ((document ?? {}) as { scale?: unknown; entries?: unknown })
   if (!Array.isArray(entries)) throw new EntriesFileError('Expected an array of entries, or an object with "entries".')
-  if (typeof scale !== 'number' || !(scale > 0)) throw new EntriesFileError('"scale" is a number more than zero.')
+  if (typeof scale !== 'number' || !(scale >= 0.01 && scale <= 100))
+    throw new EntriesFileError('"scale" is a number from 0.01 to 100.')
   return {
     scale,
     entries: entries.map((entry, index) => {

@@ -2,6 +2,7 @@ import Ajv from 'ajv'
 import { planners, problemIn } from '../operation/planners/planners'
 import type { Plan } from '../plan/plan'
 import { FormulaError, readFormula } from '../substance/readFormula'
+import { problemInJson } from './jsonValue'
 import schema from './plan.schema.json'
 
 /** A plan file that cannot be used: `where` points into the document (`/lines/2/anchor`), the message says what is wrong there. */
@@ -15,7 +16,10 @@ export class PlanFileError extends Error {
   }
 }
 
-const validate = new Ajv({ allErrors: false, discriminator: true, strict: false }).compile(schema)
+const validate = new Ajv({ allErrors: false, discriminator: true, strict: false, strictNumbers: true }).compile(schema)
+
+/** Nothing in a laboratory is larger, in any unit, and nothing that is written there longer or nested deeper. */
+const most = { number: 1e9, text: 20_000, list: 500, depth: 12 } as const
 
 /**
  * Reads a plan file: JSON, the schema, then what a schema cannot say (ids that are used exist and are unique, formulas can be read).
@@ -41,6 +45,9 @@ export function checkPlan(document: unknown): Plan {
       '/version',
     )
   }
+  const odd = problemInJson(document)
+  if (odd) throw new PlanFileError(odd, '')
+  checkSize(document, '', 0)
   const current = version === 1 ? fromVersion1(document) : document
   if (!validate(current)) {
     const first = validate.errors![0]!
@@ -93,6 +100,18 @@ export function checkPlan(document: unknown): Plan {
     checkWork(step, index)
   })
   return plan
+}
+
+/** What is accepted can be kept, read back and drawn: finite numbers, and no more of anything than a preparation has. @throws PlanFileError */
+function checkSize(value: unknown, where: string, depth: number): void {
+  if (depth > most.depth) throw new PlanFileError('this is nested deeper than a plan is', where)
+  if (typeof value === 'number' && !(Math.abs(value) <= most.number))
+    throw new PlanFileError(`a number lies between −${most.number} and ${most.number}`, where)
+  if (typeof value === 'string' && value.length > most.text)
+    throw new PlanFileError(`a text has at most ${most.text} characters`, where)
+  if (typeof value !== 'object' || value === null) return
+  if (Array.isArray(value) && value.length > most.list) throw new PlanFileError(`a list has at most ${most.list} entries`, where)
+  for (const [key, part] of Object.entries(value)) checkSize(part, `${where}/${key}`, depth + 1)
 }
 
 /** What is typed into a planner stands in its fields. @throws PlanFileError */

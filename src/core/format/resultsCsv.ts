@@ -1,15 +1,6 @@
+import type { ResultRow } from '../classroom/classResults'
 import type { Figure } from '../quantity/figure'
-import type { RunResults } from '../result/runResults'
-import type { RunState } from '../run/foldRun'
 import { spreadsheetCsv } from './spreadsheetCsv'
-
-export interface CsvRow {
-  bench: number
-  members: string
-  scale: number
-  state: RunState
-  results: RunResults
-}
 
 const rounded = (value: number | null | undefined, decimals: number) =>
   value === null || value === undefined ? '' : value.toFixed(decimals)
@@ -19,47 +10,49 @@ const withU = (figure: Figure | undefined | null, decimals: number, factor = 1) 
 ]
 
 /**
- * The class's results as CSV for a spreadsheet program: UTF-8 with a byte-order mark, CRLF, points as decimal marks, one unit per column. Text that a
- * spreadsheet would take for a formula is defused with an apostrophe (OWASP, CSV Injection).
+ * The class's results as CSV for a spreadsheet program: a row for each percentage, which says what kind it is, of what and after what, so that a recovery never stands under a yield; a bench without a
+ * result has one row. UTF-8 with a byte-order mark, CRLF, points as decimal marks, one unit per column. Text that a spreadsheet would take for a formula is defused with an apostrophe (OWASP, CSV Injection).
  */
-export function resultsCsv(rows: readonly CsvRow[]): string {
+export function resultsCsv(rows: readonly ResultRow[]): string {
   const fields = [
     'bench',
     'group',
     'scale',
     'limiting reagent',
-    'theoretical yield (g)',
-    'u theoretical (g)',
-    'crude (g)',
-    'product (g)',
+    'percentage',
+    'substance',
+    'after',
+    'of',
+    'whole (g)',
+    'u whole (g)',
+    'mass (g)',
+    'u mass (g)',
     'dry',
-    'yield (%)',
-    'u yield (%)',
-    'recovery of crystallisation (%)',
-    'u recovery (%)',
+    'value (%)',
+    'u value (%)',
     'melting onset (°C)',
     'melting clear (°C)',
     'reading',
     'evidence',
   ]
-  const data = rows.map(({ bench, members, scale, state, results }) => [
-    String(bench),
-    members,
-    String(scale),
-    results.table.lines
-      .filter(({ limiting }) => limiting)
-      .map(({ substance }) => substance.name)
-      .join(' and '),
-    ...withU(results.theoretical, 3),
-    rounded(results.crude && state.samples[results.crude.sample]?.mass.value, 3),
-    rounded(results.result && state.samples[results.result.sample]?.mass.value, 3),
-    results.result ? (results.result.dry ? 'dry' : 'not constant') : '',
-    ...withU(results.result?.figure, 1, 100),
-    ...withU(results.recovery?.figure, 1, 100),
-    rounded(results.melting?.onsetC, 1),
-    rounded(results.melting?.clearC, 1),
-    results.judgement.words,
-    results.judgement.evidence,
-  ])
+  const data = rows.flatMap(({ bench, members, scale, limiting, percentages, judgement }) => {
+    const head = [String(bench), members, String(scale), limiting.names]
+    if (percentages.length === 0) return [[...head, ...Array<string>(13).fill(''), judgement.words, judgement.evidence]]
+    return percentages.map((each) => [
+      ...head,
+      each.kind,
+      each.substance,
+      each.after,
+      each.of,
+      ...withU(each.whole, 3),
+      ...withU(each.mass, 3),
+      each.dry ? 'dry' : 'not constant',
+      ...withU(each.fraction, 1, 100),
+      rounded(each.melting?.onsetC, 1),
+      rounded(each.melting?.clearC, 1),
+      each.judgement?.words ?? '',
+      each.judgement?.evidence ?? '',
+    ])
+  })
   return spreadsheetCsv(fields, data)
 }

@@ -11,6 +11,8 @@ export interface Lab {
   dryingAgent: 'magnesium sulfate' | 'sodium sulfate'
   gas: 'trap' | 'hood'
   harmlessWater: 'container' | 'sink'
+  /** Minutes after the end of a session for which its benches still write. */
+  graceMin: number
   /** Melting-point apparatus with the standards it was checked with. */
   instruments: Instrument[]
 }
@@ -35,6 +37,7 @@ export const defaultLab: Lab = {
   dryingAgent: 'magnesium sulfate',
   gas: 'trap',
   harmlessWater: 'container',
+  graceMin: 30,
   instruments: [],
 }
 

@@ -35,12 +35,22 @@ export const labSchema: ObjectSchema<Lab> = object({
   dryingAgent: oneOf('dryingAgent'),
   gas: oneOf('gas'),
   harmlessWater: oneOf('harmlessWater'),
+  graceMin: number()
+    .typeError('The minutes after a session are a number.')
+    .integer('The minutes after a session are a whole number.')
+    .min(0, 'Between 0 and 720 min after the end of a session.')
+    .max(720, 'Between 0 and 720 min after the end of a session.')
+    .required('Say how long benches still write after a session.'),
   instruments: array(
     object({
       id: string().min(1).max(40).required(),
       name: string().matches(/\S/, 'An apparatus has a name.').max(80).required(),
       checkedOn: string()
         .matches(/^\d{4}-\d{2}-\d{2}$/, 'The day of the check is written as 2026-09-14.')
+        .test('exists', 'There is no such day; it is written as 2026-09-14.', (day) => {
+          const at = new Date(`${day}T00:00:00Z`)
+          return !Number.isNaN(at.getTime()) && at.toISOString().startsWith(day!)
+        })
         .required(),
       standards: array(
         object({

@@ -84,8 +84,9 @@ function anchorText(anchor: Exclude<Anchor, { quantity: unknown }>): string {
 
 function formText(form: Form): string {
   if (form.kind === 'solution') return `${form.molPerL} mol/L`
-  if (form.kind === 'mass-volume') return `${form.gPer100ML} % w/v`
-  if (form.kind === 'mass-fraction') return `${writeNumber(100 * form.fraction, 1)} % w/w, ${form.gPerML} g/mL`
+  if (form.kind === 'mass-volume') return `${form.gPer100ML ?? 'unknown'} % w/v`
+  if (form.kind === 'mass-fraction')
+    return `${form.fraction === undefined ? 'unknown' : writeNumber(100 * form.fraction, 1)} % w/w, ${form.gPerML ?? 'unknown'} g/mL`
   const water = form.kind === 'solid' && form.water ? `, with ${form.water} H2O` : ''
   return `${form.kind}, ${writeNumber(100 * form.purity, 1)} %${water}`
 }

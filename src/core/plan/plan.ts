@@ -100,9 +100,10 @@ export type Form =
   /** `water` counts the molecules of water of crystallisation that the bottle holds beyond the substance's own formula. */
   | { kind: 'solid'; purity: number; water?: number }
   | { kind: 'neat'; purity: number }
-  | { kind: 'solution'; molPerL: number; gPerML?: number }
-  | { kind: 'mass-volume'; gPer100ML: number; gPerML?: number }
-  | { kind: 'mass-fraction'; fraction: number; gPerML: number; source: string }
+  /** A strength that is absent is not known yet: then neither is the amount. */
+  | { kind: 'solution'; molPerL?: number; gPerML?: number }
+  | { kind: 'mass-volume'; gPer100ML?: number; gPerML?: number }
+  | { kind: 'mass-fraction'; fraction?: number; gPerML?: number; source: string }
 
 /** The figure that was typed for a line; all its other figures follow from it. */
 export type Anchor =
@@ -247,7 +248,7 @@ export function substanceOfSample(plan: Plan, sample: string): Substance | undef
 /** Density in g/mL of what is dispensed, where it is known. */
 export function densityOf(plan: Plan, line: Line): { gPerML: number; source: string; atC?: number } | undefined {
   const { form } = line
-  if (form.kind === 'mass-fraction') return form
+  if (form.kind === 'mass-fraction') return form.gPerML === undefined ? undefined : { gPerML: form.gPerML, source: form.source }
   if (form.kind === 'solution' || form.kind === 'mass-volume')
     return form.gPerML === undefined ? undefined : { gPerML: form.gPerML, source: 'label of the bottle' }
   return substanceOf(plan, line).density

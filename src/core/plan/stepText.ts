@@ -62,8 +62,8 @@ function partsOf(step: Step): PartUsed[] {
 /** The strength of a solution as it stands before its name: two bottles of one acid must not be mistaken. Empty for what is pure. */
 function strengthOf(form: Form): string {
   if (form.kind === 'solution') return `${form.molPerL} mol/L `
-  if (form.kind === 'mass-volume') return `${form.gPer100ML} % `
-  return form.kind === 'mass-fraction' ? `${writeNumber(100 * form.fraction, 0)} % ` : ''
+  if (form.kind === 'mass-volume') return form.gPer100ML === undefined ? '' : `${form.gPer100ML} % `
+  return form.kind === 'mass-fraction' && form.fraction !== undefined ? `${writeNumber(100 * form.fraction, 0)} % ` : ''
 }
 
 /** The same as one plain string. */

@@ -118,6 +118,19 @@ describe('devices', () => {
     expect(uncertaintyOf(balance, 2) / uncertaintyOf(balance)).toBeCloseTo(Math.SQRT2, 12)
   })
 
+  test.each([
+    ['balance-0.01', 0.01, 0.0104083],
+    ['balance-0.001', 0.001, 0.00104083],
+    ['cylinder-10', 0.05, 0.0520416],
+    ['cylinder-100', 1, 1.040833],
+    ['pipette-5', 0.02, 0.0208167],
+    ['melting-0.1', 0.1, 0.1040833],
+  ] as const)('%s shows %d, so one reading is good to √(13/12) of it', (id, readability, u) => {
+    const device = deviceOf(id)!
+    expect(device.readability).toBe(readability)
+    expect(uncertaintyOf(device)).toBeCloseTo(u, 7)
+  })
+
   test('every device says where its figures come from', () => {
     for (const device of devices) expect(device.source).not.toBe('')
     expect(deviceOf('none')).toBeUndefined()

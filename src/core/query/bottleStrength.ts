@@ -33,6 +33,19 @@ export const bottleStrength: QueryRule = (_plan, table) =>
           evidence: `The line takes it as pure, and it comes as a solution in water. Open the line and say mol/L, % w/w or % w/v as on the label: the amount can be wrong threefold.`,
         },
       ]
+    const unsaid =
+      (form.kind === 'solution' && form.molPerL === undefined) ||
+      (form.kind === 'mass-volume' && form.gPer100ML === undefined) ||
+      (form.kind === 'mass-fraction' && (form.fraction === undefined || form.gPerML === undefined))
+    if (unsaid)
+      return [
+        {
+          id: `strength-${about}`,
+          about,
+          title: `How strong is the ${substance.name}?`,
+          evidence: `The line takes it as a solution, and ${form.kind === 'mass-fraction' && form.fraction !== undefined ? 'its density' : 'its strength'} is not said: without it nobody knows how much of it that is. Open the line and write what stands on the label.`,
+        },
+      ]
     const water = oftenHydrated[formula]
     if (form.kind === 'solid' && !form.water && water && line.role !== 'work-up')
       return [
@@ -50,7 +63,13 @@ export const bottleStrength: QueryRule = (_plan, table) =>
           },
         },
       ]
-    if (form.kind === 'mass-fraction' && substance.density && form.fraction < 0.95) {
+    if (
+      form.kind === 'mass-fraction' &&
+      form.fraction !== undefined &&
+      form.gPerML !== undefined &&
+      substance.density &&
+      form.fraction < 0.95
+    ) {
       const off = Math.abs(form.gPerML / substance.density.gPerML - 1)
       if (off < 0.002)
         return [

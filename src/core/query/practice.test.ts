@@ -207,6 +207,14 @@ describe('what is written down', () => {
       'zinc',
     )
   })
+  test.each([
+    ['cyanide, alkaline, by itself', 'waste-cyanide-alkaline-by-itself', 'No cyanide into this bottle.'],
+    ['quenched first, by itself', 'waste-quenched-first-by-itself', 'Do not quench; destroy nothing. All into one waste bottle.'],
+  ] as const)('%s is asked about whatever the words of the step', (waste, id, text) => {
+    const plan = changeStep(withSubstance(acetanilide, 'zinc', { waste }), 'dispose', { text })
+    expect(found(plan, id)!.evidence).toContain('zinc')
+    expect(found(changeStep(acetanilide, 'dispose', { text }), id)).toBeUndefined()
+  })
 })
 
 test('an empty weight of the rules: a plan with nothing but amounts is asked about nothing that it does not do', () => {

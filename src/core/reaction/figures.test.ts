@@ -55,9 +55,17 @@ describe('green figures', () => {
     expect(greenFigures(benzoin, reactionTable(benzoin))!.atomEconomy).toBeCloseTo(1, 9)
   })
 
-  test('without amounts only the equation speaks', () => {
+  test('an equation that does not balance has no atom economy: it would say 200 %', () => {
+    const lines = benzoin.lines.map((line) => (line.coefficient === 2 ? { ...line, coefficient: 1 } : line))
+    expect(greenFigures({ ...benzoin, lines }, reactionTable({ ...benzoin, lines }))).toBeNull()
     const bare = newPlan('x', acetanilide.substances[0]!, acetanilide.substances[1]!)
+    expect(greenFigures(bare, reactionTable(bare))).toBeNull()
+  })
+
+  test('without amounts only the equation speaks', () => {
+    const bare = { ...acetanilide, lines: acetanilide.lines.map((line) => ({ ...line, anchor: null })) }
     expect(greenFigures(bare, reactionTable(bare))).toMatchObject({ massIntensity: null, eFactor: null })
+    expect(greenFigures(bare, reactionTable(bare))!.atomEconomy).toBeCloseTo(0.69238, 4)
   })
 })
 

@@ -187,7 +187,13 @@ export function basis(plan: Plan, line: Line, from: 'mass' | 'volume' | 'amount'
   const mmolPerG = formula === undefined ? null : exact(1000 / (molarMass(formula) + waterIn(form)))
   if (form.kind === 'solution' || form.kind === 'mass-volume') {
     const mmolPerML =
-      form.kind === 'solution' ? constant(form.molPerL) : mmolPerG && times(over(constant(form.gPer100ML), exact(100)), mmolPerG)
+      form.kind === 'solution'
+        ? form.molPerL === undefined
+          ? null
+          : constant(form.molPerL)
+        : mmolPerG && form.gPer100ML !== undefined
+          ? times(over(constant(form.gPer100ML), exact(100)), mmolPerG)
+          : null
     const volume =
       from === 'volume' ? figure : from === 'amount' ? mmolPerML && over(figure, mmolPerML) : density && over(figure, density)
     return {
@@ -196,19 +202,20 @@ export function basis(plan: Plan, line: Line, from: 'mass' | 'volume' | 'amount'
       amount: from === 'amount' ? figure : volume && mmolPerML ? times(volume, mmolPerML) : null,
     }
   }
-  const pure = form.kind === 'mass-fraction' ? constant(form.fraction) : form.purity === 1 ? exact(1) : constant(form.purity)
+  const share = form.kind === 'mass-fraction' ? form.fraction : form.purity
+  const pure = share === undefined ? null : form.kind !== 'mass-fraction' && share === 1 ? exact(1) : constant(share)
   const mass =
     from === 'mass'
       ? figure
       : from === 'amount'
-        ? mmolPerG && over(over(figure, mmolPerG), pure)
+        ? mmolPerG && pure && over(over(figure, mmolPerG), pure)
         : density
           ? times(figure, density)
           : null
   return {
     mass,
     volume: from === 'volume' ? figure : mass && density ? over(mass, density) : null,
-    amount: from === 'amount' ? figure : mass && mmolPerG ? times(mass, pure, mmolPerG) : null,
+    amount: from === 'amount' ? figure : mass && mmolPerG && pure ? times(mass, pure, mmolPerG) : null,
   }
 }
 

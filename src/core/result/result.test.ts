@@ -1,7 +1,8 @@
 import Papa from 'papaparse'
-import { acetanilide } from '@/test-support/plans'
+import { acetanilide, separation } from '@/test-support/plans'
 import { TestLog } from '@/test-support/entries'
 import { classShiftC, median, medianAbsoluteDeviation, robustOutliers } from '../classroom/classFigures'
+import { classResults } from '../classroom/classResults'
 import { resultsCsv } from '../format/resultsCsv'
 import { leftInMotherLiquor, solubilityAt } from '../operation/crystallisation/solubility'
 import { foldRun } from '../run/foldRun'
@@ -11,7 +12,7 @@ import { meltingReading } from './meltingReading'
 import { runResults } from './runResults'
 
 /** A whole run: 4.094 g aniline, 5.00 mL anhydride, crude 4.98 g, 98 mL water, dry 4.41 g. */
-function wholeRun(more: { anhydrideML?: number; waterML?: number } = {}) {
+function wholeLog(more: { anhydrideML?: number; waterML?: number } = {}) {
   const log = new TestLog()
   log.difference('charge-aniline', 27.512, 23.418)
   log.reading('charge-anhydride', 'volume', more.anhydrideML ?? 5, 2, {}, 'mL')
@@ -21,8 +22,10 @@ function wholeRun(more: { anhydrideML?: number; waterML?: number } = {}) {
   log.reading('dry', 'empty', 31.2)
   for (const mass of [4.62, 4.43, 4.41]) log.reading('dry', 'full', Number((31.2 + mass).toFixed(2)))
   log.add('melt', 'melting', { onsetC: 113, clearC: 114.7, decimals: 1 })
-  return foldRun(acetanilide, 1, log.entries)
+  return { plan: acetanilide, entries: log.entries }
 }
+
+const wholeRun = (more: Parameters<typeof wholeLog>[0] = {}) => foldRun(acetanilide, 1, wholeLog(more).entries)
 
 describe('results of a run, worked by hand', () => {
   const results = runResults(wholeRun())
@@ -198,23 +201,62 @@ describe('solubility', () => {
 })
 
 describe('CSV', () => {
-  const state = wholeRun()
-  const csv = (members: string) => resultsCsv([{ bench: 1, members, scale: 1, state, results: runResults(state) }])
+  const parsed = (text: string) => Papa.parse<Record<string, string>>(text.slice(1).trimEnd(), { header: true }).data
+  const csv = (members: string) => {
+    const { plan, entries } = wholeLog()
+    return resultsCsv(classResults(plan, [{ bench: 1, members, scale: 1, entries }]).rows)
+  }
 
-  test('opens clean: byte-order mark, CRLF, one value a column', () => {
+  test('opens clean: byte-order mark, CRLF, one value a column, a row for each percentage that says which it is', () => {
     const text = csv('Adeyemi, Kowal')
     expect(text.startsWith('\ufeff')).toBe(true)
     expect(text.endsWith('\r\n')).toBe(true)
-    const [row] = Papa.parse<Record<string, string>>(text.slice(1).trimEnd(), { header: true }).data
-    expect(row).toMatchObject({
+    const rows = parsed(text)
+    expect(rows.map((row) => [row.percentage, row.after, row.of])).toEqual([
+      ['yield', 'crude', 'theory from aniline'],
+      ['yield', 'purified', 'theory from aniline'],
+      ['recovery', 'purified', 'crude product'],
+    ])
+    expect(rows[1]).toMatchObject({
       bench: '1',
       group: 'Adeyemi, Kowal',
       'limiting reagent': 'aniline',
-      'product (g)': '4.410',
-      'yield (%)': '75.0',
-      'recovery of crystallisation (%)': '88.6',
+      substance: 'acetanilide',
+      'mass (g)': '4.410',
+      'value (%)': '75.0',
       dry: 'dry',
     })
+    expect(rows[2]).toMatchObject({ 'value (%)': '88.6', 'melting onset (°C)': '' })
+  })
+
+  test('a separation has a row for each recovery and none called a yield; a bench without a result has one row', () => {
+    const log = new TestLog()
+    const weigh = separation.steps.filter((step) => step.kind === 'weigh' || step.kind === 'dry')
+    for (const { id, kind } of weigh) {
+      if (kind === 'weigh') log.difference(id, 30.5, 30.0)
+      else {
+        log.reading(id, 'empty', 30)
+        for (const gross of [30.5, 30.5]) log.reading(id, 'full', gross)
+      }
+    }
+    const runs = [
+      { bench: 1, members: 'A', scale: 1, entries: log.entries },
+      { bench: 2, members: 'B', scale: 1, entries: [] },
+    ]
+    const rows = parsed(resultsCsv(classResults(separation, runs).rows))
+    const found = rows.filter(({ bench }) => bench === '1')
+    expect(new Set(found.map(({ percentage }) => percentage))).toEqual(new Set(['recovery']))
+    expect(found.map(({ after }) => after).sort()).toEqual(separation.recoveries!.map(({ sample }) => sample).sort())
+    expect(rows.filter(({ bench }) => bench === '2')).toMatchObject([{ percentage: '', reading: 'No product weighed yet' }])
+  })
+
+  test('line breaks and formulas in the middle of a name stay in its cell', () => {
+    for (const members of ['A\nB', 'A\r\n=1+1', '\r\n=1+1', ' =1+1']) {
+      const rows = parsed(csv(members))
+      expect(rows).toHaveLength(3)
+      expect([members, `'${members}`]).toContain(rows[0]!.group)
+      expect(rows[0]!.group).not.toMatch(/^\s*=/)
+    }
   })
 
   test.each(['=1+1', '+1', '-1', '@SUM(A1)', '\t=1', '\r=1', '=HYPERLINK("x")'])('%j cannot become a formula', (members) => {

@@ -66,6 +66,10 @@ export type Entry<K extends EntryKind = EntryKind> = {
     device: string
     supersedes: string | null
     reason: string | null
+    /** Id of the last entry that the device knew when it wrote this one. */
+    seen?: string
+    /** How far the device's clock was ahead of the server's when it sent this, ms; noted by the server. */
+    clockMs?: number
   }
 }[K]
 

@@ -37,7 +37,11 @@ const bodies: { [K in EntryKind]: ObjectSchema<object> } = {
       }),
     decimals,
     asked: string().max(500).optional(),
-    instrument: object({ name: string().min(1).max(80).required(), offsetC: finite, slope: finite.min(0.5).max(2) })
+    instrument: object({
+      name: string().min(1).max(80).required(),
+      offsetC: finite.min(-100).max(100),
+      slope: finite.min(0.5).max(2),
+    })
       .noUnknown()
       .default(undefined)
       .optional(),
@@ -69,6 +73,15 @@ const bodies: { [K in EntryKind]: ObjectSchema<object> } = {
   strike: empty,
 }
 
+/** A clock is not off by more than a server can note. */
+const longestMs = 2_000_000_000
+
+/** A day of the calendar and a time of the day, in the years that a database can hold and a laboratory may have. */
+const isMoment = (text: string) => {
+  const at = new Date(text)
+  return !Number.isNaN(at.getTime()) && at.toISOString().slice(0, 19) === text.slice(0, 19) && /^20\d\d/.test(text)
+}
+
 const envelope = object({
   id,
   kind: mixed<EntryKind>()
@@ -78,11 +91,14 @@ const envelope = object({
   body: mixed<EntryBodies[EntryKind]>().required(),
   at: string()
     .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,3})?Z$/, '${path} must be a UTC time')
+    .test('exists', '${path} must be a moment of the years 2000 to 2099', (text) => isMoment(text ?? ''))
     .required(),
-  by: string().trim().min(1).max(80).required(),
+  by: string().matches(/\S/, '${path} is empty').max(80).required(),
   device: string().min(1).max(80).required(),
-  supersedes: id.nullable().defined().notRequired().default(null),
-  reason: string().trim().max(500).nullable().default(null),
+  supersedes: id.nullable().notRequired(),
+  reason: string().max(500).nullable().notRequired(),
+  seen: id.notRequired(),
+  clockMs: number().strict().integer().min(-longestMs).max(longestMs).notRequired(),
 }).noUnknown()
 
 /**
@@ -90,11 +106,12 @@ const envelope = object({
  * @throws ValidationError that names the field and what would be right.
  */
 export function entrySchema(value: unknown): Entry {
-  const entry = envelope.validateSync(value, { strict: false, stripUnknown: false })
+  const entry = envelope.validateSync(value, { strict: true })
   const body = bodies[entry.kind].noUnknown().validateSync(entry.body, { strict: true })
   const corrects = entry.supersedes !== null && entry.supersedes !== undefined
-  if (corrects && !entry.reason) throw new ValidationError('a correction needs a reason')
-  if (entry.kind === 'window' && !entry.reason) throw new ValidationError('a wider window needs a reason')
+  const reason = entry.reason?.trim() || null
+  if (corrects && !reason) throw new ValidationError('a correction needs a reason')
+  if (entry.kind === 'window' && !reason) throw new ValidationError('a wider window needs a reason')
   if (entry.kind === 'strike' && !corrects) throw new ValidationError('a strike names the entry it strikes')
-  return { ...entry, supersedes: entry.supersedes ?? null, reason: entry.reason ?? null, body } as unknown as Entry
+  return { ...entry, supersedes: entry.supersedes ?? null, reason, body } as unknown as Entry
 }

@@ -4,7 +4,8 @@ import { scalePlan } from '../reaction/scalePlan'
 import type { Figure } from '../quantity/figure'
 import { clocksOf, type Clock } from './clocks'
 import { isShown, type Entry, type ShownKind } from './entry'
-import { netOf, type Net } from './net'
+import { lastTwoAgree, netOf, readability, type Net } from './net'
+import { inOrder } from './order'
 
 /** A struck entry: what stood there, when it was struck, why and by whom. */
 export interface Struck {
@@ -59,23 +60,25 @@ export interface RunState {
 
 /**
  * The state of a run from its plan, its scale and its entries. Entries may come in any order and more than once: they are
- * taken once each, in the order of their ids. Depends on nothing else, so server, browser and tests agree.
+ * taken once each, in the order in which they were written (order.ts). Depends on nothing else, so server, browser and tests agree.
  */
 export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): RunState {
   const scaled = scalePlan(plan, scale)
-  const unique = [...new Map(entries.map((entry) => [entry.id, entry])).values()].sort((a, b) => (a.id < b.id ? -1 : 1))
+  const unique = inOrder(entries)
   const successor = new Map<string, Entry>()
   for (const entry of unique) if (entry.supersedes !== null) successor.set(entry.supersedes, entry)
 
   const planned = reactionTable(scaled)
   const byStep = groupByStep(unique)
   const byId = new Map(unique.map((entry) => [entry.id, entry]))
+  const rank = new Map(unique.map(({ id }, index) => [id, index]))
+  const place = (entry: Entry) => rank.get(firstOf(entry, byId).id)!
   let now = -1
   const steps = scaled.steps.map((step, index): StepState => {
     const all = byStep.get(step.id) ?? []
     const standing = all
       .filter((entry) => !successor.has(entry.id) && entry.kind !== 'strike' && entry.kind !== 'signature')
-      .sort((a, b) => (placeOf(a, byId) < placeOf(b, byId) ? -1 : 1))
+      .sort((a, b) => place(a) - place(b) || rank.get(a.id)! - rank.get(b.id)!)
     const struck = all.flatMap((entry): Struck[] => {
       const later = entry.kind === 'signature' ? undefined : successor.get(entry.id)
       return later ? [{ entry, by: later.by, at: later.at, reason: later.reason ?? '' }] : []
@@ -107,7 +110,8 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
     if (step.kind === 'charge') {
       const before = charged[step.line]
       charged[step.line] = { measure: step.measure, figure: before ? added(before.figure, net.figure) : net.figure }
-    } else if (step.kind === 'weigh') samples[step.sample] = { mass: net.figure, dry: step.dry }
+    } else if (step.kind === 'weigh')
+      samples[step.sample] = { mass: net.figure, dry: step.dry || staysDry(samples[step.sample], net.figure, steps, step.sample) }
     else if (step.kind === 'dry') samples[step.sample] = { mass: net.figure, dry: net.agreed === true }
   }
   const standing = steps.flatMap((step) => step.standing)
@@ -124,8 +128,8 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
   }
 }
 
-/** Where an entry stands in the order of its step: a rewritten reading keeps the place of the one it took over from. */
-function placeOf(entry: Entry, byId: ReadonlyMap<string, Entry>): string {
+/** The first of a row of rewritten readings: each keeps its place in the order of its step. */
+function firstOf(entry: Entry, byId: ReadonlyMap<string, Entry>): Entry {
   let first = entry
   const seen = new Set<string>()
   while (first.supersedes !== null && !seen.has(first.id)) {
@@ -134,13 +138,26 @@ function placeOf(entry: Entry, byId: ReadonlyMap<string, Entry>): string {
     if (!before) break
     first = before
   }
-  return `${first.id} ${entry.id}`
+  return first
 }
 
 function groupByStep(entries: Entry[]): Map<string, Entry[]> {
   const groups = new Map<string, Entry[]>()
-  for (const entry of entries) groups.set(entry.step, [...(groups.get(entry.step) ?? []), entry])
+  for (const entry of entries) {
+    const group = groups.get(entry.step)
+    if (group) group.push(entry)
+    else groups.set(entry.step, [entry])
+  }
   return groups
+}
+
+/** A solid that was dried to constant mass is still dry when it is weighed once more, unless it has grown heavier than two weighings may differ. */
+function staysDry(before: Sample | undefined, mass: Figure, steps: readonly StepState[], sample: string): boolean {
+  const drying = steps.find(({ step }) => step.kind === 'dry' && step.sample === sample)?.step
+  if (!before?.dry || drying?.kind !== 'dry') return false
+  return (
+    mass.value <= before.mass.value || lastTwoAgree([before.mass.value, mass.value], drying.agreement, readability(drying.device))
+  )
 }
 
 function added(a: Figure, b: Figure): Figure {

@@ -80,7 +80,8 @@ export function lastTwoAgree(massesG: readonly number[], agreement: number, read
   return Math.abs(before - last) <= Math.max(agreement * Math.abs(last), 2 * readabilityG) + 5e-10
 }
 
-function readability(id: string): number {
+/** Readability of a device in its unit; that of a balance where the device is not known. */
+export function readability(id: string): number {
   return deviceOf(id)?.readability ?? 0.01
 }
 

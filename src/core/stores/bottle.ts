@@ -24,9 +24,9 @@ export function holds(bottle: Bottle, { line, substance }: ComputedLine): boolea
 
 /** What makes two bottles of one substance interchangeable: its state and strength, not the wording of the label. */
 function strengthOf(form: Form): (string | number)[] {
-  if (form.kind === 'solution') return [form.kind, form.molPerL]
-  if (form.kind === 'mass-volume') return [form.kind, form.gPer100ML]
-  if (form.kind === 'mass-fraction') return [form.kind, form.fraction]
+  if (form.kind === 'solution') return [form.kind, form.molPerL ?? '']
+  if (form.kind === 'mass-volume') return [form.kind, form.gPer100ML ?? '']
+  if (form.kind === 'mass-fraction') return [form.kind, form.fraction ?? '']
   return form.kind === 'solid' ? [form.kind, form.water ?? 0] : [form.kind]
 }
 

@@ -13,6 +13,10 @@ export const wasteStreams = [
   'heavy metal',
   'oxidiser',
   'solid',
+  /** No acid may reach it. */
+  'cyanide, alkaline, by itself',
+  /** What water or alcohol still reacts with goes into no container at all. */
+  'quenched first, by itself',
 ] as const
 
 export type WasteStream = (typeof wasteStreams)[number]

@@ -4,13 +4,14 @@ import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import type { Plan } from '@/core/plan/plan'
-import { mainSubstance, substanceOf } from '@/core/plan/plan'
+import { mainSubstance } from '@/core/plan/plan'
+import { cautionsOf } from '@/core/operation/cautionsOf'
 import { stepText } from '@/core/plan/stepText'
 import { exact, times } from '@/core/quantity/figure'
 import { writeFigureText, writeNumber } from '@/core/quantity/write'
 import { computedLine, dispensed } from '@/core/reaction/reactionTable'
 import { runResults } from '@/core/result/runResults'
-import type { Entry, ShownKind } from '@/core/run/entry'
+import type { Entry } from '@/core/run/entry'
 import { foldRun, type RunState, type StepState } from '@/core/run/foldRun'
 import { call } from '../call'
 import { State } from '../figures/State'
@@ -21,7 +22,8 @@ import type { Numbered } from '../run/useLive'
 import { useRun } from '../run/useRun'
 import { BenchFigures } from './BenchFigures'
 import { DuePanel } from './DuePanel'
-import { SafetySheet } from './SafetySheet'
+import { SafetyParts } from '../desk/SafetyParts'
+import { RefusedEntries } from './RefusedEntries'
 import { SignDialog } from './SignDialog'
 import { StrikePanel } from './StrikePanel'
 import type { Write } from './write'
@@ -36,17 +38,40 @@ export interface BenchProps {
   entries: Numbered[]
   zone: string
   lab: Lab
+  /** First aid and spill measures of the safety sheet. */
+  measures: string[]
+  /** Opens this run to read, also after the session; null where nobody was given one. */
+  readCode: string | null
+  /** True where the run is only read. */
+  reading: boolean
   /** The server's time while rendering, so that clocks agree before the first tick. */
   now: number
 }
 
 /** One group's run at arm's length: the thread of steps, what to do with our amounts, and the one thing to enter. */
-export function Bench({ run: runId, bench, members, scale, plan, entries: initial, zone, lab, now }: BenchProps) {
+export function Bench({
+  run: runId,
+  bench,
+  members,
+  scale,
+  plan,
+  entries: initial,
+  zone,
+  lab,
+  measures,
+  readCode,
+  reading,
+  now,
+}: BenchProps) {
   const router = useRouter()
-  const { entries, onTablet, refused, write, add } = useRun(runId, initial, `Bench ${bench}: ${members}`)
+  const { entries, onTablet, refused, held, unkept, write, add, again, drop } = useRun(
+    runId,
+    initial,
+    `Bench ${bench}: ${members}`,
+  )
   const run = useMemo(() => foldRun(plan, scale, entries), [plan, scale, entries])
   const [picked, setPicked] = useState<{ index: number; now: number } | null>(null)
-  const [striking, setStriking] = useState<Entry<ShownKind> | null>(null)
+  const [striking, setStriking] = useState<Entry | null>(null)
   const [signing, setSigning] = useState<StepState | null>(null)
 
   // A step that was opened to look at gives way when the work moves on.
@@ -70,7 +95,10 @@ export function Bench({ run: runId, bench, members, scale, plan, entries: initia
     <div className="bench">
       <header className="strip-top">
         <div className="who">
-          <b>Bench {bench}</b>
+          <b>
+            Bench {bench}
+            {reading && ', to read'}
+          </b>
           <span>
             {plan.title}
             {scale === 1 ? '' : `, our scale ${scale}`}
@@ -84,12 +112,13 @@ export function Bench({ run: runId, bench, members, scale, plan, entries: initia
             <span>{booked === 1 ? 'one entry in the book' : `all ${booked} entries in the book`}</span>
           ) : (
             <span>
-              {onTablet.size} kept on this tablet{refused ? `: ${refused}` : ', on the way to the book'}
+              {onTablet.size} {unkept ? 'on this page only' : 'kept on this tablet'}
+              {held ? `: ${held}` : ', on the way to the book'}
             </span>
           )}
           <button
             type="button"
-            disabled={onTablet.size > 0}
+            disabled={onTablet.size > 0 || refused.length > 0}
             onClick={async () => {
               await call('/api/bench', 'DELETE')
               router.refresh()
@@ -109,14 +138,15 @@ export function Bench({ run: runId, bench, members, scale, plan, entries: initia
               lab={lab}
               zone={zone}
               onTablet={onTablet}
-              onStrike={(entry) => setStriking(entry)}
-              onSign={() => setSigning(state)}
+              onStrike={reading ? undefined : (entry) => setStriking(entry)}
+              measures={measures}
+              onSign={reading ? undefined : () => setSigning(state)}
               later={state.status === 'later' ? run.steps[run.now]!.step.title : undefined}
             />
           ) : (
-            <AllDone run={run} />
+            <AllDone run={run} readCode={reading ? null : readCode} />
           )}
-          {toSign
+          {(reading ? [] : toSign)
             .filter((each) => each !== state)
             .map((each) => (
               <p className="sign-due" key={each.step.id}>
@@ -133,7 +163,18 @@ export function Bench({ run: runId, bench, members, scale, plan, entries: initia
           )}
         </main>
         <div className="pad-side">
-          {struckNow ? (
+          {unkept && (
+            <p className="problem" role="alert">
+              {unkept}
+            </p>
+          )}
+          <RefusedEntries run={run} refused={refused} onAgain={again} onDrop={drop} />
+          {reading ? (
+            <section className="pad" aria-label="To read">
+              <h2>This run is read</h2>
+              <p className="hint">Nothing is written with this code. Open each step in the thread to see what stands in it.</p>
+            </section>
+          ) : struckNow ? (
             <StrikePanel
               key={struckNow.id}
               run={run}
@@ -190,13 +231,14 @@ interface FaceProps {
   lab: Lab
   zone: string
   onTablet: ReadonlySet<string>
-  onStrike: (entry: Entry<ShownKind>) => void
-  onSign: () => void
+  onStrike: ((entry: Entry) => void) | undefined
+  onSign: (() => void) | undefined
+  measures: readonly string[]
   /** Title of the step that must be done first. */
   later: string | undefined
 }
 
-function StepFace({ run, state, lab, zone, onTablet, onStrike, onSign, later }: FaceProps) {
+function StepFace({ run, state, lab, zone, onTablet, onStrike, onSign, measures, later }: FaceProps) {
   const { step, signature } = state
   const line = step.kind === 'charge' ? computedLine(run.planned, step.line) : null
   const whole = line && dispensed(line)
@@ -204,7 +246,7 @@ function StepFace({ run, state, lab, zone, onTablet, onStrike, onSign, later }: 
     whole && step.kind === 'charge' && step.portion !== undefined
       ? { ...whole, figure: times(whole.figure, exact(step.portion)) }
       : whole
-  const caution = step.caution ?? (line && substanceOf(run.plan, line.line).caution)
+  const cautions = cautionsOf(run.plan, run.planned, step)
   return (
     <>
       <h1>{step.title}</h1>
@@ -241,24 +283,28 @@ function StepFace({ run, state, lab, zone, onTablet, onStrike, onSign, later }: 
           </span>
         </div>
       )}
-      {caution && (
-        <p className="caution">
-          <b>{caution.split(/(?<=[.:?])\s/)[0]}</b>{' '}
+      {cautions.map((caution) => (
+        <p className="caution" key={caution}>
+          <b>{caution.split(/(?<=[.?])\s/)[0]}</b>{' '}
           {caution
-            .split(/(?<=[.:?])\s/)
+            .split(/(?<=[.?])\s/)
             .slice(1)
             .join(' ')}
         </p>
-      )}
+      ))}
       {step.kind === 'pause' && step.meanwhile !== '' && (
         <p className="text">
           <b>Until it goes on:</b> {step.meanwhile}
         </p>
       )}
-      {step.kind === 'safety' && <SafetySheet plan={run.plan} />}
+      {step.kind === 'safety' && (
+        <div className="safety">
+          <SafetyParts plan={run.plan} measures={measures} heading={(words) => <h2>{words}</h2>} />
+        </div>
+      )}
       <BenchFigures run={run} step={step} lab={lab} />
       <Wrote run={run} state={state} onTablet={onTablet} zone={zone} onStrike={onStrike} />
-      {(signature.state === 'due' || signature.state === 'void') && (
+      {onSign && (signature.state === 'due' || signature.state === 'void') && (
         <button type="button" className="plain wide" onClick={onSign}>
           A demonstrator signs here
         </button>
@@ -267,7 +313,7 @@ function StepFace({ run, state, lab, zone, onTablet, onStrike, onSign, later }: 
   )
 }
 
-function AllDone({ run }: { run: RunState }) {
+function AllDone({ run, readCode }: { run: RunState; readCode: string | null }) {
   const results = runResults(run)
   const product = mainSubstance(run.plan)?.name
   const percent = (value: number) => `${writeNumber(100 * value, 0)} %`
@@ -312,6 +358,11 @@ function AllDone({ run }: { run: RunState }) {
         <State level={results.judgement.level}>{results.judgement.words}</State>
       </p>
       <p>{results.judgement.evidence}</p>
+      {readCode && (
+        <p>
+          To read this run later, also after the session, type <b className="fig">{readCode}</b> where a bench code is asked for.
+        </p>
+      )}
     </>
   )
 }

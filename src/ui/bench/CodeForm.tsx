@@ -11,7 +11,7 @@ export function CodeForm() {
   const [code, setCode] = useState('')
   const [problem, setProblem] = useState<string>()
   const enter = async () => {
-    if (code.trim() === '') return setProblem('Type the six signs on the bench card.')
+    if (code.trim() === '') return setProblem('Type the six signs on the bench card, or the eight that open a run to read.')
     try {
       await call('/api/bench', 'POST', { code })
       router.refresh()

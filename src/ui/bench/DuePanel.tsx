@@ -3,6 +3,7 @@
 import { useState } from 'react'
 import type { WeighingMethod } from '@/core/plan/plan'
 import { askAbout } from '@/core/run/askAbout'
+import { endsEarly } from '@/core/run/endsEarly'
 import { besidesDue, dueIn, weighingChoices, type Due } from '@/core/run/due'
 import type { Instrument, Lab } from '@/core/lab/lab'
 import { calibrationOf } from '@/core/operation/melting/calibration'
@@ -92,9 +93,13 @@ function Enter({ run, state, due, lab, write }: { run: RunState; state: StepStat
   switch (due.kind) {
     case 'press':
       return (
-        <button type="button" className="go" onClick={() => write('press', step, { mark: due.mark })}>
-          {due.label}
-        </button>
+        <Ending state={state} ends={due.mark === 'heat-off'} onEnd={() => write('press', step, { mark: due.mark })}>
+          {(end) => (
+            <button type="button" className="go" onClick={end}>
+              {due.label}
+            </button>
+          )}
+        </Ending>
       )
     case 'tare':
       return (
@@ -109,7 +114,11 @@ function Enter({ run, state, due, lab, write }: { run: RunState; state: StepStat
         </button>
       )
     case 'done':
-      return <Done due={due} onDone={() => write('done', step, {})} />
+      return (
+        <Ending state={state} ends={state.step.kind === 'hold'} onEnd={() => write('done', step, {})}>
+          {(end) => <Done due={due} onDone={end} />}
+        </Ending>
+      )
     case 'melting':
       return <EnterMelting run={run} step={step} decimals={due.decimals} instruments={lab.instruments} write={write} />
     case 'head':
@@ -121,6 +130,27 @@ function Enter({ run, state, due, lab, write }: { run: RunState; state: StepStat
     case 'reading':
       return <EnterReading run={run} state={state} due={due} write={write} />
   }
+}
+
+interface EndingProps {
+  state: StepState
+  /** True where this press ends a time that runs. */
+  ends: boolean
+  onEnd: () => void
+  children: (end: () => void) => React.ReactNode
+}
+
+/** A press that ends a hold is asked about once where the hold has hardly begun. */
+function Ending({ state, ends, onEnd, children }: EndingProps) {
+  const [asked, setAsked] = useState<string>()
+  if (asked)
+    return <Question question={asked} onCorrect={() => setAsked(undefined)} onKeep={onEnd} correct="Go on" keep="It is over" />
+  const end = () => {
+    const question = ends ? endsEarly(state, new Date().getTime()) : null
+    if (question) setAsked(question)
+    else onEnd()
+  }
+  return children(end)
 }
 
 function Done({ due, onDone }: { due: Due & { kind: 'done' }; onDone: () => void }) {
@@ -266,6 +296,8 @@ function EnterMelting({
     if (question) return setAsked(question)
     write('melting', step, body)
   }
+  // The onset first, then the clear point, by the key as by the button.
+  const next = () => (field === 'onset' && texts.clear === '' ? setField('clear') : take())
   if (asked) return <Question question={asked} onCorrect={() => setAsked(undefined)} onKeep={() => take(asked)} />
   return (
     <>
@@ -284,10 +316,10 @@ function EnterMelting({
         at={field}
         onAt={setField}
         onText={(key, text) => setTexts({ ...texts, [key]: text })}
-        onEnter={() => take()}
+        onEnter={next}
         problem={problem}
       />
-      <button type="button" className="go" onClick={() => (field === 'onset' && texts.clear === '' ? setField('clear') : take())}>
+      <button type="button" className="go" onClick={next}>
         {field === 'onset' && texts.clear === '' ? 'Now the clear point' : 'Write it down'}
       </button>
     </>

@@ -1,15 +1,23 @@
 'use client'
 
-/** A doubt about a number, asked before it is written. */
-export function Question({ question, onCorrect, onKeep }: { question: string; onCorrect: () => void; onKeep: () => void }) {
+interface Props {
+  question: string
+  onCorrect: () => void
+  onKeep: () => void
+  correct?: string
+  keep?: string
+}
+
+/** A doubt about what is being written, asked once. */
+export function Question({ question, onCorrect, onKeep, correct = 'Correct it', keep = 'It is right, write it down' }: Props) {
   return (
     <div className="question" role="alertdialog" aria-label="A question before it is written">
       <p>{question}</p>
       <button type="button" className="go" autoFocus onClick={onCorrect}>
-        Correct it
+        {correct}
       </button>
       <button type="button" className="plain" onClick={onKeep}>
-        It is right, write it down
+        {keep}
       </button>
     </div>
   )

@@ -3,7 +3,8 @@
 import { useState } from 'react'
 import { writeNumber } from '@/core/quantity/write'
 import { askAbout } from '@/core/run/askAbout'
-import type { Entry, ShownKind } from '@/core/run/entry'
+import type { Entry } from '@/core/run/entry'
+import { isShown } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
 import { entryValue } from '../run/labels'
 import { Question } from './Question'
@@ -12,18 +13,19 @@ import { NumberPad } from './NumberPad'
 import { ReadingField } from './ReadingField'
 import { readingOf } from './readingOf'
 
-const reasons = ['Misread the display', 'Point in the wrong place', 'Wrong container state', 'Wrong line']
+const reasonsForReadings = ['Misread the display', 'Point in the wrong place', 'Wrong container state', 'Wrong line']
+const reasonsForMoments = ['Pressed by mistake', 'Wrong step', 'Too early', 'Seen after all']
 
 interface Props {
   run: RunState
-  entry: Entry<ShownKind>
+  entry: Entry
   label: string
   signed: boolean
   write: Write
   onClose: () => void
 }
 
-/** Strikes a reading and rewrites it, or only strikes it. The old one stays readable with the reason. */
+/** Strikes anything that was written: a reading, which can be rewritten at once, or a press, a sign, a step that was called done. The old one stays readable with the reason. */
 export function StrikePanel({ run, entry, label, signed, write, onClose }: Props) {
   const [text, setText] = useState('')
   const [reason, setReason] = useState('')
@@ -53,7 +55,12 @@ export function StrikePanel({ run, entry, label, signed, write, onClose }: Props
   return (
     <section className="pad" aria-label="Strike a reading">
       <h2>
-        {label}: <s className="fig">{old}</s>
+        {label}
+        {old !== '' && (
+          <>
+            : <s className="fig">{old}</s>
+          </>
+        )}
       </h2>
       {signed && <p className="danger">A signature covers this reading. Striking it makes the signature void.</p>}
       {asked ? (
@@ -61,7 +68,7 @@ export function StrikePanel({ run, entry, label, signed, write, onClose }: Props
       ) : (
         <>
           <div className="choice reasons" role="group" aria-label="Reason">
-            {reasons.map((each) => (
+            {(isShown(entry) ? reasonsForReadings : reasonsForMoments).map((each) => (
               <button key={each} type="button" aria-pressed={reason === each} onClick={() => setReason(each)}>
                 {each}
               </button>
@@ -93,7 +100,7 @@ export function StrikePanel({ run, entry, label, signed, write, onClose }: Props
             </p>
           )}
           <button type="button" className="go" onClick={() => rewrite()}>
-            {{ reading: 'Strike and rewrite', melting: 'Strike, then melt again', head: 'Strike it' }[entry.kind]}
+            {entry.kind === 'reading' ? 'Strike and rewrite' : entry.kind === 'melting' ? 'Strike, then melt again' : 'Strike it'}
           </button>
           {entry.kind === 'reading' && (
             <button

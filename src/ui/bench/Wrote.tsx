@@ -2,7 +2,7 @@
 
 import { writeFigureText } from '@/core/quantity/write'
 import { computedLine } from '@/core/reaction/reactionTable'
-import { isShown, type Entry, type ShownKind } from '@/core/run/entry'
+import type { Entry } from '@/core/run/entry'
 import type { RunState, StepState } from '@/core/run/foldRun'
 import { entryLabel, entryValue } from '../run/labels'
 import { clockTime } from '../time'
@@ -13,7 +13,7 @@ interface Props {
   onTablet: ReadonlySet<string>
   zone: string
   /** Absent where the log is only read. */
-  onStrike?: (entry: Entry<ShownKind>) => void
+  onStrike?: ((entry: Entry) => void) | undefined
 }
 
 /** What has been written in a step: readings with their struck forerunners, moments, and the net result beside the plan. */
@@ -27,7 +27,6 @@ export function Wrote({ run, state, onTablet, zone, onStrike }: Props) {
   return (
     <div className="wrote">
       {state.standing.map((entry) => {
-        const canStrike = onStrike && isShown(entry)
         return (
           <div className="written" key={entry.id}>
             <span>
@@ -41,12 +40,12 @@ export function Wrote({ run, state, onTablet, zone, onStrike }: Props) {
               <small className={onTablet.has(entry.id) ? 'doubt' : 'good'}>
                 {onTablet.has(entry.id) ? 'kept on this tablet' : 'in the book'}
               </small>
-              {canStrike && (
+              {onStrike && (
                 <button
                   type="button"
                   className="strike"
                   onClick={() => onStrike(entry)}
-                  aria-label={`Strike ${entryLabel(state, entry)}, ${entryValue(entry)}`}
+                  aria-label={[`Strike ${entryLabel(state, entry)}`, entryValue(entry)].filter(Boolean).join(', ')}
                 >
                   Strike
                 </button>
@@ -61,7 +60,7 @@ export function Wrote({ run, state, onTablet, zone, onStrike }: Props) {
             {entryLabel(state, entry)} <small className="quiet">struck: {reason}</small>
           </span>
           <span className="fig value">
-            <s>{entryValue(entry)}</s>
+            <s>{entryValue(entry) || entryLabel(state, entry)}</s>
           </span>
         </div>
       ))}

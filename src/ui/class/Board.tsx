@@ -46,14 +46,19 @@ export function Board({ session, plan, runs, zone, startsAt, maySign, now: initi
   )
   const finished = states.filter(({ state }) => state.now === plan.steps.length).length
   const started = states.filter(({ state }) => state.now > 0 || state.steps[0]?.standing.length).length
+  const [grid, setGrid] = useState(false)
   return (
-    <>
+    <div className={`class-now${grid ? ' with-grid' : ''}`}>
       <p className="summary">
         <b className="fig">
           {started} of {runs.length}
         </b>{' '}
         benches have begun, <b className="fig">{finished}</b> are done.
       </p>
+      <NowList states={states} now={now} startsAt={startsAt} />
+      <button type="button" className="grid-behind no-print" aria-expanded={grid} onClick={() => setGrid(!grid)}>
+        {grid ? 'Hide the board' : 'All steps of all benches'}
+      </button>
       <div className="board-scroll" tabIndex={0} role="region" aria-label="Board of benches against steps">
         <table className="ruled board">
           <thead>
@@ -85,6 +90,7 @@ export function Board({ session, plan, runs, zone, startsAt, maySign, now: initi
                 ))}
                 <td className="now-words">
                   <NowWords state={state} now={now} startsAt={startsAt} />
+                  <ClockOff entries={entries[run.id] ?? []} />
                 </td>
               </tr>
             ))}
@@ -97,7 +103,43 @@ export function Board({ session, plan, runs, zone, startsAt, maySign, now: initi
       </p>
       <ToSign states={states} zone={zone} maySign={maySign} onSigned={(run, signed) => add({ [run]: signed })} />
       <Odd states={states} zone={zone} />
-    </>
+    </div>
+  )
+}
+
+/** Benches with what is now at each, those whose clock is over first: what a phone shows in place of the grid. */
+function NowList({ states, now, startsAt }: { states: { run: BoardRun; state: RunState }[]; now: number; startsAt: string }) {
+  const late = (state: RunState) => state.clocks.some(({ dueAt }) => dueAt !== null && Date.parse(dueAt) < now)
+  const sorted = [...states].sort((a, b) => Number(late(b.state)) - Number(late(a.state)) || a.run.bench - b.run.bench)
+  return (
+    <section className="now-list" aria-label="Benches now">
+      <h2 className="section-title">Benches now</h2>
+      <ul className="sheet-list">
+        {sorted.map(({ run, state }) => (
+          <li key={run.id}>
+            <span>
+              <b>Bench {run.bench}</b> <span className="quiet">{run.members}</span>
+              <br />
+              <NowWords state={state} now={now} startsAt={startsAt} />
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+/** A tablet whose clock is off by so much is shown: its times are put right, and somebody should put its clock right. */
+const clockOffMs = 120_000
+
+function ClockOff({ entries }: { entries: readonly Numbered[] }) {
+  const off = entries.findLast(({ clockMs }) => clockMs !== undefined)?.clockMs ?? 0
+  if (Math.abs(off) < clockOffMs) return null
+  return (
+    <small className="doubt">
+      {' '}
+      its tablet’s clock is {span(Math.abs(off))} {off > 0 ? 'ahead' : 'behind'}
+    </small>
   )
 }
 
@@ -253,22 +295,57 @@ function Odd({ states, zone }: { states: { run: BoardRun; state: RunState }[]; z
   )
 }
 
-/** Bench cards: what each group types to open its bench. */
-export function BenchCards({ runs, planTitle }: { runs: BoardRun[]; planTitle: string }) {
+export type CardRun = Pick<BoardRun, 'id' | 'bench' | 'members' | 'scale' | 'code'> & { readCode: string | null }
+
+/** Bench cards: what each group types to open its bench, and to read its run afterwards. */
+export function BenchCards({ runs, planTitle, mayChange }: { runs: CardRun[]; planTitle: string; mayChange: boolean }) {
+  const [codes, setCodes] = useState<Record<string, string>>({})
+  const [problem, setProblem] = useState<string>()
+  const renew = async (run: string) => {
+    setProblem(undefined)
+    try {
+      const { code } = await call<{ code: string }>(`/api/runs/${run}/code`, 'POST', {})
+      setCodes((all) => ({ ...all, [run]: code }))
+    } catch (error) {
+      setProblem((error as Error).message)
+    }
+  }
   return (
     <section className="cards" aria-label="Bench cards">
       <h2 className="section-title">
-        Bench cards <small>typed at /bench, valid on the day of the session</small>
+        Bench cards <small>typed at /bench while the session is on</small>
       </h2>
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
       <ul>
         {runs.map((run) => (
           <li key={run.id}>
             <b>Bench {run.bench}</b>
             <span>{run.members}</span>
-            <span className="code fig">{run.code}</span>
+            <span className="code fig">{codes[run.id] ?? run.code}</span>
             <small className="quiet">
               {planTitle}, scale {run.scale}
+              {run.readCode && (
+                <>
+                  <br />
+                  to read afterwards: <span className="fig">{run.readCode}</span>
+                </>
+              )}
             </small>
+            {mayChange && (
+              <Button
+                variant="quiet"
+                size="sm"
+                className="no-print"
+                aria-label={`New code for bench ${run.bench}`}
+                onClick={() => renew(run.id)}
+              >
+                New code
+              </Button>
+            )}
           </li>
         ))}
       </ul>

@@ -12,7 +12,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts'
-import type { ResultRow } from './resultRows'
+import type { ResultRow } from '@/core/classroom/classResults'
 
 /** Height of a row of the results table, and of the axis that stands in its head, px. The pictures lie in the table, so they keep its measure. */
 export const rowHeight = 54
@@ -41,7 +41,7 @@ export function PercentStrip({
 }) {
   const points = rows.flatMap((row, index) => {
     const value = pick(row)
-    return value === null ? [] : [{ row: index + 0.5, value: 100 * value, level: row.results.judgement.level }]
+    return value === null ? [] : [{ row: index + 0.5, value: 100 * value, level: row.judgement.level }]
   })
   const low = Math.min(40, ...points.map(({ value }) => Math.floor(value / 20) * 20))
   const high = Math.max(110, ...points.map(({ value }) => Math.ceil(value / 10) * 10))
@@ -84,10 +84,10 @@ function Point({ cx = 0, cy = 0, payload }: { cx?: number; cy?: number; payload?
 
 /** Melting ranges as bars on a temperature scale, one row a bench, the literature band behind them. */
 export function MeltingBars({ rows, literature }: { rows: ResultRow[]; literature: { lowC: number; highC: number } }) {
-  const bars = rows.map(({ bench, results }) => ({
+  const bars = rows.map(({ bench, melting, judgement }) => ({
     bench: String(bench),
-    range: results.melting ? ([results.melting.onsetC, results.melting.clearC] as [number, number]) : null,
-    level: results.judgement.level,
+    range: melting ? ([melting.onsetC, melting.clearC] as [number, number]) : null,
+    level: judgement.level,
   }))
   const all = bars.flatMap(({ range }) => range ?? [])
   const low = Math.floor((Math.min(literature.lowC - 4, ...all) - 1) / 5) * 5

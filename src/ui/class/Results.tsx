@@ -1,35 +1,21 @@
 'use client'
 
-import { useMemo, useState, type ReactNode } from 'react'
+import { useState, type ReactNode } from 'react'
 import { Button } from 'react-bootstrap'
-import { mainResult, mainSubstance, type Plan } from '@/core/plan/plan'
-import { writeFigureText, writeNumber } from '@/core/quantity/write'
-import { computedLine } from '@/core/reaction/reactionTable'
-import { limitingNames } from '@/core/reaction/working'
+import type { ClassResults, ResultRow } from '@/core/classroom/classResults'
+import { writeNumber } from '@/core/quantity/write'
 import type { MeltingReading } from '@/core/result/meltingReading'
-import { lossAccount } from '@/core/result/lossAccount'
 import { FigureText } from '../figures/FigureText'
 import { State } from '../figures/State'
-import type { BoardRun } from './Board'
 import { MeltingBars, PercentStrip } from './RangeCharts'
-import { resultRows, type ResultRow } from './resultRows'
 
-/** The results of a class: one picture per question, with the table behind it, and below what wants a word. */
-export function Results({ session, plan, runs }: { session: string; plan: Plan; runs: BoardRun[] }) {
+/** The results of a class: one picture per question, with the table behind it, and below what wants a word. Figures only: the readings behind them stay with those who may see them. */
+export function Results({ session, results }: { session: string; results: ClassResults }) {
   const [withU, setWithU] = useState(false)
-  const product = mainSubstance(plan)
-  const recovers = mainResult(plan)?.recovery !== undefined
-  const crystallises = plan.steps.some(({ kind }) => kind === 'crystallise')
-  const melts = plan.steps.some(({ kind }) => kind === 'melt')
-  const { rows, medianYield, medianRecovery, shiftC } = useMemo(
-    () => resultRows(plan, runs, product?.melting?.highC),
-    [plan, runs, product?.melting?.highC],
-  )
-  const doubted = rows.filter(
-    ({ results, outlier }) => results.judgement.level === 'doubt' || results.judgement.level === 'danger' || outlier,
-  )
+  const { product, recovers, crystallises, melts, rows, medianResult, medianRecovery, shiftC } = results
+  const doubted = rows.filter(({ judgement, outlier }) => judgement.level === 'doubt' || judgement.level === 'danger' || outlier)
   const percent = (value: number | null) => (value === null ? '–' : `${writeNumber(100 * value, 0)} %`)
-  if (rows.every(({ results }) => results.result === null && results.melting === null)) {
+  if (rows.every(({ result, melting }) => result === null && melting === null)) {
     return (
       <p>No bench has a result yet. Yields appear here as soon as a product is weighed, melting ranges when they are read.</p>
     )
@@ -38,7 +24,7 @@ export function Results({ session, plan, runs }: { session: string; plan: Plan; 
     <>
       <div className="sums">
         <div>
-          <b className="fig">{percent(medianYield)}</b>
+          <b className="fig">{percent(medianResult)}</b>
           <span>
             {recovers
               ? `median recovery of ${product?.name}, from what was put in`
@@ -120,18 +106,10 @@ export function Results({ session, plan, runs }: { session: string; plan: Plan; 
                     : {
                         span: rows.length,
                         yield: (
-                          <PercentStrip
-                            rows={rows}
-                            pick={({ results }) => results.result?.figure.value ?? null}
-                            median={medianYield}
-                          />
+                          <PercentStrip rows={rows} pick={({ result }) => result?.fraction.value ?? null} median={medianResult} />
                         ),
                         recovery: (
-                          <PercentStrip
-                            rows={rows}
-                            pick={({ results }) => results.recovery?.figure.value ?? null}
-                            median={medianRecovery}
-                          />
+                          <PercentStrip rows={rows} pick={({ recovery }) => recovery?.value ?? null} median={medianRecovery} />
                         ),
                         melting: product?.melting && <MeltingBars rows={rows} literature={product.melting} />,
                       }
@@ -141,7 +119,7 @@ export function Results({ session, plan, runs }: { session: string; plan: Plan; 
           </tbody>
         </table>
       </div>
-      {(plan.recoveries?.length ?? 0) > 1 && <GotBack rows={rows} withU={withU} />}
+      {rows.some(({ recovered }) => recovered.length > 1) && <GotBack rows={rows} withU={withU} />}
       <p className="quiet key">
         Dashed: the median.{' '}
         {melts && product?.melting && `Shaded: the literature, ${product.melting.lowC}–${product.melting.highC} °C. `}An open
@@ -164,7 +142,7 @@ export function Results({ session, plan, runs }: { session: string; plan: Plan; 
             <h2 className="section-title">
               Bench {row.bench}, {row.members}
             </h2>
-            <p>{lossAccount(row.state, row.results)}</p>
+            <p>{row.account}</p>
           </section>
         ))}
       </div>
@@ -193,17 +171,17 @@ function GotBack({ rows, withU }: { rows: ResultRow[]; withU: boolean }) {
         </tr>
       </thead>
       <tbody>
-        {rows.flatMap(({ bench, results }) =>
-          results.recovered.map(({ recovery, substance, percentage, melting, judgement }, index) => (
-            <tr key={`${bench} ${recovery.sample}`}>
+        {rows.flatMap(({ bench, recovered }) =>
+          recovered.map(({ sample, substance, fraction, melting, judgement }, index) => (
+            <tr key={`${bench} ${sample}`}>
               {index === 0 && (
-                <th scope="row" rowSpan={results.recovered.length} className="number">
+                <th scope="row" rowSpan={recovered.length} className="number">
                   {bench}
                 </th>
               )}
               <td>{substance}</td>
               <td className="n">
-                {percentage ? <FigureText figure={percentage.figure} factor={100} decimals={0} unit="%" withU={withU} /> : '–'}
+                {fraction ? <FigureText figure={fraction} factor={100} decimals={0} unit="%" withU={withU} /> : '–'}
               </td>
               <td className="n fig">{rangeText(melting)}</td>
               <td className="verdict">
@@ -225,7 +203,7 @@ interface Pictures {
 }
 
 function Row({
-  row: { bench, members, scale, before, state, results, outlier },
+  row: { bench, members, scale, before, limiting, crude, product, result, recovery, melting, judgement, outlier },
   withU,
   crystallises,
   melts,
@@ -237,9 +215,6 @@ function Row({
   melts: boolean
   pictures: Pictures | undefined
 }) {
-  const limiting = computedLine(results.table, results.limiting[0] ?? state.plan.reference)
-  const crude = results.crude && state.samples[results.crude.sample]
-  const product = results.result && state.samples[results.result.sample]
   // The numbers stand in the cells beside each picture, so a reader of the table loses nothing.
   const picture = (which: 'yield' | 'recovery' | 'melting') =>
     pictures && (
@@ -259,29 +234,23 @@ function Row({
         </div>
       </td>
       <td className="lines">
-        <span className="fig">
-          {results.result?.kind === 'recovery' && results.whole
-            ? writeFigureText(results.whole, 'mass')
-            : limiting.amount && writeFigureText(limiting.amount, 'amount')}
-        </span>
-        <span>{limitingNames(state.plan, results.table) || limiting.substance.name}</span>
-        {results.limitingChanged && <small className="doubt">not the plan’s</small>}
-        {results.notMeasured.includes(limiting.line.id) && <small className="quiet">as planned</small>}
+        <span className="fig">{limiting.amount}</span>
+        <span>{limiting.names}</span>
+        {limiting.changed && <small className="doubt">not the plan’s</small>}
+        {limiting.asPlanned && <small className="quiet">as planned</small>}
       </td>
-      <td className="n">{crude && <FigureText figure={crude.mass} unit="g" withU={withU} />}</td>
+      <td className="n">{crude && <FigureText figure={crude} unit="g" withU={withU} />}</td>
       <td className="n">
         {product && <FigureText figure={product.mass} unit="g" withU={withU} />}
         {product && !product.dry && <small className="danger"> wet</small>}
       </td>
       {picture('yield')}
       <td className="n">
-        <b>
-          {results.result ? <FigureText figure={results.result.figure} factor={100} decimals={0} unit="%" withU={withU} /> : '–'}
-        </b>
-        {before.length > 0 && results.result && (
+        <b>{result ? <FigureText figure={result.fraction} factor={100} decimals={0} unit="%" withU={withU} /> : '–'}</b>
+        {before.length > 0 && result && (
           <small className="quiet overall" title={before.map(({ title }) => title).join(', ')}>
             {' '}
-            overall {writeNumber(100 * before.reduce((all, { fraction }) => all * fraction, results.result.figure.value), 0)} %
+            overall {writeNumber(100 * before.reduce((all, { fraction }) => all * fraction, result.fraction.value), 0)} %
           </small>
         )}
         {outlier && <small className="doubt far">far out</small>}
@@ -290,22 +259,18 @@ function Row({
         <>
           {picture('recovery')}
           <td className="n">
-            {results.recovery ? (
-              <FigureText figure={results.recovery.figure} factor={100} decimals={0} unit="%" withU={withU} />
-            ) : (
-              '–'
-            )}
+            {recovery ? <FigureText figure={recovery} factor={100} decimals={0} unit="%" withU={withU} /> : '–'}
           </td>
         </>
       )}
       {melts && (
         <>
           {picture('melting')}
-          <td className="n fig">{rangeText(results.melting)}</td>
+          <td className="n fig">{rangeText(melting)}</td>
         </>
       )}
       <td className="verdict">
-        <State level={results.judgement.level}>{results.judgement.words}</State>
+        <State level={judgement.level}>{judgement.words}</State>
       </td>
     </tr>
   )

@@ -9,9 +9,13 @@ import { array, boolean, object, string } from 'yup'
 import { readNumber } from '@/core/quantity/readQuantity'
 import { writeNumber } from '@/core/quantity/write'
 import { call } from '../call'
+import { State } from '../figures/State'
 import { momentIn } from '../time'
+import { useScaleDoubts } from './useScaleDoubts'
 
 export interface SessionChoices {
+  /** Titles of published plans that cannot be read. */
+  unreadable: string[]
   sections: { id: string; name: string; groups: { id: string; bench: number; members: string }[] }[]
   revisions: {
     id: string
@@ -83,6 +87,8 @@ export function SessionForm({
   const { errors, isSubmitting } = form.formState
   const chosen = useWatch({ control: form.control, name: 'revision' })
   const from = choices.revisions.find(({ id }) => id === chosen)?.from
+  const scales = useWatch({ control: form.control, name: 'groups' })
+  const doubtsAt = useScaleDoubts(chosen, scales)
   const scaleFor = (group: string) => {
     const weighed = from?.weighed[group]
     return from && weighed ? writeNumber(Math.min(20, Math.max(0.05, weighed / from.needsG)), 2) : undefined
@@ -108,10 +114,14 @@ export function SessionForm({
     }
   })
   const groupsProblem = errors.groups?.root?.message ?? errors.groups?.message
+  const unreadable = choices.unreadable.length > 0 && (
+    <p className="problem">Cannot be read, and so cannot be run: {choices.unreadable.join(', ')}. Open it at the Desk.</p>
+  )
   if (choices.revisions.length === 0)
-    return <p>No preparation is published yet. Publish one at the Desk, then set a session with it.</p>
+    return unreadable || <p>No preparation is published yet. Publish one at the Desk, then set a session with it.</p>
   return (
     <form onSubmit={submit} noValidate className="session-form">
+      {unreadable}
       <div className="fields">
         <Form.Group controlId="revision">
           <Form.Label>Preparation</Form.Label>
@@ -184,6 +194,12 @@ export function SessionForm({
                   isInvalid={!!errors.groups?.[index]?.scale}
                 />
                 {errors.groups?.[index]?.scale && <div className="problem">{errors.groups[index].scale.message}</div>}
+                {scales[index]?.takesPart &&
+                  doubtsAt(scales[index].scale).map(({ id, title, evidence }) => (
+                    <div key={id} className="scale-doubt">
+                      <State level="doubt">{title}</State> <small>{evidence}</small>
+                    </div>
+                  ))}
               </td>
               {from && (
                 <td className="fig">

@@ -29,6 +29,7 @@ import { Scheme } from './Scheme'
 import { SequenceLine } from './SequenceLine'
 import { SubstancePicker, type FoundSubstance } from './SubstancePicker'
 import type { Base, Saving } from './draftKeeper'
+import { useEarlier } from './useEarlier'
 import { useDraft } from './useDraft'
 import { useSettled } from './useSettled'
 import { useStable } from './useStable'
@@ -41,8 +42,10 @@ export interface DeskProps {
   /** True for a preparation that is put away. */
   archived: boolean
   shelf: Bottle[]
-  /** The other preparations of the course, for sequences. */
-  others: Plan[]
+  /** Titles of the other preparations of the course, from which a sequence may go on. */
+  otherTitles: string[]
+  /** The plans that lead to this one, the nearest first. */
+  earlier: Plan[]
   drawings: Record<string, string>
   lab: Lab
   solvents: readonly Substance[]
@@ -52,15 +55,32 @@ export interface DeskProps {
   zone: string
 }
 
-type Texts = Record<string, { text: string; problem?: string }>
+/** Text in a cell that is being typed, or was refused: then with the reason, and with its line as it stood. */
+type Texts = Record<string, { text: string; problem?: string; line?: string }>
 
 const keyOf = ({ line, column }: CellPlace) => `${line} ${column}`
 
 /** One preparation on the Desk: scheme, reaction table and procedure on the page; workings, queries and cautions in the margin. */
 export function Desk(props: DeskProps) {
-  const { course, preparation, opened, history, archived, shelf, others, drawings, lab, solvents, mayWrite, older, zone } = props
+  const {
+    course,
+    preparation,
+    opened,
+    history,
+    archived,
+    shelf,
+    otherTitles,
+    earlier,
+    drawings,
+    lab,
+    solvents,
+    mayWrite,
+    older,
+    zone,
+  } = props
   const draft = useDraft(preparation, opened)
   const { plan, base, past, future, saving } = draft
+  const others = useEarlier(course, plan, earlier)
   const readOnly = !mayWrite || older
   const [texts, setTexts] = useState<Texts>({})
   const [focus, setFocus] = useState<CellPlace | null>(null)
@@ -92,6 +112,14 @@ export function Desk(props: DeskProps) {
     [focus, later, laterTable],
   )
 
+  // What was refused goes as soon as its line has become right in any other way.
+  const stillWrong = useMemo(() => {
+    const entries = Object.entries(texts)
+    const left = entries.filter(
+      ([key, { line }]) => line === undefined || line === JSON.stringify(lineIn(plan, key.slice(0, key.lastIndexOf(' ')))),
+    )
+    return left.length === entries.length ? texts : Object.fromEntries(left)
+  }, [texts, plan])
   const nameOf = (id: string) =>
     plan.substances.find((substance) => substance.id === plan.lines.find((line) => line.id === id)?.substance)?.name ?? id
   const without = (place: CellPlace) =>
@@ -105,7 +133,11 @@ export function Desk(props: DeskProps) {
     if (read.ok) {
       without(place)
       draft.change(read.value, `${place.column} of ${nameOf(place.line)}`)
-    } else setTexts((all) => ({ ...all, [keyOf(place)]: { text: kept.text, problem: read.problem } }))
+    } else
+      setTexts((all) => ({
+        ...all,
+        [keyOf(place)]: { text: kept.text, problem: read.problem, line: JSON.stringify(lineIn(plan, place.line)) },
+      }))
   }
 
   const actions = useStable<CellActions>({
@@ -195,7 +227,8 @@ export function Desk(props: DeskProps) {
         key: `caution-${substance.id}`,
         about: line.id,
         node: (
-          <div>
+          // On paper each caution stands with its line.
+          <div className="no-print">
             <h3>
               <State level="danger">{substance.name}</State>
             </h3>
@@ -231,7 +264,7 @@ export function Desk(props: DeskProps) {
             ) : readOnly || past.length > 0 ? (
               ''
             ) : (
-              ', frozen: a change starts a draft'
+              <span className="no-print">, frozen: a change starts a draft</span>
             )}
           </span>
           <Link className="sub no-print" href={`/desk/${preparation}/safety?revision=${base.number}`}>
@@ -271,7 +304,7 @@ export function Desk(props: DeskProps) {
         <p className="aim quiet">
           {plan.aim}{' '}
           {!readOnly && (
-            <button type="button" className="opens" aria-expanded={words} onClick={() => setWords(!words)}>
+            <button type="button" className="opens no-print" aria-expanded={words} onClick={() => setWords(!words)}>
               {plan.aim === '' ? 'Write aim and conditions' : 'Change the words'}
             </button>
           )}
@@ -291,13 +324,19 @@ export function Desk(props: DeskProps) {
             </Button>
           </div>
         )}
+        {draft.unkept && (
+          <p className="problem" role="alert">
+            This device keeps nothing over a reload: its storage is full or forbidden. What is saved is safe; stay on this page
+            until it says so.
+          </p>
+        )}
         <Scheme plan={later} drawings={drawn} readOnly={readOnly} onCoefficient={coefficient} />
         <SequenceLine plan={later} others={others} onChange={readOnly ? undefined : draft.change} />
         <ReactionTableView
           plan={shown}
           table={table}
           readOnly={readOnly}
-          texts={texts}
+          texts={stillWrong}
           actions={actions}
           openLine={readOnly ? undefined : openLine}
           onOpen={(line) => setOpenLine(openLine === line ? undefined : line)}
@@ -306,7 +345,7 @@ export function Desk(props: DeskProps) {
               plan={plan}
               computed={computed}
               shelf={shelf.filter((bottle) => holds(bottle, computed))}
-              others={others}
+              otherTitles={otherTitles}
               onChange={draft.change}
             />
           )}
@@ -341,7 +380,14 @@ export function Desk(props: DeskProps) {
           onChange={readOnly ? undefined : draft.change}
         />
         <History history={history} preparation={preparation} zone={zone} current={base.number} />
-        {mayWrite && <KeepOrCopy preparation={preparation} archived={archived} />}
+        {mayWrite && (
+          <KeepOrCopy
+            preparation={preparation}
+            archived={archived}
+            draft={base.state === 'draft' ? base.id : undefined}
+            onDiscard={draft.discard}
+          />
+        )}
       </main>
       <Margin notes={notes} label="Margin: workings, queries and cautions" />
       {own !== undefined && <OwnSubstance course={course} name={own} onClose={() => setOwn(undefined)} onTake={addSubstance} />}
@@ -405,6 +451,8 @@ export function Desk(props: DeskProps) {
     </div>
   )
 }
+
+const lineIn = (plan: Plan, id: string) => plan.lines.find((line) => line.id === id)
 
 /** Puts the cursor into a figure of a line as soon as the line stands in the table. */
 function focusCell(line: string, column: number): void {

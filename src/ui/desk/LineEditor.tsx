@@ -26,12 +26,12 @@ interface Props {
   /** Bottles that hold what this line dispenses. */
   shelf: Bottle[]
   /** The other preparations of the course. */
-  others: Plan[]
+  otherTitles: string[]
   onChange: (plan: Plan, label: string) => void
 }
 
 /** What a line is beside its figures: its part in the reaction, its bottle, its device, its place in the table. */
-export function LineEditor({ plan, computed, shelf, others, onChange }: Props) {
+export function LineEditor({ plan, computed, shelf, otherTitles, onChange }: Props) {
   const { line } = computed
   const { name } = computed.substance
   const [problem, setProblem] = useState<string>()
@@ -97,7 +97,7 @@ export function LineEditor({ plan, computed, shelf, others, onChange }: Props) {
           {form.kind === 'mass-volume' && (
             <NumberField
               label="g in 100 mL"
-              value={form.gPer100ML}
+              value={form.gPer100ML ?? 0}
               most={500}
               onNumber={(gPer100ML) => change({ form: { ...form, gPer100ML } }, 'strength')}
             />
@@ -113,7 +113,7 @@ export function LineEditor({ plan, computed, shelf, others, onChange }: Props) {
           {form.kind === 'solution' && (
             <NumberField
               label="mol/L"
-              value={form.molPerL}
+              value={form.molPerL ?? 0}
               most={30}
               onNumber={(molPerL) => change({ form: { ...form, molPerL } }, 'strength')}
             />
@@ -122,13 +122,13 @@ export function LineEditor({ plan, computed, shelf, others, onChange }: Props) {
             <>
               <NumberField
                 label="% w/w"
-                value={form.fraction * 100}
+                value={(form.fraction ?? 0) * 100}
                 most={100}
                 onNumber={(percent) => change({ form: { ...form, fraction: percent / 100 } }, 'strength')}
               />
               <NumberField
                 label="density, g/mL"
-                value={form.gPerML}
+                value={form.gPerML ?? 0}
                 most={5}
                 onNumber={(gPerML) => change({ form: { ...form, gPerML } }, 'density')}
               />
@@ -161,7 +161,7 @@ export function LineEditor({ plan, computed, shelf, others, onChange }: Props) {
               onChange={(event) => change({ madeIn: event.currentTarget.value }, 'origin')}
             >
               <option value="">from the bottle</option>
-              {[...new Set([...others.map(({ title }) => title), ...(line.madeIn ? [line.madeIn] : [])])].map((title) => (
+              {[...new Set([...otherTitles, ...(line.madeIn ? [line.madeIn] : [])])].map((title) => (
                 <option key={title}>{title}</option>
               ))}
             </select>
@@ -262,9 +262,9 @@ export function LineEditor({ plan, computed, shelf, others, onChange }: Props) {
   )
 }
 
+/** A bottle of that kind of which nothing is known yet: no strength stands there that nobody has typed. */
 function emptyForm(kind: Form['kind']): Form {
-  if (kind === 'solution') return { kind, molPerL: 1 }
-  if (kind === 'mass-volume') return { kind, gPer100ML: 10 }
-  if (kind === 'mass-fraction') return { kind, fraction: 0.1, gPerML: 1, source: 'label of the bottle' }
+  if (kind === 'solution' || kind === 'mass-volume') return { kind }
+  if (kind === 'mass-fraction') return { kind, source: 'label of the bottle' }
   return { kind, purity: 1 }
 }

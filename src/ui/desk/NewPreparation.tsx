@@ -43,6 +43,8 @@ export function NewPreparation({ course }: { course: string }) {
 
   const part = (which: Part, label: string) => (
     <div>
+      {/* The field's own name is said to those who cannot see this one. */}
+      <span aria-hidden="true">{label.split(':')[0]}</span>
       <SubstancePicker
         course={course}
         label={label}

@@ -1,6 +1,6 @@
 'use client'
 
-import { memo, useId, useRef, type KeyboardEvent } from 'react'
+import { memo, useRef, type KeyboardEvent } from 'react'
 import type { Column } from '@/core/reaction/editLine'
 
 export interface CellDisplay {
@@ -40,6 +40,9 @@ interface Props {
   actions: CellActions
 }
 
+/** What is wrong with a cell stands in a row of its own under it, where it covers nothing. */
+export const problemId = (line: string, column: Column) => `problem-${line}-${column}`
+
 /** Drawn again only where what it shows has changed: one key changes a few of a hundred figures. */
 function same(before: Props, after: Props): boolean {
   const keys = Object.keys(after) as (keyof Props)[]
@@ -60,7 +63,6 @@ export const QuantityCell = memo(function QuantityCell(props: Props) {
   const { line, of, row, column, label, display, columnDecimals, text, problem, readOnly, actions } = props
   const place = { line, column: of }
   const input = useRef<HTMLInputElement>(null)
-  const problemId = useId()
   const shown = display ? `${display.number}${display.unit ? ` ${display.unit}` : ''}` : ''
   const editing = text !== undefined
 
@@ -125,7 +127,7 @@ export const QuantityCell = memo(function QuantityCell(props: Props) {
         data-cell={`${row} ${column}`}
         aria-label={`${label}${display ? (display.typed ? ', typed' : ', derived') : ', unknown'}`}
         aria-invalid={problem ? true : undefined}
-        aria-describedby={problem ? problemId : undefined}
+        aria-describedby={problem ? problemId(line, of) : undefined}
         value={text ?? shown}
         readOnly={readOnly}
         autoComplete="off"
@@ -138,11 +140,6 @@ export const QuantityCell = memo(function QuantityCell(props: Props) {
         onBlur={() => actions.commit(place)}
         onKeyDown={onKeyDown}
       />
-      {problem && (
-        <span className="problem" id={problemId} role="alert">
-          {problem}
-        </span>
-      )}
     </div>
   )
 }, same)

@@ -7,7 +7,7 @@ import type { Column } from '@/core/reaction/editLine'
 import type { ComputedLine, ReactionTable } from '@/core/reaction/reactionTable'
 import { formText } from '../figures/formText'
 import { MoleBar } from '../figures/MoleBar'
-import { QuantityCell, type CellActions, type CellDisplay } from './QuantityCell'
+import { problemId, QuantityCell, type CellActions, type CellDisplay } from './QuantityCell'
 
 export const columns: readonly Column[] = ['mass', 'volume', 'amount', 'ratio']
 
@@ -134,6 +134,31 @@ export function ReactionTableView(props: Props) {
                 />
               </td>
             </tr>
+            {line.substance.caution && !isProduct(line.line) && (
+              // On paper, where there is no margin beside it.
+              <tr className="print-only">
+                <td />
+                <td colSpan={columns.length + 2} className="danger">
+                  {line.substance.caution}
+                </td>
+              </tr>
+            )}
+            {columns.some((column) => texts[`${line.line.id} ${column}`]?.problem) && (
+              <tr className="problem-row">
+                <td colSpan={columns.length + 3}>
+                  {columns.map((column) => {
+                    const problem = texts[`${line.line.id} ${column}`]?.problem
+                    return (
+                      problem && (
+                        <span className="problem" id={problemId(line.line.id, column)} role="alert" key={column}>
+                          {problem}
+                        </span>
+                      )
+                    )
+                  })}
+                </td>
+              </tr>
+            )}
             {openLine === line.line.id && (
               <tr className="editor-row">
                 <td colSpan={columns.length + 3}>{editor(line)}</td>
@@ -212,5 +237,6 @@ function BarCell({
       </span>
     )
   }
-  return <span className="words">{isProduct(line.line) || plan.mainProduct === undefined ? '' : 'not in the equation'}</span>
+  const outside = !isProduct(line.line) && plan.mainProduct !== undefined && line.line.coefficient === null
+  return <span className="words">{outside ? 'not in the equation' : isReactant(line.line) ? 'no amount yet' : ''}</span>
 }

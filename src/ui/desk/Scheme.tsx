@@ -1,6 +1,6 @@
 'use client'
 
-import { memo, useState } from 'react'
+import { memo, useState, type CSSProperties } from 'react'
 import { isProduct, isReactant, type Line, type Plan } from '@/core/plan/plan'
 import { writeNumber } from '@/core/quantity/write'
 import { molarMass } from '@/core/substance/molarMass'
@@ -39,8 +39,14 @@ export const Scheme = memo(function Scheme({ plan, drawings, readOnly, onCoeffic
         <Molecule plan={plan} line={line} drawing={drawings[line.substance]} />
       </span>
     ))
+  const widest = Math.max(1, ...[...left, ...right].map(({ substance }) => emsWide(drawings[substance])))
   return (
-    <section className="scheme" aria-label="Reaction scheme">
+    <section
+      className="scheme"
+      aria-label="Reaction scheme"
+      // One bond length for all: where one molecule is too wide all are drawn smaller.
+      style={{ '--em': `${Math.min(usualEm, widestPx / widest)}px` } as CSSProperties}
+    >
       {side(left)}
       <span className="arrow">
         <span>{plan.conditions.above}</span>
@@ -51,6 +57,14 @@ export const Scheme = memo(function Scheme({ plan, drawings, readOnly, onCoeffic
     </section>
   )
 })
+
+/** Size of the em that drawings are measured in, px: a bond is one and a half of it. */
+const usualEm = 11
+/** No molecule is wider than this, px. */
+const widestPx = 300
+
+/** Width of a drawing in its ems. */
+const emsWide = (drawing: string | undefined) => Number(/ width="([\d.]+)em"/.exec(drawing ?? '')?.[1] ?? 0)
 
 function recoveredLines(plan: Plan): Line[] {
   return plan.lines.filter(({ id }) => plan.recoveries?.some(({ product }) => product === id))
@@ -64,11 +78,12 @@ function Molecule({ plan, line, drawing }: { plan: Plan; line: Line; drawing: st
   const substance = plan.substances.find(({ id }) => id === line.substance)!
   return (
     <span className="molecule">
-      {drawing ? (
+      {/* Without a bond there is nothing to draw: a formula in the size of the text. */}
+      {drawing?.includes('<line') ? (
         <span className="drawing" dangerouslySetInnerHTML={{ __html: drawing }} />
       ) : (
         substance.formula && (
-          <span className="drawing">
+          <span className="formula">
             <FormulaText formula={substance.formula} />
           </span>
         )

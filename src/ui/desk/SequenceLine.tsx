@@ -5,7 +5,7 @@ import { writeNumber } from '@/core/quantity/write'
 
 interface Props {
   plan: Plan
-  others: Plan[]
+  others: readonly Plan[]
   /** Absent where the plan is only read. */
   onChange?: ((plan: Plan, label: string) => void) | undefined
 }

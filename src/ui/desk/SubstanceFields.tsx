@@ -5,7 +5,7 @@ import { changeSubstance } from '@/core/plan/editPlan'
 import type { Plan, Substance } from '@/core/plan/plan'
 import { readNumber, type Reading } from '@/core/quantity/readQuantity'
 import { wasteStreams, type WasteStream } from '@/core/substance/record'
-import { hazardStatements, statementText } from '@/reference/hazardStatements'
+import { readStatements, signalOf, statementText } from '@/reference/hazardStatements'
 import { pictogramsOf } from '@/reference/pictograms'
 import { Pictogram } from '../figures/Pictogram'
 import { NumberField, TextField } from './fields'
@@ -52,7 +52,7 @@ export function SubstanceFields({ plan, substance, onChange }: Props) {
             className="form-select form-select-sm"
             aria-label="signal word"
             value={hazards?.signal ?? ''}
-            disabled={!hazards}
+            disabled={!hazards || signalOf(codesOf(hazards.statements)) !== 'asked'}
             onChange={(event) =>
               hazards &&
               change({ hazards: { ...hazards, signal: event.currentTarget.value as 'danger' | 'warning' } }, 'signal word')
@@ -65,18 +65,14 @@ export function SubstanceFields({ plan, substance, onChange }: Props) {
         </label>
         <TextField
           label="hazard statements, codes"
-          value={hazards?.statements.map((statement) => statement.split(' ')[0]).join(' ') ?? ''}
+          value={hazards ? codesOf(hazards.statements).join(' ') : ''}
           onText={(text) => {
-            const codes = text
-              .toUpperCase()
-              .split(/[\s,;]+/)
-              .filter(Boolean)
-            const unknown = codes.filter((code) => !(code in hazardStatements))
-            if (unknown.length > 0)
-              return setProblem(
-                `${unknown.join(', ')} ${unknown.length === 1 ? 'is' : 'are'} no hazard statement. Write codes such as H225 H319.`,
-              )
-            const signal = hazards?.signal ?? 'warning'
+            const read = readStatements(text)
+            if (!read.ok) return setProblem(read.problem)
+            const { codes } = read
+            const decided = signalOf(codes)
+            // Till the label has been looked at, the graver word.
+            const signal = decided === 'asked' ? 'danger' : (decided ?? 'warning')
             change(
               {
                 hazards:
@@ -86,6 +82,7 @@ export function SubstanceFields({ plan, substance, onChange }: Props) {
               },
               'hazards',
             )
+            if (decided === 'asked') setProblem('These statements stand with either signal word: choose the one on the label.')
           }}
         />
         <label>
@@ -121,6 +118,8 @@ export function SubstanceFields({ plan, substance, onChange }: Props) {
     </details>
   )
 }
+
+const codesOf = (statements: readonly string[]) => statements.map((statement) => statement.split(' ')[0]!)
 
 /** `114.3`, `113–115` or `113 to 115`; nothing for an empty field. */
 function readRange(text: string): Reading<{ lowC: number; highC: number } | undefined> {

@@ -1,9 +1,10 @@
 'use client'
 
-import { useEffect, useId, useState, type KeyboardEvent } from 'react'
+import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react'
 import type { Substance } from '@/core/plan/plan'
 import { FormulaText } from '../figures/FormulaText'
 import { call } from '../call'
+import { useStable } from './useStable'
 
 export interface FoundSubstance {
   substance: Substance
@@ -29,6 +30,15 @@ export function SubstancePicker({ course, label, onPick, onOwn, keep }: Props) {
   const [answer, setAnswer] = useState<{ to: string; found: FoundSubstance[] } | null>(null)
   const [at, setAt] = useState(0)
   const [open, setOpen] = useState(false)
+  // True where Enter was pressed before the list had come: its first is taken when it does.
+  const enter = useRef(false)
+  const { picked } = useStable({
+    picked: (found: FoundSubstance) => {
+      onPick(found)
+      setOpen(false)
+      setText(keep ? found.substance.name : '')
+    },
+  })
   const [problem, setProblem] = useState<string>()
 
   useEffect(() => {
@@ -41,12 +51,14 @@ export function SubstancePicker({ course, label, onPick, onOwn, keep }: Props) {
         setAnswer({ to: wanted, found: substances })
         setAt(0)
         setProblem(undefined)
+        if (enter.current && substances[0]) picked(substances[0])
+        enter.current = false
       })
       .catch((error: Error) => !stale && setProblem(error.message))
     return () => {
       stale = true
     }
-  }, [text, open, course])
+  }, [text, open, course, picked])
 
   const current = open && answer?.to === text.trim() && text.trim() !== '' ? answer.found : null
   const own = current && onOwn
@@ -62,9 +74,16 @@ export function SubstancePicker({ course, label, onPick, onOwn, keep }: Props) {
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Escape') {
       setOpen(false)
+      enter.current = false
       return
     }
-    if (!current) return
+    // Before the list has come Enter waits for it: it must not send the form around it.
+    if (!current) {
+      if (event.key !== 'Enter' || text.trim() === '' || !open) return
+      event.preventDefault()
+      enter.current = true
+      return
+    }
     if (event.key === 'ArrowDown') setAt(Math.min(at + 1, last))
     else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0))
     else if (event.key === 'Enter') take(at)
@@ -89,6 +108,7 @@ export function SubstancePicker({ course, label, onPick, onOwn, keep }: Props) {
         onChange={(event) => {
           setText(event.currentTarget.value)
           setOpen(true)
+          enter.current = false
         }}
         onBlur={() => setOpen(false)}
         onKeyDown={onKeyDown}

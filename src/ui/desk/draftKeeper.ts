@@ -1,6 +1,6 @@
 import type { Plan } from '@/core/plan/plan'
 import { call, CallError } from '../call'
-import type { Keeper } from '../run/outbox'
+import type { KeptHere } from '../kept/keptHere'
 import { Store } from '../store'
 import { changeBetween, patched, type Change } from './change'
 
@@ -31,48 +31,94 @@ export interface Draft {
   past: readonly Change[]
   future: readonly Change[]
   saving: Saving
+  /** True where this device can keep nothing over a reload: its store is full or forbidden. */
+  unkept: boolean
 }
 
 const debounceMs = 400
 const retryMs = 3000
 
+/** A draft as one window keeps it. */
+export interface KeptDraft {
+  /** Preparation and window. */
+  key: string
+  /** The preparation. */
+  about: string
+  window: string
+  draft: Omit<Draft, 'saving' | 'unkept'>
+}
+
+/** The windows of this browser that have the same preparation open. */
+export interface Windows {
+  /** This window's own name, the same over a reload. */
+  own: string
+  /** Those that are open now, this one apart. */
+  alive: () => Promise<ReadonlySet<string>>
+}
+
 /**
  * The draft of one preparation: every change can be undone back to the first, is saved by itself, and survives a reload or the server being away, because
- * plan and history are kept on this device until the server has confirmed them. A change to a published plan starts a draft.
+ * plan and history are kept on this device until the server has confirmed them, each window's in a record of its own. A change to a published plan starts a draft.
  */
 export class DraftKeeper extends Store<Draft> {
-  private readonly key: string
   private busy = false
   private timer: ReturnType<typeof setTimeout> | undefined
+  private keeping: Promise<void> | undefined
+  private keepAgain = false
+  private discarded = false
 
   constructor(
     private readonly preparation: string,
     private readonly opened: { base: Base; plan: Plan },
-    private readonly keeper: () => Keeper,
+    private readonly kept: KeptHere<KeptDraft>,
+    private readonly windows: Windows,
     private readonly send: typeof call = call,
   ) {
-    super({ ...opened, unsaved: false, past: [], future: [], saving: { state: 'saved' } })
-    this.key = `mozle-desk-${preparation}`
+    super({ ...opened, unsaved: false, past: [], future: [], saving: { state: 'saved' }, unkept: false })
   }
 
-  /** Takes up what an earlier page left behind: an unsaved plan is sent again, a saved one gets its history back. */
-  start(): void {
-    const text = this.keeper().getItem(this.key)
-    if (!text) return
-    const { base } = this.opened
+  /**
+   * Takes up what an earlier page of this window left behind, or another window that is closed by now: an unsaved plan is sent again, a saved one gets its history back. What has been typed
+   * since the page came up goes first.
+   */
+  readonly start = async (): Promise<void> => {
+    let records: KeptDraft[]
     try {
-      const stored = JSON.parse(text) as Omit<Draft, 'saving'>
-      const sameRevision = stored.base.id === base.id
-      if (stored.unsaved) {
-        // Nothing typed is lost: it is sent again, and if another window was faster both are offered.
-        this.set({ ...stored, saving: { state: 'saving' } })
-        this.soon(0)
-      } else if (sameRevision && stored.base.version === base.version) {
-        this.set({ ...stored, ...this.opened, saving: { state: 'saved' } })
-      } else this.keeper().removeItem(this.key)
+      records = await this.kept.about(this.preparation)
     } catch {
-      this.keeper().removeItem(this.key)
+      this.set({ ...this.get(), unkept: true })
+      return
     }
+    if (records.length === 0) return
+    const alive = await this.windows.alive()
+    const free = records.filter(({ window }) => window === this.windows.own || !alive.has(window))
+    const own = free.find(({ window }) => window === this.windows.own)
+    const found = own ?? free.find(({ draft }) => draft.unsaved) ?? free.at(-1)
+    if (!found || this.get().past.length > 0 || this.get().unsaved) return
+    const { base } = this.opened
+    const { draft } = found
+    const fits = draft.base?.id === base.id && draft.base.version === base.version
+    if (draft.unsaved) {
+      // Nothing typed is lost: it is sent again, and if another window was faster both are offered.
+      this.put({ ...draft, saving: { state: 'saving' } })
+      this.soon(0)
+    } else if (fits) this.put({ ...draft, ...this.opened, saving: { state: 'saved' } })
+    const done = free
+      .filter((record) => record !== found || !(draft.unsaved || fits))
+      .filter((record) => !record.draft.unsaved || record === found)
+    const keys = [...done, ...(found.window === this.windows.own ? [] : [found])].map(({ key }) => key)
+    await this.kept.remove(keys.filter((key) => key !== this.key)).catch(() => undefined)
+  }
+
+  private get key(): string {
+    return `${this.preparation} ${this.windows.own}`
+  }
+
+  /** Forgets what this device keeps, after the draft itself was discarded. */
+  readonly discard = (): void => {
+    this.discarded = true
+    clearTimeout(this.timer)
+    void this.kept.remove([this.key]).catch(() => undefined)
   }
 
   stop(): void {
@@ -162,8 +208,8 @@ export class DraftKeeper extends Store<Draft> {
       this.put({ base: pickBase(theirs), unsaved: this.get().plan !== plan, saving: { state: 'saved' } })
     } else if (theirs) {
       this.put({ saving: { state: 'conflict', theirs: { plan: theirs.plan, base: pickBase(theirs), savedBy: theirs.savedBy } } })
-    } else if (details?.frozen) {
-      // Published meanwhile: the change goes into a new draft.
+    } else if (details?.frozen || details?.gone) {
+      // Published or discarded meanwhile: the change goes into a new draft.
       this.put({ base: { ...this.get().base, state: 'published' }, saving: { state: 'saved' } })
     } else if (status >= 400 && status < 500) this.put({ saving: { state: 'refused', why: message } })
     else {
@@ -184,15 +230,40 @@ export class DraftKeeper extends Store<Draft> {
   }
 
   private put(part: Partial<Draft>): void {
-    const next = { ...this.get(), ...part }
-    const { saving: _saving, ...kept } = next
-    try {
-      this.keeper().setItem(this.key, JSON.stringify(kept))
-    } catch {
-      // Storage is full: the oldest half of the history gives way, the plan never.
-      this.keeper().setItem(this.key, JSON.stringify({ ...kept, past: kept.past.slice(Math.ceil(kept.past.length / 2)) }))
+    this.set({ ...this.get(), ...part })
+    this.keep()
+  }
+
+  /** Keeps the draft as it is by then; while one is being kept, the next waits and takes the latest. */
+  private keep(): void {
+    if (this.discarded) return
+    if (this.keeping) {
+      this.keepAgain = true
+      return
     }
-    this.set(next)
+    this.keeping = this.keepNow().finally(() => {
+      this.keeping = undefined
+      if (!this.keepAgain) return
+      this.keepAgain = false
+      this.keep()
+    })
+  }
+
+  private async keepNow(): Promise<void> {
+    const { saving: _saving, unkept, ...draft } = this.get()
+    const record = { key: this.key, about: this.preparation, window: this.windows.own }
+    try {
+      await this.kept.put({ ...record, draft })
+    } catch {
+      try {
+        // The store is full: the oldest half of the history gives way, the plan never.
+        await this.kept.put({ ...record, draft: { ...draft, past: draft.past.slice(Math.ceil(draft.past.length / 2)) } })
+      } catch {
+        this.set({ ...this.get(), unkept: true })
+        return
+      }
+    }
+    if (unkept) this.set({ ...this.get(), unkept: false })
   }
 }
 

@@ -35,7 +35,8 @@ export function NumberField({
   onNumber: (value: number) => void
 }) {
   const id = useId()
-  const shown = String(Number(value.toPrecision(8)))
+  // A 0 that cannot be meant stands for what nobody has said.
+  const shown = value === 0 && least >= 0 ? '' : String(Number(value.toPrecision(8)))
   const [text, setText] = useState<string>()
   const [problem, setProblem] = useState<string>()
   const commit = () => {

@@ -2,20 +2,28 @@
 
 import { useEffect, useState, useSyncExternalStore } from 'react'
 import type { Plan } from '@/core/plan/plan'
-import { DraftKeeper, type Base } from './draftKeeper'
+import { keptHere } from '../kept/keptHere'
+import { OpenWindows } from '../kept/windows'
+import { DraftKeeper, type Base, type KeptDraft, type Windows } from './draftKeeper'
+
+/** The windows are only asked for in the browser; while the server draws the page nothing is kept. */
+function windowsOf(preparation: string): Windows & { close?: () => void } {
+  return typeof window === 'undefined' ? { own: '', alive: async () => new Set() } : new OpenWindows(preparation)
+}
 
 /** The draft of one preparation on this screen, with what can be done to it. */
 export function useDraft(preparation: string, opened: { base: Base; plan: Plan }) {
-  const [keeper] = useState(() => new DraftKeeper(preparation, opened, () => localStorage))
+  const [windows] = useState(() => windowsOf(preparation))
+  const [keeper] = useState(() => new DraftKeeper(preparation, opened, keptHere<KeptDraft>('draft'), windows))
   const draft = useSyncExternalStore(keeper.subscribe, keeper.get, keeper.get)
   useEffect(() => {
-    keeper.start()
+    void keeper.start()
     window.addEventListener('online', keeper.save)
     return () => {
       window.removeEventListener('online', keeper.save)
       keeper.stop()
     }
   }, [keeper])
-  const { change, travel, settle, publish } = keeper
-  return { ...draft, change, travel, settle, publish }
+  const { change, travel, settle, publish, discard } = keeper
+  return { ...draft, change, travel, settle, publish, discard }
 }

@@ -5,11 +5,11 @@ import { writeNumber } from '@/core/quantity/write'
 export function formText(form: Form): string {
   switch (form.kind) {
     case 'solution':
-      return `${form.molPerL} mol/L solution`
+      return form.molPerL === undefined ? 'solution, strength not said' : `${form.molPerL} mol/L solution`
     case 'mass-volume':
-      return `${form.gPer100ML} % w/v solution`
+      return form.gPer100ML === undefined ? 'solution, strength not said' : `${form.gPer100ML} % w/v solution`
     case 'mass-fraction':
-      return `${writeNumber(form.fraction * 100, 0)} % w/w solution`
+      return form.fraction === undefined ? 'solution, strength not said' : `${writeNumber(form.fraction * 100, 0)} % w/w solution`
     default: {
       const water = form.kind === 'solid' && form.water ? `, with ${form.water} H₂O` : ''
       return `${form.kind}${form.purity < 1 ? `, ${writeNumber(form.purity * 100, 0)} %` : ''}${water}`

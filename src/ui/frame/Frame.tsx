@@ -1,6 +1,7 @@
 import Link from 'next/link'
 import type { ReactNode } from 'react'
 import { Mark } from './Mark'
+import { CourseChoice } from './CourseChoice'
 import { SignOut } from './SignOut'
 import { WordsChoice } from '../words/WordsChoice'
 
@@ -13,8 +14,18 @@ const places: { place: Place; href: string; name: string }[] = [
   { place: 'reference', href: '/reference', name: 'Reference' },
 ]
 
+interface Props {
+  place: Place
+  who: string
+  aside?: string
+  /** The course that is shown, and all of this person's, when there are several. */
+  course: string
+  courses: readonly { id: string; title: string }[]
+  children: ReactNode
+}
+
 /** The bench top around every page of a signed-in person: the places, and who is here. */
-export function Frame({ place, who, aside, children }: { place: Place; who: string; aside?: string; children: ReactNode }) {
+export function Frame({ place, who, aside, course, courses, children }: Props) {
   return (
     <>
       <a className="skip" href="#work">
@@ -33,7 +44,7 @@ export function Frame({ place, who, aside, children }: { place: Place; who: stri
           ))}
         </nav>
         <div className="who">
-          {aside && <span>{aside}</span>}
+          {courses.length > 0 ? <CourseChoice course={course} courses={courses} /> : aside && <span>{aside}</span>}
           <span>{who}</span>
           <WordsChoice />
           <SignOut />

@@ -103,7 +103,7 @@ describe('pictures', () => {
     const html = renderToStaticMarkup(<LayersPicture context={contextAt(separation, 'extract-base')} />)
     expect(html.match(/<th scope="row">/g)).toHaveLength(3)
     expect(html).toContain('99.6 %')
-    expect(html).toContain('4-chloroaniline')
+    expect(html).toContain('ethyl 4-aminobenzoate')
     expect(renderToStaticMarkup(<LayersPicture context={contextAt(acetanilide, 'reflux')} />)).toBe('')
   })
   test('washes: in their order, with the share of their strength', () => {

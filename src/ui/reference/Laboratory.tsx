@@ -116,6 +116,17 @@ export function Laboratory({ course, lab: first, mayWrite }: { course: string; l
           />
           <small>one stage parts what boils 70 °C apart; schools say 40 to 80</small>
         </fieldset>
+        <fieldset>
+          <legend>Benches write after a session for</legend>
+          <NumberField
+            label="minutes after its end"
+            value={lab.graceMin}
+            least={-1e-9}
+            most={720}
+            onNumber={(graceMin) => void write({ ...lab, graceMin })}
+          />
+          <small>what a tablet wrote down within this time is taken whenever it arrives</small>
+        </fieldset>
       </div>
       <h2 className="section-title">
         Melting-point apparatus <small>two standards or more give a line; one shifts the scale</small>

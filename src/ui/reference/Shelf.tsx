@@ -4,29 +4,31 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import { usualForm } from '@/core/plan/editPlan'
-import type { Form, Plan, Substance } from '@/core/plan/plan'
+import type { Form, Substance } from '@/core/plan/plan'
 import { readNumber, readQuantity, type Reading } from '@/core/quantity/readQuantity'
 import { inBaseUnit } from '@/core/quantity/unit'
 import { writeQuantity } from '@/core/quantity/write'
-import { reactionTable } from '@/core/reaction/reactionTable'
-import { groupsServed, type Bottle } from '@/core/stores/bottle'
+import type { Bottle } from '@/core/stores/bottle'
 import { call } from '../call'
 import { OwnSubstance } from '../desk/OwnSubstance'
 import { SubstancePicker } from '../desk/SubstancePicker'
 import { formText } from '../figures/formText'
 import { clockTime, longDay } from '../time'
 
+/** A bottle, and how many groups it serves in each published preparation. */
+type ServingBottle = Bottle & { serves: { title: string; groups: number }[] }
+
 interface Props {
   course: string
-  bottles: Bottle[]
-  /** Published preparations, to say how many groups a bottle can serve. */
-  plans: Plan[]
+  bottles: ServingBottle[]
+  /** Titles of published plans that cannot be read, and so are not counted. */
+  unreadable: string[]
   mayWrite: boolean
   zone: string
 }
 
 /** What stands on the shelf, how much is left of it, and how many groups that serves in each preparation. */
-export function Shelf({ course, bottles, plans, mayWrite, zone }: Props) {
+export function Shelf({ course, bottles, unreadable, mayWrite, zone }: Props) {
   const router = useRouter()
   const [problem, setProblem] = useState<string>()
   const send = async (work: () => Promise<unknown>) => {
@@ -40,13 +42,11 @@ export function Shelf({ course, bottles, plans, mayWrite, zone }: Props) {
       return false
     }
   }
-  const serves = (bottle: Bottle) =>
-    plans.flatMap((plan) => {
-      const groups = groupsServed(bottle, plan, reactionTable(plan))
-      return groups === null ? [] : [{ title: plan.title, groups }]
-    })
   return (
     <>
+      {unreadable.length > 0 && (
+        <p className="problem">Cannot be read, and so is not counted here: {unreadable.join(', ')}. Open it at the Desk.</p>
+      )}
       {bottles.length === 0 ? (
         <p>No bottle has been written down yet.{mayWrite && ' Add the first below.'}</p>
       ) : (
@@ -83,8 +83,8 @@ export function Shelf({ course, bottles, plans, mayWrite, zone }: Props) {
                 </td>
                 <td>{bottle.place}</td>
                 <td>
-                  {serves(bottle).length === 0 && <span className="quiet">no preparation in use</span>}
-                  {serves(bottle).map(({ title, groups }) => (
+                  {bottle.serves.length === 0 && <span className="quiet">no preparation in use</span>}
+                  {bottle.serves.map(({ title, groups }) => (
                     <div key={title} className={groups < 8 ? 'doubt' : undefined}>
                       <b className="fig">{groups}</b> {groups === 1 ? 'group' : 'groups'} of {title}
                     </div>
@@ -180,11 +180,10 @@ const kinds: { kind: Form['kind']; name: string; strength?: string }[] = [
   { kind: 'mass-volume', name: 'solution, % w/v', strength: 'g in 100 mL' },
 ]
 
-function formOf(kind: Form['kind'], strength: number, substance: Substance): Form {
+function formOf(kind: Form['kind'], strength: number): Form {
   if (kind === 'solution') return { kind, molPerL: strength }
   if (kind === 'mass-volume') return { kind, gPer100ML: strength }
-  if (kind === 'mass-fraction')
-    return { kind, fraction: strength / 100, gPerML: substance.density?.gPerML ?? 1, source: 'label of the bottle' }
+  if (kind === 'mass-fraction') return { kind, fraction: strength / 100, source: 'label of the bottle' }
   return { kind, purity: strength / 100 }
 }
 
@@ -209,7 +208,7 @@ function AddBottle({ course, onAdd }: { course: string; onAdd: (bottle: object) 
       return setProblem(percent ? 'A strength or purity in % is above 0, at most 100.' : 'A strength is more than zero.')
     if (!amount.ok) return setProblem(amount.problem)
     setProblem(undefined)
-    const form = formOf(kind, share.value.value, substance)
+    const form = formOf(kind, share.value.value)
     const done = await onAdd({ substance: substance.name, formula: substance.formula ?? null, form, left: amount.value, place })
     if (!done) return
     setSubstance(undefined)

@@ -1,11 +1,23 @@
 'use client'
 
-import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react'
 import { ulid } from 'ulid'
 import type { Entry, EntryBodies, EntryKind } from '@/core/run/entry'
+import { inOrder } from '@/core/run/order'
 import { call } from '../call'
-import { Outbox } from './outbox'
+import { keptHere } from '../kept/keptHere'
+import { Outbox, type KeptEntry } from './outbox'
 import { useLive, type Numbered } from './useLive'
+
+/** What the server answers to a batch of entries. */
+export interface Answer {
+  entries: Numbered[]
+  refused: { id: string; why: string }[]
+}
+
+/** One request for all that waits, with what the clock of this device shows, so that the server can note how far it is off. */
+export const deliverTo = (run: string, entries: readonly Entry[]) =>
+  call<Answer>(`/api/runs/${run}/entries`, 'POST', { entries, sentAt: new Date().toISOString() })
 
 /**
  * A bench's log as this tablet knows it: what is in the book, what other tablets add, and what is written here and still on
@@ -18,23 +30,31 @@ export function useRun(run: string, initial: Numbered[], by: string) {
   )
   const [outbox] = useState(
     () =>
-      new Outbox(
-        `mozle-run-${run}`,
-        () => localStorage,
-        async (entries) =>
-          add({ [run]: (await call<{ entries: Numbered[] }>(`/api/runs/${run}/entries`, 'POST', { entries })).entries }),
-      ),
+      new Outbox(run, keptHere<KeptEntry>('entry'), async (entries) => {
+        const { entries: taken, refused } = await deliverTo(run, entries)
+        add({ [run]: taken })
+        return refused
+      }),
   )
   const waiting = useSyncExternalStore(outbox.subscribe, outbox.get, outbox.get)
 
   useEffect(() => {
-    outbox.start()
+    void outbox.start()
     window.addEventListener('online', outbox.send)
+    // What another window of this browser left behind when it was closed.
+    const timer = setInterval(() => void outbox.start(), 20_000)
     return () => {
       window.removeEventListener('online', outbox.send)
+      clearInterval(timer)
       outbox.stop()
     }
   }, [outbox])
+
+  const entries = useMemo(() => [...(booked[run] ?? []), ...waiting.entries], [booked, waiting.entries, run])
+  const last = useRef<Entry | undefined>(undefined)
+  useEffect(() => {
+    last.current = inOrder(entries).at(-1)
+  }, [entries])
 
   const write = useCallback(
     <K extends EntryKind>(
@@ -44,7 +64,8 @@ export function useRun(run: string, initial: Numbered[], by: string) {
       correction?: { supersedes: string | null; reason: string },
     ) => {
       const now = new Date()
-      outbox.write({
+      const seen = last.current?.id
+      const entry = {
         id: nextId(now.getTime()),
         kind,
         step,
@@ -54,22 +75,25 @@ export function useRun(run: string, initial: Numbered[], by: string) {
         device: 'bench tablet',
         supersedes: correction?.supersedes ?? null,
         reason: correction?.reason ?? null,
-      } as Entry)
+        ...(seen === undefined ? {} : { seen }),
+      } as Entry
+      last.current = entry
+      outbox.write(entry)
     },
     [by, outbox],
   )
 
-  const entries = useMemo(() => [...(booked[run] ?? []), ...waiting.entries], [booked, waiting.entries, run])
   const onTablet = useMemo(() => {
     const inBook = new Set((booked[run] ?? []).map(({ id }) => id))
     return new Set(waiting.entries.map(({ id }) => id).filter((id) => !inBook.has(id)))
   }, [booked, run, waiting.entries])
-  return { entries, onTablet, refused: waiting.refused, write, add }
+  const { refused, held, unkept } = waiting
+  return { entries, onTablet, refused, held, unkept, write, add, again: outbox.again, drop: outbox.drop }
 }
 
 /** ULIDs that follow each other even within one millisecond, so that what was written first is read first. */
-let last = 0
+let lastMs = 0
 function nextId(ms: number): string {
-  last = Math.max(ms, last + 1)
-  return ulid(last)
+  lastMs = Math.max(ms, lastMs + 1)
+  return ulid(lastMs)
 }

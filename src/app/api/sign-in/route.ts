@@ -1,5 +1,5 @@
 import { object, string } from 'yup'
-import { route } from '@/server/route'
+import { addressOf, route } from '@/server/route'
 import { signIn, signOut } from '@/server/signIn'
 
 export const POST = route(
@@ -7,7 +7,7 @@ export const POST = route(
     need: { open: 'signing in' },
     body: object({ signIn: string().required().max(120), password: string().required().max(500) }),
   },
-  ({ body }) => signIn(body.signIn, body.password),
+  ({ body, request }) => signIn(body.signIn, body.password, addressOf(request)),
 )
 
 export const DELETE = route({ need: { open: 'signing out' } }, () => signOut())

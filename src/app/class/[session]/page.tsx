@@ -3,19 +3,20 @@ import Link from 'next/link'
 import { BenchCards, Board } from '@/ui/class/Board'
 import { Frame } from '@/ui/frame/Frame'
 import { clockTime, longDay } from '@/ui/time'
-import { orNotFound, pageNeeds, visitor } from '@/server/page'
+import { orNotFound, visitor } from '@/server/page'
 import { subjectOfSession, viewSession } from '@/server/sessions'
 
 export const metadata: Metadata = { title: 'Class' }
 
 export default async function SessionPage({ params }: { params: Promise<{ session: string }> }) {
   const { session } = await params
-  const { actor, course, may } = await visitor(`/class/${session}`)
-  await pageNeeds(actor, 'session.read', () => subjectOfSession(session))
+  const { actor, course, courses, may } = await visitor(`/class/${session}`, 'session.read', () => subjectOfSession(session))
   const view = await orNotFound(() => viewSession(session, may('code.read')))
   const { plan, title, section, startsAt, endsAt, room, zone } = view
+  // Cards need no readings.
+  const cards = view.runs.map(({ id, bench, members, scale, code, readCode }) => ({ id, bench, members, scale, code, readCode }))
   return (
-    <Frame place="class" who={actor.name} aside={course.title}>
+    <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses}>
       <main className="page-only class">
         <div className="head">
           <h1>
@@ -36,7 +37,11 @@ export default async function SessionPage({ params }: { params: Promise<{ sessio
         {may('run.read') && (
           <Board {...{ session, plan, runs: view.runs, zone, startsAt }} maySign={may('run.sign')} now={new Date().getTime()} />
         )}
-        {may('code.read') ? <BenchCards runs={view.runs} planTitle={title} /> : !may('run.read') && <Groups runs={view.runs} />}
+        {may('code.read') ? (
+          <BenchCards runs={cards} planTitle={title} mayChange={may('code.write')} />
+        ) : (
+          !may('run.read') && <Groups runs={view.runs} />
+        )}
       </main>
     </Frame>
   )

@@ -2,17 +2,16 @@ import type { Metadata } from 'next'
 import { SessionForm } from '@/ui/class/SessionForm'
 import { Frame } from '@/ui/frame/Frame'
 import { dayIn } from '@/server/day'
-import { pageNeeds, visitor } from '@/server/page'
+import { visitor } from '@/server/page'
 import { sessionChoices } from '@/server/sessions'
 
 export const metadata: Metadata = { title: 'Set a lab session' }
 
 export default async function NewSession({ searchParams }: { searchParams: Promise<{ revision?: string }> }) {
   const { revision } = await searchParams
-  const { actor, course } = await visitor('/class/new')
-  await pageNeeds(actor, 'session.write', { course: course.id })
+  const { actor, course, courses } = await visitor('/class/new', 'session.write')
   return (
-    <Frame place="class" who={actor.name} aside={course.title}>
+    <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses}>
       <main className="page-only">
         <h1>Set a lab session</h1>
         <SessionForm

@@ -1,11 +1,14 @@
 import type { Metadata } from 'next'
-import { Desk } from '@/ui/desk/Desk'
+import { madeLine } from '@/core/plan/sequence'
 import { crystallisationSolvents } from '@/reference/records'
+import { Desk } from '@/ui/desk/Desk'
+import { UnreadablePlan } from '@/ui/desk/UnreadablePlan'
 import { Frame } from '@/ui/frame/Frame'
-import { orNotFound, pageNeeds, visitor } from '@/server/page'
 import { listBottles } from '@/server/bottles'
-import { listPreparations, openPreparation, subjectOfPreparation } from '@/server/preparations'
-import { structuresOf } from '@/server/structures'
+import { UnreadableDocument } from '@/server/documents'
+import { orNotFound, visitor } from '@/server/page'
+import { listPreparations, openPreparation, plansLeadingTo, revisionNumber, subjectOfPreparation } from '@/server/preparations'
+import { structuresOf } from '@/server/structures/structures'
 
 interface Props {
   params: Promise<{ id: string }>
@@ -17,17 +20,29 @@ export const metadata: Metadata = { title: 'Desk' }
 export default async function DeskPage({ params, searchParams }: Props) {
   const { id } = await params
   const { revision: wanted } = await searchParams
-  const { actor, course, may } = await visitor(`/desk/${id}`)
-  await pageNeeds(actor, 'plan.read', () => subjectOfPreparation(id))
-  const { revision, history, archived } = await orNotFound(() =>
-    openPreparation(id, { draftsToo: may('plan.write'), ...(wanted && /^\d+$/.test(wanted) ? { number: Number(wanted) } : {}) }),
-  )
-  const others = (await listPreparations(course.id))
-    .filter(({ id: other, published }) => other !== id && (may('plan.write') || published))
-    .map(({ plan: other }) => other)
+  const { actor, course, courses, may } = await visitor(`/desk/${id}`, 'plan.read', () => subjectOfPreparation(id))
+  const opened = await orNotFound(() => openPreparation(id, actor, revisionNumber(wanted)).catch(unreadable))
+  const frame = { place: 'desk' as const, who: actor.name, aside: course.title, course: course.id, courses }
+  if (opened instanceof UnreadableDocument)
+    return (
+      <Frame {...frame}>
+        <main className="page-only">
+          <UnreadablePlan
+            preparation={id}
+            revision={opened.id}
+            title={opened.title}
+            reason={opened.message}
+            isDraft={opened.isDraft}
+            mayWrite={may('plan.write')}
+          />
+        </main>
+      </Frame>
+    )
+  const { revision, history, archived } = opened
   const { plan, id: revisionId, number, state, version, savedAt } = revision
+  const before = madeLine(plan)?.madeIn
   return (
-    <Frame place="desk" who={actor.name} aside={course.title}>
+    <Frame {...frame}>
       <Desk
         key={`${revisionId} ${number}`}
         course={course.id}
@@ -36,8 +51,9 @@ export default async function DeskPage({ params, searchParams }: Props) {
         history={history}
         archived={archived}
         shelf={await listBottles(course.id)}
-        others={others}
-        drawings={structuresOf(plan)}
+        otherTitles={(await listPreparations(course.id, actor)).flatMap((other) => (other.id === id ? [] : [other.title]))}
+        earlier={before === undefined ? [] : await plansLeadingTo(course.id, before, actor)}
+        drawings={await structuresOf(plan)}
         lab={course.lab}
         solvents={crystallisationSolvents}
         mayWrite={may('plan.write')}
@@ -46,4 +62,9 @@ export default async function DeskPage({ params, searchParams }: Props) {
       />
     </Frame>
   )
+}
+
+function unreadable(error: unknown): UnreadableDocument {
+  if (error instanceof UnreadableDocument) return error
+  throw error
 }

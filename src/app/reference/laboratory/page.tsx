@@ -2,15 +2,14 @@ import type { Metadata } from 'next'
 import Link from 'next/link'
 import { Frame } from '@/ui/frame/Frame'
 import { Laboratory } from '@/ui/reference/Laboratory'
-import { pageNeeds, visitor } from '@/server/page'
+import { visitor } from '@/server/page'
 
 export const metadata: Metadata = { title: 'The laboratory' }
 
 export default async function LaboratoryPage() {
-  const { actor, course, may } = await visitor('/reference/laboratory')
-  await pageNeeds(actor, 'plan.read', { course: course.id })
+  const { actor, course, courses, may } = await visitor('/reference/laboratory', 'plan.read')
   return (
-    <Frame place="reference" who={actor.name} aside={course.title}>
+    <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses}>
       <main className="page-only">
         <div className="head">
           <h1>The laboratory</h1>

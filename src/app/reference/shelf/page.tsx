@@ -1,19 +1,29 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
+import { reactionTable } from '@/core/reaction/reactionTable'
+import { groupsServed } from '@/core/stores/bottle'
 import { Frame } from '@/ui/frame/Frame'
 import { Shelf } from '@/ui/reference/Shelf'
 import { listBottles } from '@/server/bottles'
-import { pageNeeds, visitor } from '@/server/page'
-import { listPreparations } from '@/server/preparations'
+import { visitor } from '@/server/page'
+import { publishedPlans } from '@/server/preparations'
 
 export const metadata: Metadata = { title: 'Bottles on the shelf' }
 
 export default async function ShelfPage() {
-  const { actor, course, may } = await visitor('/reference/shelf')
-  await pageNeeds(actor, 'plan.read', { course: course.id })
-  const preparations = (await listPreparations(course.id)).filter(({ archived, published }) => !archived && published)
+  const { actor, course, courses, may } = await visitor('/reference/shelf', 'plan.read')
+  const { plans, unreadable } = await publishedPlans(course.id)
+  const tables = plans.map((plan) => ({ plan, table: reactionTable(plan) }))
+  // Figures only: how many groups a bottle serves is all that this page says of a plan.
+  const bottles = (await listBottles(course.id)).map((bottle) => ({
+    ...bottle,
+    serves: tables.flatMap(({ plan, table }) => {
+      const groups = groupsServed(bottle, plan, table)
+      return groups === null ? [] : [{ title: plan.title, groups }]
+    }),
+  }))
   return (
-    <Frame place="reference" who={actor.name} aside={course.title}>
+    <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses}>
       <main className="page-only">
         <div className="head">
           <h1>Bottles on the shelf</h1>
@@ -24,13 +34,7 @@ export default async function ShelfPage() {
             The laboratory
           </Link>
         </div>
-        <Shelf
-          course={course.id}
-          bottles={await listBottles(course.id)}
-          plans={preparations.map(({ plan }) => plan)}
-          mayWrite={may('shelf.write')}
-          zone={course.zone}
-        />
+        <Shelf course={course.id} bottles={bottles} unreadable={unreadable} mayWrite={may('shelf.write')} zone={course.zone} />
       </main>
     </Frame>
   )

@@ -1,5 +1,5 @@
-/** Specific heats in J/(g·K): water at 25 °C 4.18 (CRC Handbook); organic liquids lie between 1.7 and 2.4, taken as 2.0. */
-export const specificHeat = { water: 4.18, organic: 2.0 } as const
+/** Specific heat of water at 25 °C, J/(g·K) (CRC Handbook). Acids have a third to two thirds of it, organic liquids about half: none is taken for another. */
+export const specificHeat = { water: 4.18 } as const
 
 /**
  * Kelvins that a mixture would warm by if no heat left it: ΔT = n·(−ΔH)/Σ(m·c_p), with n in mmol, −ΔH in kJ/mol, masses in g.

@@ -254,11 +254,13 @@ test('steam and bromobenzene: 95.3 °C and 1.65 g to the gram of water (Vogel, s
 })
 
 test('which distillation', () => {
-  expect(whichDistillation(80.7, 29.9, false, 70)).toMatchObject({ way: 'fractional' })
-  expect(whichDistillation(80.7, 29.9, false, 25)).toMatchObject({ way: 'simple' })
-  expect(whichDistillation(142, null, false, 70).way).toBe('simple')
-  expect(whichDistillation(230, null, false, 70).way).toBe('steam')
-  expect(whichDistillation(230, null, true, 70).way).toBe('reduced pressure')
+  expect(whichDistillation(80.7, 29.9, 'parts from it', 70)).toMatchObject({ way: 'fractional' })
+  expect(whichDistillation(80.7, 29.9, 'parts from it', 25)).toMatchObject({ way: 'simple' })
+  expect(whichDistillation(142, null, 'parts from it', 70).way).toBe('simple')
+  expect(whichDistillation(230, null, 'parts from it', 70).way).toBe('steam')
+  for (const water of ['mixes with it', 'is destroyed by it', 'unknown'] as const)
+    expect(whichDistillation(230, null, water, 70).way).toBe('reduced pressure')
+  expect(whichDistillation(230, null, 'unknown', 70).why).toMatch(/not known to part/)
 })
 
 describe('readings at the head', () => {

@@ -4,7 +4,7 @@ import { partsUsed } from '../../plan/stepText'
 import { additionRate, pauseRule } from '../addition/additionRate'
 import { adiabaticRise } from '../addition/adiabaticRise'
 import { initiationLadder, initiationMin } from '../addition/initiation'
-import { heatTakers } from './inVessel'
+import { gramsIn, specificHeatIn } from './inVessel'
 import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Planner, when } from './planner'
 
 /** The line that goes in at this step, and how much of it. */
@@ -32,7 +32,7 @@ export const adding: Planner = {
   title: 'Adding',
   sentences: () => [
     'Add {volumeML} over {minutes}, never above {ceilingC}, beginning at {startC}.',
-    'What is added reacts with {mmol} and gives off {heat}; it {initiates}.',
+    'What is added reacts with {mmol} and gives off {heat}; it {initiates}. What is in the flask takes up {cp}.',
   ],
   fields: [
     blank('volumeML', 'volume that goes in', 'mL', 0.01, 20_000),
@@ -41,6 +41,7 @@ export const adding: Planner = {
     blank('startC', 'temperature at the start', '°C', -80, 200),
     blank('mmol', 'amount that reacts', 'mmol', 0, 1e6),
     blank('heat', 'heat given off', 'kJ/mol', 0, 2000, 'an unknown number of'),
+    blank('cp', 'heat capacity of what is in the flask', 'J/(g·K)', 0, 10, 'an unknown heat'),
     oneOf('initiates', 'how it begins', [
       ['no', 'begins at once'],
       ['yes', 'must set itself off'],
@@ -57,6 +58,7 @@ export const adding: Planner = {
       startC: /\bice\b/i.test(step.text) ? 5 : 20,
       mmol: rough(Math.min(first?.mmol || Infinity, table.extent?.value ?? 0)),
       heat: 0,
+      cp: specificHeatIn(context.now) ?? 0,
       initiates:
         /set .* off|start|initiat/i.test(step.text) || context.plan.lines.some(({ substance }) => /magnesium/.test(substance))
           ? 'yes'
@@ -72,10 +74,10 @@ export const adding: Planner = {
     ]
     const { mLPerMin, dropsPerS } = additionRate(mL, minutes)
     const pause = pauseRule(ceilingC)
-    const takers = heatTakers(now)
+    const grams = gramsIn(now)
+    const cp = number(filled, 'cp')
     const [mmol, heat] = [number(filled, 'mmol'), number(filled, 'heat')]
-    const rise = heat > 0 && takers.length > 0 ? adiabaticRise(mmol, heat, takers) : null
-    const grams = takers.reduce((sum, { g }) => sum + g, 0)
+    const rise = heat > 0 && cp > 0 && grams > 0 ? adiabaticRise(mmol, heat, [{ g: grams, cp }]) : null
     const shown = measured?.temperatures[step.id]?.at(-1)?.celsius
     const advice: Advice[] = [
       ...when(
@@ -114,7 +116,9 @@ export const adding: Planner = {
         rise === null && mmol > 0,
         'heat-unknown',
         'open',
-        'The heat of this reaction is not given, so how hot it could become is not known. Write it in kJ/mol where you have it.',
+        heat > 0
+          ? 'The heat capacity of what is in the flask is not given, so how hot it could become is not known. Write it in J/(g·K): acids and organic liquids have far less than water, and become hotter.'
+          : 'The heat of this reaction is not given, so how hot it could become is not known. Write it in kJ/mol where you have it.',
       ),
       ...when(startC >= ceilingC, 'start', 'doubt', 'It begins at or above the highest temperature allowed: cool it first.'),
       ...when(
@@ -136,7 +140,7 @@ export const adding: Planner = {
           ? []
           : [
               fact('rise', 'rise if no heat left it', rise, 'K', 0, {
-                how: `n·(−ΔH)/Σ(m·c) = ${writeNumber(mmol, 1)} mmol × ${writeNumber(heat, 0)} kJ/mol over ${writeNumber(grams, 0)} g; c = 4.18 J/(g·K) for water, 2.0 for organic liquids`,
+                how: `n·(−ΔH)/Σ(m·c) = ${writeNumber(mmol, 1)} mmol × ${writeNumber(heat, 0)} kJ/mol over ${writeNumber(grams, 0)} g; c = ${writeNumber(cp, 2)} J/(g·K)`,
               }),
             ]),
         fact('double', 'time at twice the scale', minutes * timeFactor(2), 'min', 0, {

@@ -8,6 +8,7 @@ import type { ActivityModel } from '../distillation/activity'
 import type { BatchCharge } from '../distillation/batch'
 import type { Component, Mixture } from '../distillation/equilibrium'
 import { inOneRow, readHeads, type HeadReading } from '../distillation/headReadings'
+import { withWater } from '../distillation/partsFromWater'
 import { steamDistillation } from '../distillation/steam'
 import { expectedReading, stemFactor, type Filling } from '../distillation/thermometer'
 import { decomposesFromC, whichDistillation } from '../distillation/whichDistillation'
@@ -353,10 +354,12 @@ export const distilling: Planner = {
     }
     const shows = boil ? expectedReading(boil.atC, thermometer) : null
     const boilOpen = wanted ? boilsAt(wanted, open) : null
-    const type = boilOpen ? whichDistillation(boilOpen.atC, nearest, (wanted?.logP?.value ?? 2) < 0, lab.simpleFromK) : null
+    const type = boilOpen
+      ? whichDistillation(boilOpen.atC, nearest, wanted ? withWater(wanted) : 'unknown', lab.simpleFromK)
+      : null
     const stages = number(filled, 'stages')
     const steam =
-      wanted?.formula !== undefined && boil && boil.atC > 140 && (wanted.logP?.value ?? 2) > 1
+      wanted?.formula !== undefined && boil && boil.atC > 140 && withWater(wanted) === 'parts from it'
         ? steamDistillation(wanted, molarMass(wanted.formula), water, mmHg)
         : null
     const estimated = named.some(({ substance }) => substance && vapourConstants(substance)?.estimated)
@@ -379,7 +382,8 @@ export const distilling: Planner = {
         'glass gives way inwards, and chips do not work without air in them',
       ),
       ...when(
-        !reduced && boilOpen !== null && boilOpen.atC > decomposesFromC,
+        // Trouton's rule is tens of kelvins off so far down: without constants nothing is said.
+        !reduced && boilOpen !== null && boilOpen.atC > decomposesFromC && wanted?.antoine !== undefined,
         'lower',
         'open',
         `At 20 mmHg it boils at about ${writeNumber((wanted && boilsAt(wanted, 20)?.atC) ?? 0, 0)} °C: write that pressure here to plan it so.`,

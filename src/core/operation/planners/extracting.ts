@@ -11,6 +11,7 @@ import { distributionRatio, fractionLeft, fractionLimit, portionFor, portionsFor
 import { fillRule, fittingSize } from '../vessel'
 import { flowOfPlan, pHOf, saltingOf, shakenWith, solutesOf, type PlanFlow, type Shaken } from './flowOfPlan'
 import { organicLayer } from './inVessel'
+import { shortOfReagent } from './shortOfReagent'
 import {
   blank,
   fact,
@@ -158,7 +159,18 @@ export const extracting: Planner = {
         level: 'doubt',
         words: `No partition coefficient of ${product} is on record: write it among the substances of the first extraction or wash to see how much each portion takes.`,
       })
-    if (target) {
+    const short = shortOfReagent(context)
+    if (short)
+      advice.push({
+        id: 'too-little',
+        level: 'danger',
+        words:
+          short.has === null
+            ? `How strong ${short.reagent} is in “${short.title}” is not known, so how much it takes is not either.`
+            : `${short.reagent} in “${short.title}” holds ${writeNumber(short.has, 1)} mmol, and ${short.target} ${short.target.includes(' and ') ? 'are' : 'is'} ${writeNumber(short.needs, 1)} mmol: it cannot take all of it. How much goes over is not worked out; take more.`,
+        why: 'once the reagent is spent the pH typed here no longer holds',
+      })
+    if (target && !short) {
       const intoWater = shaken.kind === 'organic'
       const salting = saltingOf(filled)
       const D = salting * distributionRatio(target.solute, intoWater ? pH : shaken.pH)
@@ -297,7 +309,7 @@ export function whereItIs(
   context: Context,
 ): { solutes: string[]; layers: { name: string; kind: string; volumeML: number; pH: number; share: number[] }[] } | null {
   const here = flowHere(context)
-  if (!here) return null
+  if (!here || shortOfReagent(context)) return null
   const { flow, state } = here
   const totals = flow.solutes.map(({ id }) => state.layers.reduce((sum, { holds }) => sum + (holds[id] ?? 0), 0))
   return {
@@ -315,7 +327,7 @@ export function whereItIs(
 /** Fraction taken out against the number of portions into which the same volume is parted, for the substance that moves least easily of those that should. */
 export function recoveryByPortions(context: Context, filled: Filled): { portions: number; percent: number }[] {
   const here = flowHere(context)
-  if (!here) return []
+  if (!here || shortOfReagent(context)) return []
   const { flow, shaken } = here
   const product = context.plan.mainProduct === undefined ? undefined : mainSubstance(context.plan)?.name
   const pulls = flow.solutes

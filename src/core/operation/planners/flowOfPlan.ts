@@ -19,10 +19,10 @@ export interface PlanFlow {
   states: { step: string; layer: string; state: FlowState }[]
 }
 
-/** pH of a watery layer made of a line: strong acids and bases from their strength, bicarbonate 8.3, all else 7. */
+/** pH of a watery layer made of a line: strong acids and bases from their strength, bicarbonate 8.3, all else 7. A strength that nobody has said counts as 1 mol/L; what it takes is then not said (shortOfReagent). */
 export function pHOf(line: Line, substance: Substance): number {
   const { form } = line
-  const molPerL = form.kind === 'solution' ? form.molPerL : form.kind === 'neat' ? 1 : 3
+  const molPerL = form.kind === 'solution' ? (form.molPerL ?? 1) : form.kind === 'neat' ? 1 : 3
   if (substance.formula === 'NaHCO3') return 8.3
   if (/CO3$/.test(substance.formula ?? '')) return 11
   if (baseCapacityOf(substance) > 0) return rough(Math.min(14, 14 + Math.log10(molPerL)))
@@ -40,6 +40,8 @@ export interface Shaken {
   substance: Substance
   volumeML: number
   watery: boolean
+  /** mmol of the substance; null where its strength is not known. */
+  mmol: number | null
 }
 
 /** What a step of extraction or washing shakes with: the liquid of which it names most; undefined where it names none. */
@@ -48,7 +50,10 @@ export function shakenWith(table: ReactionTable, step: Step): Shaken | undefined
     .flatMap(({ line: id, part }): Shaken[] => {
       const found = table.lines.find(({ line }) => line.id === id)
       if (!found?.volume || found.line.form.kind === 'solid') return []
-      return [{ line: found.line, substance: found.substance, volumeML: found.volume.value * part, watery: isWatery(found) }]
+      const mmol = found.amount ? found.amount.value * part : null
+      return [
+        { line: found.line, substance: found.substance, volumeML: found.volume.value * part, watery: isWatery(found), mmol },
+      ]
     })
     .sort((a, b) => b.volumeML - a.volumeML)[0]
 }

@@ -3,7 +3,7 @@ import { writeNumber } from '../../quantity/write'
 import { boilsAt } from '../boiling/boilingAt'
 import { heatingFor } from '../boiling/heating'
 import { timeInBand } from '../boiling/timeInBand'
-import { boilingLiquid, isFlammable, neatLiquids } from './inVessel'
+import { boilingLiquid, isFlammable, liquids, neatLiquids } from './inVessel'
 import { blank, fact, number, oneOf, rough, word, type Advice, type Planner, when } from './planner'
 
 /** How far the pot may stand above and below its boil while it is held, K. */
@@ -18,9 +18,9 @@ export const heating: Planner = {
     'Water in the air {moisture}; gas {gas}.',
   ],
   fields: [
-    blank('boilC', 'boiling point at this pressure', '°C', -50, 400),
-    blank('lowC', 'lower end of the band', '°C', -50, 400),
-    blank('highC', 'upper end of the band', '°C', -50, 400),
+    blank('boilC', 'boiling point at this pressure', '°C', -50, 400, 'a temperature that is not known'),
+    blank('lowC', 'lower end of the band', '°C', -50, 400, 'a little below'),
+    blank('highC', 'upper end of the band', '°C', -50, 400, 'a little above'),
     oneOf('moisture', 'water in the air', [
       ['no', 'does no harm'],
       ['yes', 'spoils it'],
@@ -31,16 +31,17 @@ export const heating: Planner = {
     ]),
   ],
   suggest: (context, typed) => {
-    const liquid = boilingLiquid(context)
-    const boil = liquid && boilsAt(liquid, pressureMmHg(context.lab))
-    const found = rough(boil?.atC ?? 100)
-    const atC = typeof typed.boilC === 'number' ? typed.boilC : found
+    const found = boilingLiquid(context)
+    const boil = 'liquid' in found ? boilsAt(found.liquid, pressureMmHg(context.lab)) : null
+    const typedC = typeof typed.boilC === 'number' && typed.boilC !== 0 ? typed.boilC : undefined
+    const atC = typedC ?? (boil ? rough(boil.atC) : undefined)
     const incompatible = context.now.contents.flatMap(({ substance }) => substance.incompatible?.with ?? [])
     const text = `${context.step.text} ${context.step.caution ?? ''}`
     return {
-      boilC: found,
-      lowC: rough(atC - bandK),
-      highC: rough(atC + bandK),
+      // Where nothing is known there is no figure: 0 stands for that.
+      boilC: boil ? rough(boil.atC) : 0,
+      lowC: atC === undefined ? 0 : rough(atC - bandK),
+      highC: atC === undefined ? 0 : rough(atC + bandK),
       moisture:
         incompatible.some((each) => /^water\b|moisture/.test(each)) &&
         !context.now.contents.some(({ substance }) => substance.formula === 'H2O')
@@ -51,27 +52,32 @@ export const heating: Planner = {
   },
   report: (context, filled) => {
     const { lab, step, measured } = context
-    const liquid = boilingLiquid(context)
+    const looked = boilingLiquid(context)
+    const liquid = 'liquid' in looked ? looked.liquid : undefined
     const boilC = number(filled, 'boilC')
+    const known = boilC !== 0
     const mmHg = pressureMmHg(lab)
     const found = liquid && boilsAt(liquid, mmHg)
-    const { bath, condenser, why } = heatingFor(boilC, liquid ? isFlammable(liquid) : false)
+    const flammable = liquids(context.now).some(({ substance }) => isFlammable(substance))
+    const { bath, condenser, why } = heatingFor(boilC, flammable)
     const band = { lowC: number(filled, 'lowC'), highC: number(filled, 'highC') }
     const readings = measured?.temperatures[step.id] ?? []
     const { insideMin, allMin } = timeInBand(readings, band)
+    const banded = readings.length > 1 && band.highC > band.lowC
     const light = neatLiquids(context.now).flatMap(({ substance }) => {
       const at = boilsAt(substance, mmHg)
-      return at && at.atC < boilC - 15 ? [`${substance.name} at ${Math.round(at.atC)} °C`] : []
+      return at && known && at.atC < boilC - 15 ? [`${substance.name} at ${Math.round(at.atC)} °C`] : []
     })
     const wanted = step.kind === 'reflux' || step.kind === 'hold' ? step.holdMin : 0
     const advice: Advice[] = [
-      {
-        id: 'bath',
-        level: 'open',
-        words: `Heat with ${bath}.`,
-        why: '15 to 25 °C above the boil, on something that can be dropped away',
-      },
-      { id: 'condenser', level: 'open', words: `Take a ${condenser}.`, why },
+      ...when(
+        !known,
+        'boil-unknown',
+        'doubt',
+        `What this boils at is not known: ${'why' in looked ? looked.why : 'nothing was found'}. Write it in where you know it; bath and condenser follow from it.`,
+      ),
+      ...when(known, 'bath', 'open', `Heat with ${bath}.`, '15 to 25 °C above the boil, on something that can be dropped away'),
+      ...when(known, 'condenser', 'open', `Take a ${condenser}.`, why),
       ...when(
         word(filled, 'moisture') === 'yes',
         'tube',
@@ -97,9 +103,14 @@ export const heating: Planner = {
         `Boils before: ${light.join(', ')}.`,
         'a mixture begins to boil below its main liquid',
       ),
-      ...when(band.highC <= band.lowC, 'band', 'doubt', 'The band ends below where it begins: give the lower end first.'),
       ...when(
-        readings.length > 1 && insideMin < wanted * 0.8,
+        known && band.highC <= band.lowC,
+        'band',
+        'doubt',
+        'The band ends below where it begins: give the lower end first.',
+      ),
+      ...when(
+        banded && insideMin < wanted * 0.8,
         'outside',
         'doubt',
         `Inside the band for ${writeNumber(insideMin, 0)} of ${wanted} min so far.`,
@@ -116,7 +127,7 @@ export const heating: Planner = {
               }),
             ]
           : []),
-        ...(readings.length > 1
+        ...(banded
           ? [
               fact('inside', 'inside the band', insideMin, 'min', 0, {
                 how: `of ${writeNumber(allMin, 0)} min between the first and the last of ${readings.length} readings`,

@@ -26,9 +26,21 @@ export function isWatery({ line, substance }: Pick<Content, 'line' | 'substance'
   )
 }
 
-/** The liquid that sets the boil: the most of it, in the vessel now or where it was last full. */
-export function boilingLiquid(context: Context): Substance | undefined {
-  return liquids(context.now)[0]?.substance
+/** Acids that hold water and boil with it at a point of their own, whatever is on record of the pure acid. */
+const boilsWithWater = new Set(['H2SO4', 'HNO3', 'HCl', 'HBr', 'H3PO4', 'HClO4'])
+
+/**
+ * The liquid that sets the boil: the neat one that there is most of. A dissolved solid never does, and a solution boils by its solvent and its strength, which are not on record: where there is more of that than of any
+ * neat liquid nothing is said, and why.
+ */
+export function boilingLiquid(context: Context): { liquid: Substance } | { why: string } {
+  const most = liquids(context.now)[0]
+  if (!most) return { why: 'no liquid is known to be in it' }
+  const { line, substance } = most
+  if (line.form.kind !== 'neat' || boilsWithWater.has(substance.formula ?? ''))
+    return { why: `most of it is ${substance.name} in solution, and what that boils at is not on record` }
+  if (!substance.boiling && !substance.antoine) return { why: `what ${substance.name} boils at is not on record` }
+  return { liquid: substance }
 }
 
 /** Grams of the product that a careful group gets: the middle of what is expected, or what was weighed of the sample. */
@@ -40,13 +52,16 @@ export function expectedProductG({ plan, table, measured }: Context, sample?: st
   return result && whole ? (whole.value * (result.expected.low + result.expected.high)) / 2 : 0
 }
 
-/** What is in the vessel with the specific heat of each: water and solutions as water, the rest as organic liquids. */
-export function heatTakers({ contents }: StepContents): { g: number; cp: number }[] {
-  return contents.flatMap((content) =>
-    content.massG === null && content.volumeML === null
-      ? []
-      : [{ g: content.massG ?? content.volumeML!, cp: isWatery(content) ? specificHeat.water : specificHeat.organic }],
-  )
+/** Grams of all that is in the vessel; what has no mass on record counts by its volume. */
+export function gramsIn({ contents }: StepContents): number {
+  return contents.reduce((sum, { massG, volumeML }) => sum + (massG ?? volumeML ?? 0), 0)
+}
+
+/** Specific heat of all that is in the vessel, J/(g·K): known where it is water alone, else nobody has said. */
+export function specificHeatIn({ contents }: StepContents): number | null {
+  const known =
+    contents.length > 0 && contents.every(({ substance, line }) => substance.formula === 'H2O' && line.form.kind === 'neat')
+  return known ? specificHeat.water : null
 }
 
 /** The groups of the substance that the plan makes or isolates. */

@@ -1,4 +1,5 @@
-import { number, object, string } from 'yup'
+import { object, string } from 'yup'
+import { leftSchema } from '@/core/stores/bottleSchema'
 import { changeBottle, removeBottle, subjectOfBottle } from '@/server/bottles'
 import { personOf, route } from '@/server/route'
 
@@ -8,16 +9,7 @@ export const PATCH = route(
   {
     need: 'shelf.write',
     subject,
-    body: object({
-      left: object({
-        value: number().min(0, 'What is left is not less than nothing.').required(),
-        unit: string()
-          .oneOf(['g', 'mL'] as const)
-          .required(),
-        decimals: number().integer().required(),
-      }),
-      place: string().trim().max(120).defined(),
-    }),
+    body: object({ left: leftSchema, place: string().trim().max(120).defined() }),
   },
   ({ params, body, actor }) => changeBottle(params.id, body, personOf(actor).id),
 )

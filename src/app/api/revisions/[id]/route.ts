@@ -1,12 +1,13 @@
 import { mixed, number, object } from 'yup'
-import { saveDraft, subjectOfRevision } from '@/server/preparations'
+import { discardDraft, saveDraft, subjectOfRevision } from '@/server/preparations'
 import { personOf, route } from '@/server/route'
 
+const subject = ({ id }: { id: string }) => subjectOfRevision(id)
+
 export const PUT = route(
-  {
-    need: 'plan.write',
-    subject: ({ id }: { id: string }) => subjectOfRevision(id),
-    body: object({ version: number().integer().required(), plan: mixed().required() }),
-  },
+  { need: 'plan.write', subject, body: object({ version: number().integer().required(), plan: mixed().required() }) },
   ({ params, body, actor }) => saveDraft(params.id, body.version, body.plan, personOf(actor).id),
 )
+
+/** Discards a draft, also one that cannot be read any more. */
+export const DELETE = route({ need: 'plan.write', subject }, ({ params }) => discardDraft(params.id))

@@ -1,20 +1,22 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
+import { classResults } from '@/core/classroom/classResults'
 import { Results } from '@/ui/class/Results'
 import { Frame } from '@/ui/frame/Frame'
 import { longDay } from '@/ui/time'
-import { orNotFound, pageNeeds, visitor } from '@/server/page'
+import { orNotFound, visitor } from '@/server/page'
 import { subjectOfSession, viewSession } from '@/server/sessions'
 
 export const metadata: Metadata = { title: 'Results' }
 
 export default async function ResultsPage({ params }: { params: Promise<{ session: string }> }) {
   const { session } = await params
-  const { actor, course, may } = await visitor(`/class/${session}/results`)
-  await pageNeeds(actor, 'results.read', () => subjectOfSession(session))
+  const { actor, course, courses, may } = await visitor(`/class/${session}/results`, 'results.read', () =>
+    subjectOfSession(session),
+  )
   const { plan, runs, title, section, startsAt, room, zone } = await orNotFound(() => viewSession(session, false))
   return (
-    <Frame place="class" who={actor.name} aside={course.title}>
+    <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses}>
       <main className="page-only class">
         <div className="head">
           <h1>
@@ -29,7 +31,7 @@ export default async function ResultsPage({ params }: { params: Promise<{ sessio
             </div>
           )}
         </div>
-        <Results session={session} plan={plan} runs={runs} />
+        <Results session={session} results={classResults(plan, runs)} />
       </main>
     </Frame>
   )

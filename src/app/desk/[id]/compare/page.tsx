@@ -1,8 +1,8 @@
 import type { Metadata } from 'next'
 import { CompareView } from '@/ui/desk/CompareView'
 import { Frame } from '@/ui/frame/Frame'
-import { orNotFound, pageNeeds, visitor } from '@/server/page'
-import { openPreparation, subjectOfPreparation } from '@/server/preparations'
+import { orNotFound, visitor } from '@/server/page'
+import { openPreparation, revisionNumber, subjectOfPreparation } from '@/server/preparations'
 
 interface Props {
   params: Promise<{ id: string }>
@@ -14,15 +14,12 @@ export const metadata: Metadata = { title: 'Two revisions compared' }
 export default async function ComparePage({ params, searchParams }: Props) {
   const { id } = await params
   const { from, to } = await searchParams
-  const { actor, course, may } = await visitor(`/desk/${id}`)
-  await pageNeeds(actor, 'plan.read', () => subjectOfPreparation(id))
+  const { actor, course, courses } = await visitor(`/desk/${id}`, 'plan.read', () => subjectOfPreparation(id))
   const [before, after] = await Promise.all(
-    [from, to].map((number) =>
-      orNotFound(() => openPreparation(id, { draftsToo: may('plan.write'), number: Number(number) || 0 })),
-    ),
+    [from, to].map((number) => orNotFound(() => openPreparation(id, actor, revisionNumber(number) ?? 0))),
   )
   return (
-    <Frame place="desk" who={actor.name} aside={course.title}>
+    <Frame place="desk" who={actor.name} aside={course.title} course={course.id} courses={courses}>
       <main className="page-only">
         <CompareView preparation={id} before={before!.revision} after={after!.revision} zone={course.zone} />
       </main>

@@ -1,10 +1,9 @@
 import type { Metadata } from 'next'
-import { safetySheet } from '@/core/plan/safetySheet'
-import { precautionsFor, statementText } from '@/reference/hazardStatements'
+import { measuresFor } from '@/server/measures'
 import { SafetySheetView } from '@/ui/desk/SafetySheetView'
 import { Frame } from '@/ui/frame/Frame'
-import { orNotFound, pageNeeds, visitor } from '@/server/page'
-import { openPreparation, subjectOfPreparation } from '@/server/preparations'
+import { orNotFound, visitor } from '@/server/page'
+import { openPreparation, revisionNumber, subjectOfPreparation } from '@/server/preparations'
 
 interface Props {
   params: Promise<{ id: string }>
@@ -16,21 +15,16 @@ export const metadata: Metadata = { title: 'Safety sheet' }
 export default async function SafetyPage({ params, searchParams }: Props) {
   const { id } = await params
   const { revision: wanted } = await searchParams
-  const { actor, course, may } = await visitor(`/desk/${id}/safety`)
-  await pageNeeds(actor, 'plan.read', () => subjectOfPreparation(id))
-  const number = wanted && /^\d+$/.test(wanted) ? { number: Number(wanted) } : {}
-  const { revision } = await orNotFound(() => openPreparation(id, { draftsToo: may('plan.write'), ...number }))
-  const measures = precautionsFor(safetySheet(revision.plan).codes)
-    .filter((code) => code.startsWith('P3'))
-    .map(statementText)
+  const { actor, course, courses } = await visitor(`/desk/${id}/safety`, 'plan.read', () => subjectOfPreparation(id))
+  const { revision } = await orNotFound(() => openPreparation(id, actor, revisionNumber(wanted)))
   return (
-    <Frame place="desk" who={actor.name} aside={course.title}>
+    <Frame place="desk" who={actor.name} aside={course.title} course={course.id} courses={courses}>
       <main className="page-only">
         <SafetySheetView
           plan={revision.plan}
           desk={`/desk/${id}?revision=${revision.number}`}
           revision={`${revision.state === 'draft' ? 'draft' : 'revision'} ${revision.number}`}
-          measures={measures}
+          measures={measuresFor(revision.plan)}
         />
       </main>
     </Frame>

@@ -3,6 +3,7 @@ import type { Substance } from '@/core/plan/plan'
 import { newIsolation, newPlan } from '@/core/plan/editPlan'
 import { readPlanFile } from '@/core/format/planFile'
 import { startPreparation } from '@/server/preparations'
+import { Refusal } from '@/server/refusal'
 import { personOf, route } from '@/server/route'
 
 export const POST = route(
@@ -20,8 +21,16 @@ export const POST = route(
     }),
   },
   ({ params, body, actor }) => {
+    if (body.file === undefined && (!isSubstance(body.start) || !isSubstance(body.product)))
+      throw new Refusal(400, 'Choose what it starts from and what it makes.')
     const begin = body.isolation ? newIsolation : newPlan
     const plan = body.file === undefined ? begin(body.title || 'Untitled', body.start!, body.product!) : readPlanFile(body.file)
     return startPreparation(params.id, plan, personOf(actor).id)
   },
 )
+
+/** As much of a substance as a plan is begun with; the rest is checked with the plan. */
+function isSubstance(value: unknown): boolean {
+  const { id, name, formula } = (value ?? {}) as Partial<Record<keyof Substance, unknown>>
+  return typeof id === 'string' && typeof name === 'string' && (formula === undefined || typeof formula === 'string')
+}

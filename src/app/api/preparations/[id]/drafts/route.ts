@@ -6,7 +6,7 @@ export const POST = route(
   {
     need: 'plan.write',
     subject: ({ id }: { id: string }) => subjectOfPreparation(id),
-    body: object({ from: string().required(), plan: mixed().required() }),
+    body: object({ from: string().required().max(40), plan: mixed().required() }),
   },
   ({ params, body, actor }) => startDraft(params.id, body.from, body.plan, personOf(actor).id),
 )

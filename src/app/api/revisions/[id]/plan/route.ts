@@ -1,13 +1,12 @@
-import { fileName, planTextOf, subjectOfRevision } from '@/server/preparations'
-import { may } from '@/server/rights'
+import { writePlanFile } from '@/core/format/planFile'
+import { fileName, planToWrite, subjectOfRevision } from '@/server/preparations'
 import { route } from '@/server/route'
 
 export const GET = route(
   { need: 'plan.read', subject: ({ id }: { id: string }) => subjectOfRevision(id) },
   async ({ params, actor }) => {
-    const draftsToo = may(actor, 'plan.write', await subjectOfRevision(params.id))
-    const { title, number, text } = await planTextOf(params.id, draftsToo)
-    return new Response(text, {
+    const { title, number, plan } = await planToWrite(params.id, actor)
+    return new Response(writePlanFile(plan), {
       headers: {
         'content-type': 'application/json; charset=utf-8',
         'content-disposition': `attachment; filename="${fileName(title)}-${number}.mozle.json"`,

@@ -1,15 +1,12 @@
-import { readPlanFile } from '@/core/format/planFile'
 import { tableCsv } from '@/core/format/tableCsv'
-import { fileName, planTextOf, subjectOfRevision } from '@/server/preparations'
-import { may } from '@/server/rights'
+import { fileName, planToWrite, subjectOfRevision } from '@/server/preparations'
 import { route } from '@/server/route'
 
 export const GET = route(
   { need: 'plan.read', subject: ({ id }: { id: string }) => subjectOfRevision(id) },
   async ({ params, actor }) => {
-    const draftsToo = may(actor, 'plan.write', await subjectOfRevision(params.id))
-    const { title, number, text } = await planTextOf(params.id, draftsToo)
-    return new Response(tableCsv(readPlanFile(text)), {
+    const { title, number, plan } = await planToWrite(params.id, actor)
+    return new Response(tableCsv(plan), {
       headers: {
         'content-type': 'text/csv; charset=utf-8',
         'content-disposition': `attachment; filename="${fileName(title)}-${number}-table.csv"`,

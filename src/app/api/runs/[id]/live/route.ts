@@ -3,6 +3,7 @@ import { route } from '@/server/route'
 import { subjectOfRun } from '@/server/runs'
 
 export const GET = route(
-  { need: 'run.read', subject: ({ id }: { id: string }) => subjectOfRun(id) },
-  async ({ params, request }) => liveStream(cursorOf(request, [params.id]), request.signal),
+  { need: 'run.read', subject: ({ id }: { id: string }, people) => subjectOfRun(id, people) },
+  async ({ params, request, actor, about }) =>
+    liveStream(cursorOf(request, [params.id]), { actor: actor!, course: about!.course }, request.signal),
 )

@@ -1,6 +1,6 @@
 import { object, string } from 'yup'
 import { Refusal } from '@/server/refusal'
-import { route } from '@/server/route'
+import { addressOf, route } from '@/server/route'
 import { may } from '@/server/rights'
 import { signStep, subjectOfRun } from '@/server/runs'
 import { signedIn } from '@/server/actor'
@@ -12,14 +12,17 @@ import { signedIn } from '@/server/actor'
 export const POST = route(
   {
     need: 'run.read',
-    subject: ({ id }: { id: string }) => subjectOfRun(id),
+    subject: ({ id }: { id: string }, people) => subjectOfRun(id, people),
     body: object({
-      step: string().required(),
+      step: string().required().max(80),
       signer: object({ signIn: string().required().max(120), password: string().required().max(500) }).default(undefined),
     }),
   },
-  async ({ params, body }) => {
-    if (body.signer) return { entries: await signStep(params.id, body.step, body.signer, 'bench tablet') }
+  async ({ params, body, request }) => {
+    if (body.signer) {
+      const signer = { ...body.signer, from: addressOf(request) }
+      return { entries: await signStep(params.id, body.step, signer, 'bench tablet') }
+    }
     const person = await signedIn()
     if (!person || !may(person, 'run.sign', await subjectOfRun(params.id))) {
       throw new Refusal(403, 'A demonstrator signs, with their own name and password.')

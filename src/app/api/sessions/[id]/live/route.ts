@@ -4,5 +4,6 @@ import { runsOfSession, subjectOfSession } from '@/server/sessions'
 
 export const GET = route(
   { need: 'run.read', subject: ({ id }: { id: string }) => subjectOfSession(id) },
-  async ({ params, request }) => liveStream(cursorOf(request, await runsOfSession(params.id)), request.signal),
+  async ({ params, request, actor, about }) =>
+    liveStream(cursorOf(request, await runsOfSession(params.id)), { actor: actor!, course: about!.course }, request.signal),
 )

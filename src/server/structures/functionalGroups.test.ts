@@ -1,3 +1,4 @@
+/** @jest-environment ./src/test-support/chemistryEnvironment.mjs */
 import { Molecule } from 'openchemlib'
 import { substanceRecords } from '@/reference/records'
 import { groupsOf } from './functionalGroups'

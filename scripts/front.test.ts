@@ -1,0 +1,38 @@
+import { sayAlways, sayWhoAsks } from './front'
+
+const heads = (headers: Record<string, string>, peer: string, trusted: string[] = []) => {
+  const request = { headers: { ...headers } as Record<string, string | undefined> }
+  sayWhoAsks(request as never, peer, new Set(trusted))
+  return request.headers
+}
+
+test('a client cannot say where it comes from', () => {
+  const found = heads(
+    { 'x-forwarded-for': '1.2.3.4', 'x-forwarded-proto': 'https', 'x-forwarded-host': 'evil.example', 'x-real-ip': '1.1.1.1' },
+    '10.0.0.9',
+  )
+  expect(found).toEqual({ 'x-forwarded-for': '10.0.0.9', 'x-forwarded-proto': 'http' })
+})
+
+test('a proxy that is named can, and only for the address that it saw itself', () => {
+  const trusted = ['10.0.0.1', '10.0.0.2']
+  const found = heads(
+    { 'x-forwarded-for': '6.6.6.6, 192.0.2.7, 10.0.0.2', 'x-forwarded-proto': 'https', 'x-forwarded-host': 'lab.example' },
+    '10.0.0.1',
+    trusted,
+  )
+  expect(found).toMatchObject({ 'x-forwarded-for': '192.0.2.7', 'x-forwarded-proto': 'https', 'x-forwarded-host': 'lab.example' })
+  expect(heads({}, '10.0.0.1', trusted)['x-forwarded-for']).toBe('10.0.0.1')
+})
+
+test('every answer has the headers, before anything else is known of it', () => {
+  const set = new Map<string, string>()
+  sayAlways({ setHeader: (name: string, value: string) => void set.set(name, value) } as never)
+  expect(set.get('cache-control')).toBe('no-store')
+  expect(set.get('x-content-type-options')).toBe('nosniff')
+  expect(set.get('content-security-policy')).toMatch(/default-src 'none'/)
+  set.clear()
+  sayAlways({ setHeader: (name: string, value: string) => void set.set(name, value) } as never, '/_next/static/chunks/a.js')
+  expect([set.has('cache-control'), set.get('x-content-type-options')]).toEqual([false, 'nosniff'])
+  expect(set.get('content-security-policy')).toMatch(/script-src 'self'/)
+})

@@ -1,0 +1,15 @@
+import { doubtsAtScale } from '@/core/query/doubtsAtScale'
+import { planToWrite, subjectOfRevision } from '@/server/preparations'
+import { Refusal } from '@/server/refusal'
+import { route } from '@/server/route'
+
+/** What the plan doubts at another scale, before a group is given it. */
+export const GET = route(
+  { need: 'plan.read', subject: ({ id }: { id: string }) => subjectOfRevision(id) },
+  async ({ params, request, actor }) => {
+    const scale = Number(request.nextUrl.searchParams.get('scale'))
+    if (!(scale >= 0.05 && scale <= 20)) throw new Refusal(400, 'A scale is a number from 0.05 to 20.')
+    const { plan } = await planToWrite(params.id, actor)
+    return { doubts: doubtsAtScale(plan, scale) }
+  },
+)

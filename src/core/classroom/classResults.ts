@@ -1,0 +1,191 @@
+import { lineOf, mainResult, mainSubstance, substanceOf, type Plan } from '../plan/plan'
+import type { Figure } from '../quantity/figure'
+import { writeFigureText } from '../quantity/write'
+import { computedLine } from '../reaction/reactionTable'
+import { limitingNames } from '../reaction/working'
+import type { Judgement } from '../result/judge'
+import { lossAccount } from '../result/lossAccount'
+import type { MeltingReading } from '../result/meltingReading'
+import { runResults, type RunResults } from '../result/runResults'
+import type { Entry } from '../run/entry'
+import { foldRun } from '../run/foldRun'
+import { classShiftC, median, robustOutliers } from './classFigures'
+
+/** A run as its results are drawn from. */
+export interface RunOfClass {
+  bench: number
+  members: string
+  scale: number
+  entries: readonly Entry[]
+  /** What the group got of the preparations before, as fractions. */
+  before?: readonly { title: string; fraction: number }[]
+}
+
+/** One percentage of a bench, saying which it is: of what, after which sample, from which whole. */
+export interface PercentageRow {
+  kind: 'yield' | 'recovery'
+  substance: string
+  /** The sample that was weighed. */
+  after: string
+  /** What the whole is, in words. */
+  of: string
+  /** g */
+  whole: Figure | null
+  mass: Figure
+  fraction: Figure
+  dry: boolean
+  melting: MeltingReading | null
+  judgement: Judgement | null
+}
+
+/** A bench's results as figures and words, without the entries they were drawn from. */
+export interface ResultRow {
+  bench: number
+  members: string
+  scale: number
+  before: readonly { title: string; fraction: number }[]
+  limiting: { amount: string; names: string; changed: boolean; asPlanned: boolean }
+  crude: Figure | null
+  product: { mass: Figure; dry: boolean } | null
+  result: { kind: 'yield' | 'recovery'; fraction: Figure } | null
+  recovery: Figure | null
+  melting: MeltingReading | null
+  recovered: {
+    sample: string
+    substance: string
+    fraction: Figure | null
+    melting: MeltingReading | null
+    judgement: Judgement
+  }[]
+  judgement: Judgement
+  /** Where the product went, in sentences. */
+  account: string
+  /** True where the result lies far outside the class. */
+  outlier: boolean
+  percentages: PercentageRow[]
+}
+
+export interface ClassResults {
+  product: { name: string; melting: { lowC: number; highC: number } | null } | null
+  /** True where what is got back is compared with what was put in. */
+  recovers: boolean
+  crystallises: boolean
+  melts: boolean
+  rows: ResultRow[]
+  medianResult: number | null
+  medianRecovery: number | null
+  shiftC: number | null
+}
+
+/** The results of a class, bench by bench, with its figures. */
+export function classResults(plan: Plan, runs: readonly RunOfClass[]): ClassResults {
+  const product = mainSubstance(plan)
+  const rows = runs.map((run) => resultRow(plan, run))
+  const results = rows.flatMap(({ result }) => (result ? [result.fraction.value] : []))
+  const recoveries = rows.flatMap(({ recovery }) => (recovery ? [recovery.value] : []))
+  const outliers = robustOutliers(results)
+  let at = 0
+  for (const row of rows) row.outlier = row.result !== null && outliers[at++] === true
+  const clears = rows.flatMap(({ melting }) => melting?.clearC ?? [])
+  return {
+    product: product ? { name: product.name, melting: product.melting ?? null } : null,
+    recovers: mainResult(plan)?.recovery !== undefined,
+    crystallises: plan.steps.some(({ kind }) => kind === 'crystallise'),
+    melts: plan.steps.some(({ kind }) => kind === 'melt'),
+    rows,
+    medianResult: results.length > 0 ? median(results) : null,
+    medianRecovery: recoveries.length > 0 ? median(recoveries) : null,
+    shiftC: product?.melting ? classShiftC(clears, product.melting.highC) : null,
+  }
+}
+
+function resultRow(plan: Plan, { bench, members, scale, entries, before = [] }: RunOfClass): ResultRow {
+  const state = foldRun(plan, scale, entries)
+  const results = runResults(state)
+  const limiting = computedLine(results.table, results.limiting[0] ?? state.plan.reference)
+  const product = results.result && state.samples[results.result.sample]
+  const amount =
+    results.result?.kind === 'recovery' && results.whole
+      ? writeFigureText(results.whole, 'mass')
+      : limiting.amount
+        ? writeFigureText(limiting.amount, 'amount')
+        : ''
+  return {
+    bench,
+    members,
+    scale,
+    before: before.map(({ title, fraction }) => ({ title, fraction })),
+    limiting: {
+      amount,
+      names: limitingNames(state.plan, results.table) || limiting.substance.name,
+      changed: results.limitingChanged,
+      asPlanned: results.notMeasured.includes(limiting.line.id),
+    },
+    crude: (results.crude && state.samples[results.crude.sample]?.mass) ?? null,
+    product: product ? { mass: product.mass, dry: product.dry } : null,
+    result: results.result && { kind: results.result.kind, fraction: results.result.figure },
+    recovery: results.recovery?.figure ?? null,
+    melting: results.melting,
+    recovered: results.recovered.map(({ recovery, substance, percentage, melting, judgement }) => ({
+      sample: recovery.sample,
+      substance,
+      fraction: percentage?.figure ?? null,
+      melting,
+      judgement,
+    })),
+    judgement: results.judgement,
+    account: lossAccount(state, results),
+    outlier: false,
+    percentages: percentages(plan, state.samples, results),
+  }
+}
+
+type Samples = ReturnType<typeof foldRun>['samples']
+
+/** Every percentage that was measured, each once: what formed over theory, what came back over what was put in, purified over crude. */
+function percentages(plan: Plan, samples: Samples, results: RunResults): PercentageRow[] {
+  const made = mainSubstance(plan)?.name ?? ''
+  const isolates = mainResult(plan)?.recovery !== undefined
+  const found: PercentageRow[] = []
+  const add = (row: Omit<PercentageRow, 'mass' | 'dry'>) => {
+    const sample = samples[row.after]
+    if (sample) found.push({ ...row, mass: sample.mass, dry: sample.dry })
+  }
+  if (!isolates)
+    for (const percentage of [results.crude, results.result])
+      if (percentage && !found.some(({ after }) => after === percentage.sample))
+        add({
+          kind: percentage.kind,
+          substance: made,
+          after: percentage.sample,
+          of: `theory from ${limitingNames(plan, results.table)}`,
+          whole: results.whole,
+          fraction: percentage.figure,
+          melting: percentage === results.result ? results.melting : null,
+          judgement: percentage === results.result ? results.judgement : null,
+        })
+  for (const { recovery, substance, percentage, melting, judgement } of results.recovered)
+    if (percentage)
+      add({
+        kind: 'recovery',
+        substance,
+        after: recovery.sample,
+        of: `${substanceOf(plan, lineOf(plan, recovery.of)).name} put in`,
+        whole: computedLine(results.table, recovery.of).mass ?? null,
+        fraction: percentage.figure,
+        melting,
+        judgement,
+      })
+  if (results.recovery && results.crude)
+    add({
+      kind: 'recovery',
+      substance: made,
+      after: results.recovery.sample,
+      of: `${results.crude.sample} product`,
+      whole: samples[results.crude.sample]?.mass ?? null,
+      fraction: results.recovery.figure,
+      melting: null,
+      judgement: null,
+    })
+  return found
+}

@@ -1,0 +1,97 @@
+import type { ReactNode } from 'react'
+import type { Plan } from '@/core/plan/plan'
+import { safetySheet } from '@/core/plan/safetySheet'
+import { Pictogram } from '../figures/Pictogram'
+
+interface Props {
+  plan: Plan
+  /** First aid and spill measures that go with the hazards that occur, with their full texts. */
+  measures: readonly string[]
+  /** How a heading looks where this stands. */
+  heading: (words: string) => ReactNode
+}
+
+const list = (words: readonly string[]) => (
+  <ul>
+    {words.map((each) => (
+      <li key={each}>{each}</li>
+    ))}
+  </ul>
+)
+
+/** All of the safety sheet of a plan, as it is read at the Desk, on paper and at the bench. */
+export function SafetyParts({ plan, measures, heading }: Props) {
+  const sheet = safetySheet(plan)
+  return (
+    <>
+      <p className="deference">
+        <b>Advice for a supervised laboratory.</b> The suppliers’ safety data sheets, your local rules and the qualified person in
+        charge decide; where they say more than this sheet, they are right. If you are not sure, stop and ask.
+      </p>
+      {plan.safety.ownWords !== '' && <p className="own-words">{plan.safety.ownWords}</p>}
+      <div className="safety-columns">
+        <section>
+          {heading('Wear')}
+          {list(plan.safety.wear)}
+        </section>
+        <section>
+          {heading('Must be at hand')}
+          {plan.safety.atHand.length > 0 ? list(plan.safety.atHand) : <p className="doubt">Nothing is named yet.</p>}
+        </section>
+      </div>
+      {heading('Substances in use')}
+      <table className="ruled substances">
+        <tbody>
+          {sheet.substances.map((substance) => (
+            <tr key={substance.id}>
+              <th scope="row">
+                <b>{substance.name}</b>
+                <span className={substance.hazards!.signal === 'danger' ? 'danger' : 'doubt'}>{substance.hazards!.signal}</span>
+              </th>
+              <td className="signs">
+                {substance.hazards!.pictograms.map((code) => (
+                  <Pictogram key={code} code={code} />
+                ))}
+              </td>
+              <td>
+                {substance.caution && <b>{substance.caution} </b>}
+                <span className="quiet">{substance.hazards!.statements.join('. ')}.</span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {sheet.unknown.length > 0 && (
+        <p className="doubt">
+          Nothing is on record about {sheet.unknown.map(({ name }) => name).join(', ')}: read the safety data sheet before it is
+          opened.
+        </p>
+      )}
+      <div className="safety-columns">
+        <section>
+          {heading('Dangers of the work')}
+          <ul>
+            {sheet.dangers.map(({ words, steps }) => (
+              <li key={words}>
+                {words} <span className="quiet">{steps.join(', ')}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+        <section>
+          {heading('If something happens')}
+          <p>Call the person in charge at once, whatever it is.</p>
+          {list(measures)}
+          {heading('Where it goes afterwards')}
+          <ul>
+            {sheet.waste.map(({ stream, substances }) => (
+              <li key={stream}>
+                <b>{stream}:</b> {substances.join(', ')}
+              </li>
+            ))}
+          </ul>
+        </section>
+      </div>
+    </>
+  )
+}
