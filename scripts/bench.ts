@@ -239,7 +239,7 @@ async function inTheBrowser(app: Parameters<typeof serve>[0], made: ReturnType<t
   const profile = path.join(home, '.mozle', `bench-${process.pid}`, 'profile')
   mkdirSync(profile, { recursive: true })
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: '/usr/bin/chromium-headless-shell',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update'],
   })
   try {

@@ -18,13 +18,13 @@ beforeEach(() => jest.spyOn(console, 'error').mockImplementation(() => undefined
 afterEach(() => jest.restoreAllMocks())
 
 test('nothing is installed when nothing is missing', () => {
-  machine({ root: false, sudo: false, installed: ['/usr/sbin/mariadbd', '/usr/bin/chromium'] })
+  machine({ root: false, sudo: false, installed: ['/usr/sbin/mariadbd', '/usr/bin/chromium-headless-shell'] })
   ensurePackages('database', 'browser')
   expect(ran()).toEqual([])
 })
 
 test('as root the missing packages are installed, and only those', () => {
-  machine({ root: true, sudo: false, installed: ['/usr/bin/chromium'] })
+  machine({ root: true, sudo: false, installed: ['/usr/bin/chromium-headless-shell'] })
   ensurePackages('database', 'browser')
   expect(ran()).toHaveLength(2)
   expect(ran()[0]).toMatch(/^env DEBIAN_FRONTEND=noninteractive apt-get -qq update/)
