@@ -73,6 +73,36 @@ describe('the outbox of a bench', () => {
     expect([...kept.data.keys()]).toEqual([third.id])
   })
 
+  test('taken up again, nothing that is known here, was sent or was let go stands twice', async () => {
+    const kept = memory<KeptEntry>()
+    const sent: string[] = []
+    let away = true
+    const outbox = new Outbox('r', kept, async (entries) => {
+      if (away) throw new CallError(0, 'away')
+      sent.push(...entries.map(({ id }) => id))
+      return entries.filter(({ id }) => id === second.id).map(({ id }) => ({ id, why: 'No such slot.' }))
+    })
+    outbox.write(entry)
+    outbox.write(second)
+    await settle()
+    await outbox.start()
+    expect(outbox.get().entries).toEqual([entry, second])
+    away = false
+    await settle(3000)
+    expect(outbox.get().refused).toHaveLength(1)
+    // A store that gives back what was to be removed, as after a page that ended too early.
+    await kept.put({ key: entry.id, about: 'r', entry })
+    await outbox.start()
+    await settle()
+    expect(outbox.get().refused).toHaveLength(1)
+    expect(sent).toEqual([entry.id, second.id])
+    outbox.drop(second.id)
+    await kept.put({ key: second.id, about: 'r', entry: second })
+    await outbox.start()
+    await settle()
+    expect([outbox.get().entries, outbox.get().refused, sent.length]).toEqual([[], [], 2])
+  })
+
   test('two windows of one bench write over nothing of each other, and what a closed one left is taken up', async () => {
     const kept = memory<KeptEntry>()
     const away = async () => {
@@ -286,6 +316,23 @@ describe('the draft on the Desk', () => {
     draft.travel('undo')
     await settle()
     expect(kept.data.size).toBe(0)
+    draft.stop()
+  })
+
+  test.each(['frozen', 'gone'])('what is %s meanwhile is not written over: the change goes into a new draft', async (how) => {
+    const calls: string[] = []
+    const send = (async (path: string) => {
+      calls.push(path)
+      if (path.endsWith('/drafts')) return { ...draftBase, id: 'r3', number: 3 }
+      throw new CallError(409, 'published meanwhile', { [how]: true })
+    }) as typeof call
+    const windows = { own: 'w1', alive: async () => new Set<string>() }
+    const draft = new DraftKeeper('p1', { base: draftBase, plan: acetanilide }, memory<KeptDraft>(), windows, send)
+    draft.change(edited(acetanilide, '5.00 mL'), 'volume of aniline')
+    await settle()
+    expect(calls).toEqual(['/api/revisions/r2', '/api/preparations/p1/drafts'])
+    expect(draft.get()).toMatchObject({ base: { id: 'r3', state: 'draft' }, unsaved: false, saving: { state: 'saved' } })
+    expect(draft.get().plan).toEqual(edited(acetanilide, '5.00 mL'))
     draft.stop()
   })
 

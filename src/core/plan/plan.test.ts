@@ -202,6 +202,21 @@ describe('the safety sheet', () => {
     expect(sheet.codes).toContain('H331')
   })
 
+  test('danger stands before warning however much the warning has to say, and more before less', () => {
+    const hazards = (signal: 'danger' | 'warning', statements: string[]) => ({ signal, statements, pictograms: [], source: '' })
+    const named = (id: string, signal: 'danger' | 'warning', statements: string[]) => ({
+      id,
+      name: id,
+      hazards: hazards(signal, statements),
+    })
+    const plan = [
+      named('much', 'warning', ['H302 x', 'H312 x', 'H332 x', 'H315 x']),
+      named('one', 'danger', ['H301 x']),
+      named('two', 'danger', ['H301 x', 'H311 x']),
+    ].reduce((all, substance) => addLine(all, substance, 'reagent'), { ...acetanilide, lines: [], substances: [] } as Plan)
+    expect(ids(safetySheet(plan).substances)).toEqual(['two', 'one', 'much'])
+  })
+
   test('dangers of the operations and cautions of the steps, each once', () => {
     const words = sheet.dangers.map((danger) => danger.words)
     expect(new Set(words).size).toBe(words.length)

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { deviceOf, devices, uncertaintyOf } from './device'
 import { constant, decimalsJustified, exact, minus, over, times, written } from './figure'
 import { readNumber, readQuantity } from './readQuantity'
-import { inBaseUnit, units, type Unit } from './unit'
+import { inBaseUnit, unitWritten, units, type Unit } from './unit'
 import { writeFigureText, writeFull, writeNumber, writeQuantity, writeRatio } from './write'
 
 const ok = <T>(read: { ok: true; value: T } | { ok: false; problem: string }): T => {
@@ -68,6 +68,71 @@ describe('reading quantities', () => {
     )
   })
 
+  // Exact by the definitions of the SI prefixes, the litre (dm³), the minute and the hour.
+  test.each([
+    ['µg', 0.000001],
+    ['mg', 0.001],
+    ['g', 1],
+    ['kg', 1000],
+    ['µL', 0.001],
+    ['mL', 1],
+    ['L', 1000],
+    ['µmol', 0.001],
+    ['mmol', 1],
+    ['mol', 1000],
+    ['°C', 1],
+    ['mol/L', 1],
+    ['mmol/L', 0.001],
+    ['%', 0.01],
+    ['g/mL', 1],
+    ['s', 1 / 60],
+    ['min', 1],
+    ['h', 60],
+  ] as const)('1 %s in the base unit of its dimension', (unit, factor) => {
+    expect(inBaseUnit({ value: 1, unit })).toBe(factor)
+    expect(unitWritten(unit)).toBe(unit)
+    for (const other of units[unit].alsoWritten) expect([other, unitWritten(other)]).toEqual([other, unit])
+  })
+
+  test.each([
+    ['1/3', 1 / 3, 3],
+    ['1/4', 0.25, 2],
+    ['4/2', 2, 0],
+    ['2.50', 2.5, 2],
+    ['1.5e-3', 0.0015, 4],
+    ['15e2', 1500, 0],
+    ['12.', 12, 0],
+    ['+3', 3, 0],
+  ])('the number %s', (text, value, decimals) => expect(ok(readNumber(text))).toEqual({ value, decimals }))
+
+  test.each([
+    ['', 'Nothing is written here.'],
+    ['   ', 'Nothing is written here.'],
+    ['much', '“much” is not a number.'],
+    ['.', '“.” can be read in two ways: write one decimal point and no other marks.'],
+    ['-', '“-” is not a number.'],
+    [' 1 2 ', '“1 2” can be read in two ways: write one decimal point and no other marks.'],
+  ])('“%s” is no number, and it says why', (text, problem) => expect(readNumber(text)).toEqual({ ok: false, problem }))
+
+  test('the most that is taken is a million base units, and the sentences name what is meant', () => {
+    expect(ok(readQuantity('1000 kg', 'mass')).value).toBe(1000)
+    const problem = (text: string, dimension: 'mass' | 'amount' | 'temperature' | 'density' | 'volume') => {
+      const read = readQuantity(text, dimension)
+      return read.ok ? '' : read.problem
+    }
+    expect(problem('1000001 g', 'mass')).toMatch(/more than any teaching bench holds/)
+    expect(problem('-1 mol', 'amount')).toMatch(/^An amount of substance cannot be negative/)
+    expect(problem('0 mL', 'volume')).toMatch(/^A volume of zero is no line at all/)
+    expect(problem('20', 'temperature')).toBe('The unit is missing. Write for example 20 °C.')
+    expect(problem('3 mol', 'density')).toMatch(/^3 mol is an amount of substance; this place holds a density/)
+    for (const [symbol, right] of [
+      ['Mg', 'mg'],
+      ['MG', 'mg'],
+      ['ML', 'mL'],
+    ])
+      expect(problem(`4 ${symbol}`, 'mass')).toContain(`write ${right}.`)
+  })
+
   test('base units', () => {
     expect(inBaseUnit({ value: 250, unit: 'mg' })).toBeCloseTo(0.25, 12)
     expect(inBaseUnit({ value: 0.1, unit: 'mol' })).toBeCloseTo(100, 12)
@@ -88,6 +153,48 @@ describe('figures', () => {
     expect(writeFigureText(written(0.0412, 4), 'mass')).toBe('41.2 mg')
     expect(writeFigureText(written(4430, 0), 'amount')).toBe('4.430 mol')
     expect(writeFigureText(written(0.05, 3), 'volume')).toBe('50 µL')
+  })
+
+  test.each([
+    [1000, 'mass', '1.0000 kg'],
+    [999, 'mass', '999.0 g'],
+    [0.1, 'mass', '0.1 g'],
+    [0.0999, 'mass', '99.9 mg'],
+    [1000, 'volume', '1.0000 L'],
+    [999, 'volume', '999.0 mL'],
+    [0.1, 'volume', '0.1 mL'],
+    [0.0999, 'volume', '99.9 µL'],
+    [1000, 'amount', '1.0000 mol'],
+    [999, 'amount', '999.0 mmol'],
+    [0.1, 'amount', '0.1 mmol'],
+    [0.0999, 'amount', '99.9 µmol'],
+    [-0.5, 'mass', '−0.5 g'],
+  ] as const)('%d in base units of %s is written %s', (value, dimension, text) =>
+    expect(writeFigureText(written(value, value > 0 && value < 0.1 ? 4 : 1), dimension)).toBe(text),
+  )
+
+  test('a guard digit is carried', () => expect(writeFigureText(written(4, 2), 'mass', 1)).toBe('4.000 g'))
+
+  test('decimals that are justified: six at the most, none for nothing or for tens', () => {
+    expect(decimalsJustified(exact(0))).toBe(0)
+    expect(decimalsJustified(exact(1 / 3))).toBe(6)
+    expect(decimalsJustified(exact(0.25))).toBe(2)
+    expect(decimalsJustified(exact(0.1234567))).toBe(6)
+    expect(decimalsJustified(exact(0.012345678))).toBe(6)
+    expect(decimalsJustified(exact(123456.789))).toBe(0)
+    expect(decimalsJustified(exact(12345.6789))).toBe(1)
+    expect(decimalsJustified(written(0.00000012345, 11))).toBe(6)
+    expect(decimalsJustified(written(1230, -1))).toBe(0)
+    expect(decimalsJustified(written(0, 2))).toBe(0)
+    expect(written(0, 2)).toEqual({ value: 0, rounding: 0, u: 0 })
+    // Half of 0.01 of 2.00 is a quarter of a per cent.
+    expect(written(2, 2)).toEqual({ value: 2, rounding: 0.0025, u: 0 })
+    expect(constant(5)).toEqual({ value: 5, rounding: 0.1, u: 0 })
+  })
+
+  test('a ratio has three decimals at the most', () => {
+    expect(writeRatio(written(0.05312, 5))).toBe('0.053')
+    expect(writeRatio(written(0.5, 1))).toBe('0.5')
   })
 
   test('a true minus, no negative zero, the value in full', () => {

@@ -3,6 +3,7 @@ import { TestLog } from '@/test-support/entries'
 import { newIsolation } from '../plan/editPlan'
 import type { Anchor, Form, Line, Plan } from '../plan/plan'
 import { stepTextPlain } from '../plan/stepText'
+import { written } from '../quantity/figure'
 import { queriesOf } from '../query/queries'
 import { lossAccount } from '../result/lossAccount'
 import { runResults } from '../result/runResults'
@@ -79,6 +80,22 @@ describe('ways to dispense', () => {
     const read = editLine(plan, 'extra', column, text)
     if (wanted instanceof RegExp) expect(read).toMatchObject({ ok: false, problem: expect.stringMatching(wanted) as string })
     else expect(read.ok && read.value.lines.find(({ id }) => id === 'extra')!.anchor).toEqual(wanted)
+  })
+
+  test('a line in mole per cent keeps its amount when the reference moves to another reactant', () => {
+    const plan = withLine(solid, { of: 'mol-percent', percent: 5, decimals: 0 })
+    const moved = editLine(plan, 'aniline', 'ratio', '0.80')
+    if (!moved.ok) throw new Error(moved.problem)
+    expect(moved.value.reference).toBe('anhydride')
+    expect(extra(moved.value).amount!.value).toBeCloseTo(2.1729, 3)
+    expect(extra(moved.value).line.anchor!.of).toBe('amount')
+  })
+
+  test('what is counted from another line is as well known as its own figure, whatever that line is measured with', () => {
+    // A last digit of 0.005 in 0.50: 0.01/√12/0.50 = 0.577 %.
+    const ratio = extra(withLine(solid, { of: 'ratio', ratio: 0.5, decimals: 2 })).mass!
+    const perGram = extra(withLine({ kind: 'neat', purity: 1 }, { of: 'per-gram', mLPerG: 0.5, decimals: 2 })).volume!
+    expect([ratio.u, perGram.u]).toEqual([written(0.5, 2).u, written(0.5, 2).u])
   })
 
   test('a reactant is not counted per gram of itself, nor the reference in mole per cent', () => {

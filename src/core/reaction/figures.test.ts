@@ -6,6 +6,7 @@ import { greenFigures } from './greenFigures'
 import { reactionTable, theoreticalYield } from './reactionTable'
 import { roundToDevices } from './roundToDevices'
 import { scaleFactor, type ScaleWay } from './scaleWays'
+import { notLinear, timeFactor } from './notLinear'
 import { scalePlan } from './scalePlan'
 
 describe('equilibrium ceiling', () => {
@@ -96,6 +97,22 @@ describe('ways to say the scale', () => {
     const bare = newPlan('x', acetanilide.substances[0]!, acetanilide.substances[1]!)
     const way: ScaleWay = { by: 'product', quantity: quantity(1, 'g'), yield: 0.5 }
     expect(scaleFactor(bare, reactionTable(bare), way)).toBeNull()
+  })
+})
+
+describe('what does not grow with the scale', () => {
+  test('by hand: at 8 times the scale an addition takes twice as long, the wall grows 4 times', () => {
+    expect(timeFactor(8)).toBeCloseTo(2, 12)
+    expect(() => timeFactor(0)).toThrow(RangeError)
+    const notes = notLinear(ester, 8).map(({ about, words }) => `${about}: ${words}`)
+    expect(notes.find((words) => words.startsWith('Heat'))).toMatch(/grows 8.00 times.*only 4.00 times: it grows hotter/)
+    expect(notes).toContainEqual(expect.stringMatching(/^Wash with bicarbonate: gas grows 8.00 times/))
+    expect(notLinear(acetanilide, 8).some(({ words }) => words.startsWith('gas'))).toBe(false)
+    const smaller = notLinear(ester, 0.5)
+    expect(smaller.find(({ about }) => about === 'Heat')!.words).toContain('cools faster')
+    expect(smaller.find(({ about }) => about === 'Fixed amounts')).toBeUndefined()
+    const fixed = { ...acetanilide, lines: acetanilide.lines.map((line, index) => ({ ...line, fixed: index < 2 })) }
+    expect(notLinear(fixed, 2).find(({ about }) => about === 'Fixed amounts')!.words).toBe('2 lines stay as planned')
   })
 })
 

@@ -152,6 +152,18 @@ describe('reading the pair', () => {
     expect(judgement.words).toMatch(words)
   })
 
+  test('little begins at 0.85 of the least that is expected, and a liquor counts from a tenth of theory', () => {
+    // 0.85·0.70 = 0.595; a tenth of 5.87 g is 0.587 g.
+    expect(of({ fraction: 0.596 }).level).toBe('good')
+    expect(of({ fraction: 0.594 }).level).toBe('doubt')
+    expect(of({ melts: false, fraction: 0.596 }).level).toBe('good')
+    expect(of({ melts: false, fraction: 0.594 }).level).toBe('doubt')
+    expect(of({ fraction: 0.5, inLiquorG: 0.58 }).words).toMatch(/losses/)
+    expect(of({ fraction: 0.5, inLiquorG: 0.6 }).words).toMatch(/0.6 g in the mother liquor/)
+    expect(of({ fraction: 1 }).level).toBe('good')
+    expect(of({ fraction: 1.001 }).level).toBe('danger')
+  })
+
   test('every judgement carries its evidence', () =>
     expect(of({}).evidence).toMatch(/Yield 75 %; melts 113.0–114.7 °C against 113–115 °C/))
 })

@@ -86,6 +86,11 @@ describe('a melting range on an apparatus with standards', () => {
     expect(runResults(fold(melted({ instrument }))).melting!.verdict).toBe('consistent with pure')
     expect(runResults(fold(melted())).melting!.verdict).toBe('sharp but high')
   })
+  test('a slope stretches it: −2 + 1.02·100 = 100, −2 + 1.02·110 = 110.2', () => {
+    const stretched = { name: 'Apparatus 3', offsetC: -2, slope: 1.02 }
+    const { onsetC, clearC } = correctedRange({ onsetC: 100, clearC: 110, decimals: 1, instrument: stretched })
+    expect([onsetC, clearC]).toEqual([expect.closeTo(100, 9), expect.closeTo(110.2, 9)])
+  })
   test('what was read stays as it was, and the entry says by which line it is put right', () => {
     const entry = entrySchema(melted({ instrument }).entries[0])
     expect(entry.body).toMatchObject({ onsetC: 121, instrument })

@@ -286,6 +286,24 @@ describe('questions before writing', () => {
     expect(ask(log, entry)).toMatch(/6.31 g is 107 % of the theoretical 5.87 g/)
   })
 
+  test('weighed dry it may not pass theory, weighed wet it may, up to a slip of the point', () => {
+    const weighed = (grams: number, dry: boolean) => {
+      const plan = structuredClone(acetanilide)
+      const weigh = plan.steps.find((each) => each.kind === 'weigh')!
+      if (weigh.kind === 'weigh') weigh.dry = dry
+      const log = new TestLog()
+      log.reading(weigh.id, 'empty', 20)
+      const full = new TestLog().reading(weigh.id, 'full', 20 + grams, 2, { id: '01J00000000000000000000000' })
+      return askAbout(foldRun(plan, 1, log.entries), full)
+    }
+    // Theory is 5.87 g.
+    expect(weighed(5.86, true)).toBeNull()
+    expect(weighed(5.9, true)).toMatch(/Is it dry/)
+    expect(weighed(5.9, false)).toBeNull()
+    expect(weighed(17.5, false)).toBeNull()
+    expect(weighed(17.7, false)).toMatch(/Is the point in the right place/)
+  })
+
   test('a melting range of something else', () => {
     const entry = new TestLog().add('melt', 'melting', { onsetC: 68, clearC: 70, decimals: 1 })
     expect(ask(new TestLog(), entry)).toMatch(/literature says 113–115/)

@@ -241,6 +241,12 @@ describe('heating and cooling', () => {
     expect(at(benzoin, 'warm', { lowC: 100, highC: 120 }).advice('too-cold')!.words).toContain('90 °C')
     expect(at(benzoin, 'warm', { lowC: 70 }).advice('band')).toBeDefined()
   })
+  test('an acid gas is led away as the laboratory’s school says, and only where there is one', () => {
+    expect(at(acetanilide, 'reflux').advice('gas')).toBeUndefined()
+    const gas = (school: Lab['gas']) => at(acetanilide, 'reflux', { gas: 'acid' }, { ...defaultLab, gas: school }).advice('gas')!
+    expect(gas('trap').words).toContain('through a trap')
+    expect(gas('hood').words).toContain('Under the hood')
+  })
   test('eight times the volume cools twice as long', () => {
     const tried = { minutes: 10, triedML: 94.1 / 8 }
     expect(at(acetanilide, 'cool', tried).fact('minutes')).toBeCloseTo(20, 6)
@@ -577,6 +583,15 @@ describe('crystallising acetanilide', () => {
     expect(fact('loss')).toBeCloseTo(1.932, 3)
     // 100·4.71·0.1/0.46
     expect(advice('much')!.words).toContain('Boil down to 102 mL')
+  })
+  test('the cold end decides what stays: ice keeps less than the room', () => {
+    const [ice, room] = [5, 20].map((coldC) => at(acetanilide, 'crystallise', { coldC }))
+    expect(room!.filled.coldS).toBeCloseTo(0.46, 6)
+    expect(Number(ice!.filled.coldS)).toBeLessThan(0.46)
+    expect(ice!.fact('loss')!).toBeCloseTo((98 * Number(ice!.filled.coldS)) / 100, 6)
+    // Above 10 °C below its melting point, 113 °C, it may come as an oil.
+    expect(at(acetanilide, 'crystallise', { hotC: 103.5 }).advice('oil')).toBeDefined()
+    expect(at(acetanilide, 'crystallise', { hotC: 102.5 }).advice('oil')).toBeUndefined()
   })
   test('too little, oil, impurity, antisolvent, unknown', () => {
     expect(at(acetanilide, 'crystallise', { volumeML: 40 }).advice('little')).toBeDefined()
