@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { database } from '@/data/connect'
 import { peopleOfSignIns, placesOfRuns, type PlaceOfRun, type SignedInPerson } from '@/data/people'
-import { sealedCookie, signInMs } from './cookies'
+import { readCookie, signInMs } from './cookies'
 import { dayIn } from './day'
 import { labFrom } from './laboratory'
 import type { Actor } from './rights'
@@ -17,7 +17,7 @@ export function fingerprint(passwordHash: string): string {
 /** The person signed in with this request, or null. Roles are read anew each time, so a right withdrawn is withdrawn at once. */
 export async function signedIn(now = new Date()): Promise<Person | null> {
   database()
-  const { signIn } = await sealedCookie('user')
+  const { signIn } = await readCookie('user')
   return signIn ? ((await peopleSignedIn([signIn], now)).get(signIn) ?? null) : null
 }
 
@@ -38,7 +38,7 @@ function personFrom({ id, name, roles, signIn }: SignedInPerson): Person {
 /** The bench this tablet is bound to, or null. */
 export async function benchHere(now = new Date()): Promise<BenchActor | null> {
   database()
-  const { bench } = await sealedCookie('bench')
+  const { bench } = await readCookie('bench')
   if (!bench) return null
   const [place] = await placesOfRuns({ ids: [bench.run] })
   return place ? benchAt(place, bench.code, now) : null

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { lastNumbers, readEntries } from '@/data/entries'
 import { placesOfRuns } from '@/data/people'
 import { benchAt, peopleSignedIn } from './actor'
@@ -7,7 +8,7 @@ type Cursor = Record<string, number>
 
 interface Watcher {
   seen: Cursor
-  /** `seen` as it is sent. Those who have seen the same are sent the same bytes, made once. */
+  /** `seen` as it is sent (writeCursor). Those who have seen the same are sent the same bytes, made once. */
   id: string
   /** Who watches, and in which course. */
   actor: Actor
@@ -84,7 +85,8 @@ async function look(): Promise<void> {
 
 async function pushNew(): Promise<void> {
   const lowest: Cursor = {}
-  for (const { seen } of watch.watchers)
+  // Most have seen the same.
+  for (const seen of new Map([...watch.watchers].map((each) => [each.id, each.seen])).values())
     for (const [run, number] of Object.entries(seen)) lowest[run] = Math.min(lowest[run] ?? number, number)
   if (Object.keys(lowest).length === 0) return
   const last = await lastNumbers(Object.keys(lowest))
@@ -122,7 +124,7 @@ function newsAfter(before: Cursor, entries: Awaited<ReturnType<typeof readEntrie
     seen[run] = above.at(-1)!.seq
   }
   if (Object.keys(fresh).length === 0) return undefined
-  const id = JSON.stringify(seen)
+  const id = writeCursor(seen)
   return { seen, id, bytes: encoder.encode(`id: ${id}\ndata: ${JSON.stringify(fresh)}\n\n`) }
 }
 
@@ -158,7 +160,7 @@ export function liveStream(seen: Cursor, who: { actor: Actor; course: string }, 
       start(controller) {
         const watcher: Watcher = {
           seen,
-          id: JSON.stringify(seen),
+          id: writeCursor(seen),
           ...who,
           send: (bytes) => {
             if ((controller.desiredSize ?? 0) < -mostWaitingBytes) watcher.close()
@@ -184,6 +186,8 @@ export function liveStream(seen: Cursor, who: { actor: Actor; course: string }, 
           watch.dueAt = Infinity
         }
         watcher.send(encoder.encode('retry: 1000\n\n'))
+        // Whoever comes was looked at just now.
+        if (watch.watchers.size === 0) watch.checkedAt = Date.now()
         watch.watchers.add(watcher)
         watch.beat ??= setInterval(() => {
           for (const each of watch.watchers) each.send(stillHere)
@@ -207,19 +211,39 @@ export function liveStream(seen: Cursor, who: { actor: Actor; course: string }, 
   })
 }
 
-/** The numbers a client says it has seen, for these runs: from the reconnecting browser's header, or the address. */
+/**
+ * A cursor as the id of an event: a mark of its runs, then their numbers in the order of the runs' ids. A room of a hundred benches would else send their ids with every event to everyone.
+ */
+export function writeCursor(seen: Cursor): string {
+  const runs = Object.keys(seen).sort()
+  return [markOf(runs), ...runs.map((run) => seen[run])].join('.')
+}
+
+/** Changes with the runs, so that numbers are never taken for those of others. */
+function markOf(runs: readonly string[]): string {
+  return createHash('sha256').update(runs.join()).digest('base64url').slice(0, 12)
+}
+
+/** The numbers a client says it has seen, for these runs: from the reconnecting browser's header, or the address. What cannot be read counts as nothing seen. */
 export function cursorOf(request: Request, runs: readonly string[]): Cursor {
-  let given: unknown
-  try {
-    given = JSON.parse(request.headers.get('last-event-id') ?? new URL(request.url).searchParams.get('seen') ?? '{}')
-  } catch {
-    given = {}
-  }
-  const numbers = new Map(Object.entries((given ?? {}) as Record<string, unknown>))
+  const ordered = [...runs].sort()
+  const [mark, ...said] = (request.headers.get('last-event-id') ?? '').split('.')
+  const given =
+    mark === markOf(ordered) && said.length === ordered.length
+      ? new Map(ordered.map((run, index) => [run, Number(said[index])]))
+      : numbersOf(new URL(request.url).searchParams.get('seen'))
   return Object.fromEntries(
     runs.map((run) => {
-      const number = numbers.get(run)
+      const number = given.get(run)
       return [run, Number.isSafeInteger(number) && (number as number) >= 0 ? (number as number) : 0]
     }),
   )
+}
+
+function numbersOf(text: string | null): Map<string, unknown> {
+  try {
+    return new Map(Object.entries((JSON.parse(text ?? '{}') ?? {}) as Record<string, unknown>))
+  } catch {
+    return new Map()
+  }
 }

@@ -16,7 +16,7 @@ import { benchAt, benchHere, signedIn } from './actor'
 import { limited } from './attempts'
 import { addBottle, changeBottle, listBottles, removeBottle } from './bottles'
 import { labFrom, saveLab } from './laboratory'
-import { cursorOf, liveStream, recheck, watching } from './live'
+import { cursorOf, liveStream, recheck, watching, writeCursor } from './live'
 import { hashPassword } from './password'
 import {
   archivePreparation,
@@ -43,6 +43,7 @@ import { today } from './today'
 let jar: Record<string, Record<string, unknown>> = {}
 jest.mock('./cookies', () => ({
   signInMs: 12 * 3_600_000,
+  readCookie: async (kind: string) => jar[kind] ?? {},
   sealedCookie: async (kind: string) => {
     const cookie = (jar[kind] ??= {})
     const hidden = (value: () => unknown) => ({ value, enumerable: false, configurable: true })
@@ -520,7 +521,7 @@ describe('the live stream', () => {
     await appendEntries(run, [entry], new Date())
     const event = await text()
     expect(Date.now() - sentAt).toBeLessThan(2000)
-    expect(event).toContain(`id: ${JSON.stringify({ [run]: 1 })}`)
+    expect(event).toContain(`id: ${writeCursor({ [run]: 1 })}\n`)
     expect(JSON.parse(event.split('data: ')[1]!)[run]).toMatchObject([{ id: entry.id, seq: 1 }])
     stop.abort()
   })
@@ -595,9 +596,15 @@ describe('the live stream', () => {
   test('takes its cursor from the header of a browser that reconnects, before the address', () => {
     const request = (header?: string) =>
       new Request('http://here/live?seen={"a":1}', { headers: header ? { 'last-event-id': header } : {} })
-    expect(cursorOf(request('{"a":5}'), ['a', 'b'])).toEqual({ a: 5, b: 0 })
+    const seen = { b: 7, a: 5 }
+    expect(cursorOf(request(writeCursor(seen)), ['b', 'a'])).toEqual(seen)
+    // A run has come: the numbers are those of other runs, so the address counts.
+    expect(cursorOf(request(writeCursor(seen)), ['a', 'b', 'c'])).toEqual({ a: 1, b: 0, c: 0 })
+    expect(cursorOf(request(writeCursor(seen).replace('.7', '.x')), ['a', 'b'])).toEqual({ a: 5, b: 0 })
+    expect(cursorOf(request(writeCursor(seen).replace('.7', '')), ['a', 'b'])).toEqual({ a: 1, b: 0 })
     expect(cursorOf(request(), ['a', 'b'])).toEqual({ a: 1, b: 0 })
-    expect(cursorOf(request('nonsense'), ['a'])).toEqual({ a: 0 })
+    expect(cursorOf(request('nonsense'), ['a'])).toEqual({ a: 1 })
+    expect(cursorOf(new Request('http://here/live?seen=[nonsense'), ['a'])).toEqual({ a: 0 })
   })
 })
 

@@ -26,7 +26,11 @@ jest.mock('@/server/actor', () => ({
     writesUntil: Date.now() + 3_600_000,
   }),
 }))
-jest.mock('@/server/cookies', () => ({ signInMs: 1, sealedCookie: async () => ({ save: async () => {}, destroy: () => {} }) }))
+jest.mock('@/server/cookies', () => ({
+  signInMs: 1,
+  readCookie: async () => ({}),
+  sealedCookie: async () => ({ save: async () => {}, destroy: () => {} }),
+}))
 
 type Handler = (request: NextRequest, context: { params: Promise<{ id: string }> }) => Promise<Response>
 const load = (path: string, method: string) => jest.requireActual<Record<string, Handler>>(`@/app/api/${path}/route`)[method]!
