@@ -1,4 +1,5 @@
-import { sayAlways, sayWhoAsks } from './front'
+import { answerHeader, answerTo, nameAnswer } from '@/server/openAnswers'
+import { isLive, sayAlways, sayWhoAsks } from './front'
 
 const heads = (headers: Record<string, string>, peer: string, trusted: string[] = []) => {
   const request = { headers: { ...headers } as Record<string, string | undefined> }
@@ -35,4 +36,23 @@ test('every answer has the headers, before anything else is known of it', () => 
   sayAlways({ setHeader: (name: string, value: string) => void set.set(name, value) } as never, '/_next/static/chunks/a.js')
   expect([set.has('cache-control'), set.get('x-content-type-options')]).toEqual([false, 'nosniff'])
   expect(set.get('content-security-policy')).toMatch(/script-src 'self'/)
+})
+
+test.each([
+  ['/api/sessions/01J/live', true],
+  ['/api/runs/01J/live?seen=%7B%7D', true],
+  ['/api/runs/01J/entries', false],
+  ['/class/live', false],
+  ['/api/x?y=/live', false],
+  [undefined, false],
+])('%s is a stream: %s', (url, live) => expect(isLive(url)).toBe(live))
+
+test('an answer has a name while it is open, and nobody else’s', () => {
+  const [one, two] = [0, 1].map(() => ({ headersSent: false, writableLength: 0, write: () => true }))
+  const [first, second] = [nameAnswer(one!), nameAnswer(two!)]
+  const asked = (name: string) => answerTo(new Request('http://here', { headers: { [answerHeader]: name } }))
+  expect([asked(first.name), asked(second.name)]).toEqual([one, two])
+  first.closed()
+  expect([asked(first.name), answerTo(new Request('http://here'))]).toEqual([undefined, undefined])
+  second.closed()
 })

@@ -33,6 +33,9 @@ const always = {
 /** Built files carry their content in their names, and are kept for good; Next.js says so where nothing has been said before. */
 export const isBuilt = (url: string | undefined) => url?.startsWith('/_next/static/') ?? false
 
+/** Streams, which stay open. */
+export const isLive = (url: string | undefined) => /^\/api\/[^?]*\/live(\?|$)/.test(url ?? '')
+
 /** A worker takes the policy of its own script: it may load what is built, and nothing else. */
 const builtPolicy = "default-src 'none'; script-src 'self'; connect-src 'self'; frame-ancestors 'none'"
 

@@ -4,7 +4,8 @@
  */
 import { createServer } from 'node:http'
 import next from 'next'
-import { plain, sayAlways, sayWhoAsks } from './front'
+import { answerHeader, nameAnswer } from '@/server/openAnswers'
+import { isLive, plain, sayAlways, sayWhoAsks } from './front'
 import { home } from './home'
 
 const port = Number(process.env.MOZLE_PORT)
@@ -21,6 +22,14 @@ const handle = app.getRequestHandler()
 const server = createServer((request, response) => {
   sayWhoAsks(request, plain(request.socket.remoteAddress), proxies)
   sayAlways(response, request.url)
+  delete request.headers[answerHeader]
+  if (isLive(request.url)) {
+    const { name, closed } = nameAnswer(response)
+    request.headers[answerHeader] = name
+    // What is packed for each watcher by itself costs more than it saves.
+    delete request.headers['accept-encoding']
+    response.once('close', closed)
+  }
   void handle(request, response)
 })
 server.listen(port, '127.0.0.1')

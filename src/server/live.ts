@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { lastNumbers, readEntries } from '@/data/entries'
 import { placesOfRuns } from '@/data/people'
 import { benchAt, peopleSignedIn } from './actor'
+import type { OpenAnswer } from './openAnswers'
 import { may, type Actor } from './rights'
 
 type Cursor = Record<string, number>
@@ -26,6 +27,7 @@ const heartbeatMs = 15_000
 const recheckMs = 3000
 /** A client that takes nothing for so many bytes is let go; it comes back with its cursor. */
 const mostWaitingBytes = 1_000_000
+const queueBytes = 65_536
 
 interface Watch {
   watchers: Set<Watcher>
@@ -153,7 +155,12 @@ export const watching = () => watch.watchers.size
  * A stream of server-sent events with every entry of these runs above the numbers already seen. Each event's id is the new
  * cursor, so a browser that reconnects goes on where it stopped, at this process or another.
  */
-export function liveStream(seen: Cursor, who: { actor: Actor; course: string }, signal: AbortSignal): Response {
+export function liveStream(
+  seen: Cursor,
+  who: { actor: Actor; course: string },
+  signal: AbortSignal,
+  answer?: OpenAnswer | undefined,
+): Response {
   let leave = () => {}
   const body = new ReadableStream<Uint8Array>(
     {
@@ -163,7 +170,10 @@ export function liveStream(seen: Cursor, who: { actor: Actor; course: string }, 
           id: writeCursor(seen),
           ...who,
           send: (bytes) => {
-            if ((controller.desiredSize ?? 0) < -mostWaitingBytes) watcher.close()
+            const room = controller.desiredSize ?? 0
+            if (room < -mostWaitingBytes || (answer?.writableLength ?? 0) > mostWaitingBytes) watcher.close()
+            // Head and beginning are the framework's; once nothing waits there, events go straight to the client.
+            else if (answer?.headersSent && room === queueBytes) answer.write(bytes)
             // A stream takes over what it is given, and others are sent the same.
             else controller.enqueue(bytes.slice())
           },
@@ -200,7 +210,7 @@ export function liveStream(seen: Cursor, who: { actor: Actor; course: string }, 
       // A client that goes away is told here, and by the signal only sometimes.
       cancel: () => leave(),
     },
-    new ByteLengthQueuingStrategy({ highWaterMark: 65_536 }),
+    new ByteLengthQueuingStrategy({ highWaterMark: queueBytes }),
   )
   return new Response(body, {
     headers: {

@@ -77,6 +77,11 @@ const actorOf = async (run: string) => {
 /** Somebody whose right to watch is not asked for again within a test. */
 const watcher = { actor: ownerHere, course: made.course.id }
 
+const until = async (met: () => boolean) => {
+  for (let waited = 0; !met() && waited < 5000; waited += 20) await new Promise((resolve) => setTimeout(resolve, 20))
+  expect(met()).toBe(true)
+}
+
 const refusal = async (work: Promise<unknown>): Promise<Refusal> => {
   try {
     await work
@@ -523,6 +528,37 @@ describe('the live stream', () => {
     expect(Date.now() - sentAt).toBeLessThan(2000)
     expect(event).toContain(`id: ${writeCursor({ [run]: 1 })}\n`)
     expect(JSON.parse(event.split('data: ')[1]!)[run]).toMatchObject([{ id: entry.id, seq: 1 }])
+    stop.abort()
+  })
+
+  test('once the head is sent, events go straight to the front’s own answer, in order and without a copy in the stream', async () => {
+    const run = next!.runs[3]!.id
+    const stop = new AbortController()
+    const written: string[] = []
+    const answer = {
+      headersSent: false,
+      writableLength: 0,
+      write: (bytes: Uint8Array) => written.push(new TextDecoder().decode(bytes)) > 0,
+    }
+    const reader = liveStream({ [run]: 0 }, watcher, stop.signal, answer).body!.getReader()
+    const text = async () => new TextDecoder().decode((await reader.read()).value)
+    expect(await text()).toMatch(/^retry/)
+    const [first, second, third] = ['1', '2', '3'].map((end) => ({
+      ...new TestLog().done('safety'),
+      id: `01JZZZZZZZZZZZZZZZZZZZZZY${end}`,
+    }))
+    await appendEntries(run, [first!], new Date())
+    expect(await text()).toContain(first!.id)
+    expect(written).toEqual([])
+    answer.headersSent = true
+    await appendEntries(run, [second!], new Date())
+    await until(() => written.length > 0)
+    expect(written.join('')).toContain(`id: ${writeCursor({ [run]: 2 })}\ndata: `)
+    // A client that takes nothing is let go.
+    answer.writableLength = 2_000_000
+    await appendEntries(run, [third!], new Date())
+    expect((await reader.read()).done).toBe(true)
+    expect(written).toHaveLength(1)
     stop.abort()
   })
 
