@@ -200,6 +200,7 @@ async function appending(made: ReturnType<typeof college>): Promise<void> {
     ...template.get({ plain: true }),
     id: ulid(),
     code: `B${String(index).padStart(5, '0')}`,
+    readCode: null,
     lastSeq: 0,
   }))
   await Run.bulkCreate(writers)
