@@ -1,5 +1,7 @@
 /** What a code opens and for how long, what can be struck, and what a page offers where something is not as it should be. */
 import { expect, test, type Page } from '@playwright/test'
+import { readFileSync } from 'node:fs'
+import { defaultLab } from '../src/core/lab/lab'
 import { base, codeToday, made, openBench, openDesk, owner, signIn } from './support'
 
 const [finished, on] = made.sessions as [(typeof made.sessions)[0], (typeof made.sessions)[0]]
@@ -134,4 +136,75 @@ test('the laboratory says for how long benches still write, and refuses nonsense
   await page.keyboard.press('Tab')
   await page.reload()
   await expect(field).toHaveValue('45')
+})
+
+test('what a tablet wrote before its session closed still comes in afterwards', async ({ browser, playwright }) => {
+  const { second } = made
+  const owns = await playwright.request.newContext({ baseURL: base, extraHTTPHeaders: { origin: base } })
+  const { signIn: name, password } = second.person
+  expect((await owns.post('/api/sign-in', { data: { signIn: name, password } })).status()).toBe(200)
+  const grace = async (graceMin: number) =>
+    expect((await owns.put(`/api/courses/${second.ids.course}/lab`, { data: { ...defaultLab, graceMin } })).status()).toBe(200)
+  const bench = await openBench(browser, second.lateCode)
+  // The network goes, something is written, and the benches close before it is back.
+  await bench.route('**/entries', (route) => route.abort())
+  const hour = 3_600_000
+  await bench.clock.setSystemTime(Date.now() - hour)
+  await press(bench, 'We have read this')
+  await expect(bench.getByRole('status').first()).toContainText('kept on this tablet')
+  await grace(0)
+  await bench.reload()
+  await expect(bench.getByRole('heading', { name: 'This session is over' })).toBeVisible()
+  await expect(bench.getByText('One entry is on the way to the book')).toBeVisible()
+  await bench.unroute('**/entries')
+  await bench.clock.setSystemTime(Date.now())
+  await bench.reload()
+  await expect(bench.getByText('Nothing is left on this tablet.')).toBeVisible()
+  const book = await owns.get(`/api/sessions/${second.ids.ended}/results.csv`)
+  expect(book.status()).toBe(200)
+  await grace(30)
+  await bench.reload()
+  await press(bench, /^Safety read/)
+  await expect(bench.locator('.wrote .written').first()).toBeVisible()
+  await bench.context().close()
+  await owns.dispose()
+})
+
+test('a draft that cannot be read says so, leaves the rest alone, is kept as a file and taken out by its owner', async ({
+  page,
+}) => {
+  const { second } = made
+  await signIn(page, second.person)
+  await page.goto(`/desk/${second.ids.broken}`)
+  await expect(page.locator('p[role=alert]')).toContainText('This draft cannot be read')
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Keep it as a file' }).click()])
+  expect(readFileSync(await file.path(), 'utf8')).toBe('{"format":"mozle-plan","version":')
+  await page.goto('/')
+  await page.getByLabel('Course').selectOption({ label: 'Organic laboratory II' })
+  await expect(page.getByText('A damaged one cannot be read')).toBeVisible()
+  await page.getByRole('link', { name: 'Desk', exact: true }).click()
+  const row = page.getByRole('listitem').filter({ hasText: 'A damaged one' })
+  await expect(row).toContainText('This cannot be read')
+  await row.getByRole('link').click()
+  await press(page, 'Discard this draft')
+  await expect(page).toHaveURL(/\/desk$/)
+  await expect(page.getByRole('link', { name: 'A damaged one' })).toHaveCount(0)
+})
+
+test('a new preparation: Enter before the list has come waits for it, and sends nothing', async ({ page }) => {
+  await signIn(page, owner)
+  await page.goto('/desk/new')
+  await page.getByLabel('Title').fill('Waits for the list')
+  await page.route('**/substances?*', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 1500))
+    await route.continue()
+  })
+  const start = page.getByRole('combobox').first()
+  await start.fill('aniline')
+  await start.press('Enter')
+  await expect(page).toHaveURL(/\/desk\/new$/)
+  await expect(page.getByText('Aniline', { exact: true }).or(page.locator('input[value="aniline"]')).first()).toBeVisible({
+    timeout: 10_000,
+  })
+  await expect(page).toHaveURL(/\/desk\/new$/)
 })

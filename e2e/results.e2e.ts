@@ -28,3 +28,29 @@ test('results: pictures with the table behind them, ± on request, CSV that open
   ])
   expect(fifth[1]).toMatchObject({ group: 'Eklund, Farouk', 'mass (g)': '2.020', 'value (%)': '34.4' })
 })
+
+for (const [paper, width] of [
+  // The paper lies across: its long side less two margins of 14 mm, at 96 to the inch.
+  ['A4', 1016],
+  ['Letter', 950],
+] as const)
+  test(`results print on ${paper}: the last column stands whole on the paper, and nothing that is for pressing`, async ({
+    page,
+  }) => {
+    await signIn(page, owner)
+    await page.getByRole('link', { name: /results of Acetanilide/ }).click()
+    await expect(page.locator('.recharts-surface')).toHaveCount(3)
+    await page.emulateMedia({ media: 'print' })
+    await page.setViewportSize({ width, height: 700 })
+    const cut = () =>
+      page
+        .locator('th, td')
+        .evaluateAll((cells) => cells.filter((each) => each.getBoundingClientRect().right > window.innerWidth + 0.5).length)
+    await expect.poll(cut).toBe(0)
+    await expect(page.getByRole('button', { name: 'Show ±' })).toBeHidden()
+    await expect(page.getByRole('link', { name: 'CSV' })).toBeHidden()
+    const pdf = (await page.pdf({ format: paper, preferCSSPageSize: true, printBackground: true })).toString('latin1')
+    const [, wide, high] = /\/MediaBox\s*\[\s*0 0 ([\d.]+) ([\d.]+)/.exec(pdf)!
+    expect(Number(wide)).toBeGreaterThan(Number(high))
+    expect(pdf.match(/\/Type\s*\/Page\b/g)!.length).toBeLessThanOrEqual(2)
+  })

@@ -18,10 +18,10 @@ export function LateEntries({ run }: { run: string }) {
   return (
     <p role="status">
       {entries.length > 0
-        ? `${entries.length} entries are on the way to the book${held ? `: ${held}` : '.'}`
+        ? `${entries.length === 1 ? 'One entry is' : `${entries.length} entries are`} on the way to the book${held ? `: ${held}` : '.'}`
         : refused.length === 0
           ? 'Nothing is left on this tablet.'
-          : `${refused.length} entries were not taken: ${refused[0]!.why}`}
+          : `${refused.length === 1 ? 'One entry was' : `${refused.length} entries were`} not taken: ${refused[0]!.why}`}
     </p>
   )
 }
