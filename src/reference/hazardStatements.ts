@@ -1,3 +1,5 @@
+import type { SignalWord } from '@/core/plan/plan'
+
 /** Hazard statements of Regulation (EC) No 1272/2008 (CLP), annex III, parts 1 and 2, by code in its own spelling. */
 const single: Readonly<Record<string, string>> = {
   H200: 'Unstable explosive',
@@ -157,13 +159,13 @@ const warning = /^H(204|208|22[369]|252|28[01]|290|302|312|315|317|319|332|335|3
 const either = /^H(207|221|228|242|261|272)/
 
 /**
- * The signal word that statements decide (CLP, annex I, label elements of each class; article 20(3): danger leaves no room for warning): `asked` where they stand with either word, null where they ask for none.
+ * The signal word that statements decide (CLP, annex I, label elements of each class; article 20(3): danger leaves no room for warning): `asked` where they stand with either word, `none` where they ask for none.
  */
-export function signalOf(codes: readonly string[]): 'danger' | 'warning' | 'asked' | null {
+export function signalOf(codes: readonly string[]): SignalWord | 'asked' {
   const parts = codes.flatMap((code) => code.split('+'))
   if (parts.some((code) => danger.test(code))) return 'danger'
   if (parts.some((code) => either.test(code))) return 'asked'
-  return parts.some((code) => warning.test(code)) ? 'warning' : null
+  return parts.some((code) => warning.test(code)) ? 'warning' : 'none'
 }
 
 /** Precautionary statements of the GHS, by code: those that a teaching laboratory acts on. */

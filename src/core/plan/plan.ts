@@ -49,6 +49,9 @@ export interface Recovery {
   expected: Span
 }
 
+/** What a label says before its statements; some statements stand without one (CLP, annex I). */
+export type SignalWord = 'danger' | 'warning' | 'none'
+
 /** A substance as this plan uses it. Values that are not known are absent. */
 export interface Substance {
   id: string
@@ -72,7 +75,7 @@ export interface Substance {
   incompatible?: { with: string[]; source: string }
   /** Grams of solute that 100 mL of the solvent hold at each temperature. */
   solubility?: { solvent: string; points: { atC: number; gPer100ML: number }[]; source: string }[]
-  hazards?: { signal: 'danger' | 'warning'; pictograms: string[]; statements: string[]; source: string }
+  hazards?: { signal: SignalWord; pictograms: string[]; statements: string[]; source: string }
   /** Where what is left of it goes. */
   waste?: WasteStream
   /** The one thing to say at the bench. */

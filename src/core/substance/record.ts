@@ -1,4 +1,4 @@
-import type { Substance } from '../plan/plan'
+import type { SignalWord, Substance } from '../plan/plan'
 
 /** A value with where it comes from. */
 export interface Sourced {
@@ -28,5 +28,5 @@ export interface SubstanceRecord extends Omit<Substance, 'hazards' | 'caution' |
   formula: string
   synonyms?: string[]
   /** Statement codes such as `H225`; their texts stand in the table of statements. */
-  hazards?: { signal: 'danger' | 'warning'; pictograms: string[]; statements: string[] } & Sourced
+  hazards?: { signal: SignalWord; pictograms: string[]; statements: string[] } & Sourced
 }

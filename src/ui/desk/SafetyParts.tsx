@@ -46,7 +46,9 @@ export function SafetyParts({ plan, measures, heading }: Props) {
             <tr key={substance.id}>
               <th scope="row">
                 <b>{substance.name}</b>
-                <span className={substance.hazards!.signal === 'danger' ? 'danger' : 'doubt'}>{substance.hazards!.signal}</span>
+                {substance.hazards!.signal !== 'none' && (
+                  <span className={substance.hazards!.signal === 'danger' ? 'danger' : 'doubt'}>{substance.hazards!.signal}</span>
+                )}
               </th>
               <td className="signs">
                 {substance.hazards!.pictograms.map((code) => (

@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import { changeSubstance } from '@/core/plan/editPlan'
-import type { Plan, Substance } from '@/core/plan/plan'
+import type { Plan, SignalWord, Substance } from '@/core/plan/plan'
 import { readNumber, type Reading } from '@/core/quantity/readQuantity'
 import { wasteStreams, type WasteStream } from '@/core/substance/record'
 import { readStatements, signalOf, statementText } from '@/reference/hazardStatements'
@@ -55,12 +55,13 @@ export function SubstanceFields({ plan, substance, onChange }: Props) {
             disabled={!hazards || signalOf(codesOf(hazards.statements)) !== 'asked'}
             onChange={(event) =>
               hazards &&
-              change({ hazards: { ...hazards, signal: event.currentTarget.value as 'danger' | 'warning' } }, 'signal word')
+              change({ hazards: { ...hazards, signal: event.currentTarget.value as SignalWord } }, 'signal word')
             }
           >
             {!hazards && <option value="">statements first</option>}
             <option value="danger">danger</option>
             <option value="warning">warning</option>
+            {hazards?.signal === 'none' && <option value="none">none stands with these</option>}
           </select>
         </label>
         <TextField
@@ -72,7 +73,7 @@ export function SubstanceFields({ plan, substance, onChange }: Props) {
             const { codes } = read
             const decided = signalOf(codes)
             // Till the label has been looked at, the graver word.
-            const signal = decided === 'asked' ? 'danger' : (decided ?? 'warning')
+            const signal = decided === 'asked' ? 'danger' : decided
             change(
               {
                 hazards:

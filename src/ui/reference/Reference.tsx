@@ -163,7 +163,7 @@ function CardSheet({ card: { record, molarMass, drawing, hazards, precautions } 
       {record.hazards ? (
         <section aria-label="Hazards">
           <h3 className="section-title">
-            Hazards <small>{record.hazards.signal}</small>
+            Hazards {record.hazards.signal !== 'none' && <small>{record.hazards.signal}</small>}
           </h3>
           <p className="pictograms">
             {record.hazards.pictograms.map((code) => (
