@@ -1,6 +1,7 @@
 /** What the demo preparations and two runs came to on the day this file was written: a change of a figure is a mended fault, or a mistake. */
 import { readFileSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
+import type { Plan } from '@/core/plan/plan'
 import { figuresOf, figuresOfRuns } from './figures'
 import { plans } from './plans'
 
@@ -32,3 +33,48 @@ test('no figure, blank, fact, advice or query of the demo has changed', () => {
     come: [],
   })
 })
+
+/** The plan with every word of its author gone: names and titles are numbers, sentences keep nothing but the amounts that stand in them. */
+function masked(plan: Plan): { plan: Plan; back: (line: string) => string } {
+  const words = new Map<string, string>()
+  const mask = (word: string) => words.get(word) ?? words.set(word, `§${words.size}§`).get(word)!
+  const sentence = (text: string) => (text.match(/\{[^}]*\}/g) ?? []).join(' § ')
+  const names = new Map(plan.substances.map(({ name }) => [name, mask(name)]))
+  const renamed = (value: unknown): unknown =>
+    typeof value === 'string' ? (names.get(value) ?? value) : Array.isArray(value) ? value.map(renamed) : value
+  const steps = plan.steps.map((step) => ({
+    ...step,
+    title: mask(step.title),
+    text: sentence(step.text),
+    ...(step.until === undefined ? {} : { until: '§' }),
+    ...(step.caution === undefined ? {} : { caution: '§' }),
+    ...('verb' in step ? { verb: '§' } : {}),
+    ...('meanwhile' in step ? { meanwhile: '§' } : {}),
+    ...('checks' in step ? { checks: step.checks.map(() => '§') } : {}),
+    ...('container' in step ? { container: '§' } : {}),
+    ...(step.work ? { work: Object.fromEntries(Object.entries(step.work).map(([key, value]) => [key, renamed(value)])) } : {}),
+  })) as Plan['steps']
+  const hidden: Plan = {
+    ...plan,
+    title: '§',
+    aim: '§',
+    conditions: { above: '§', below: '§' },
+    safety: { wear: ['§'], atHand: ['§'], ownWords: '§' },
+    substances: plan.substances.map(({ systematicName: _long, caution: _caution, ...rest }) => ({
+      ...rest,
+      name: names.get(rest.name)!,
+    })),
+    lines: plan.lines.map((line) => (line.note === undefined ? line : { ...line, note: '§' })),
+    steps,
+  }
+  const whole = [...words].sort(([, a], [, b]) => b.length - a.length)
+  return { plan: hidden, back: (line) => whole.reduce((text, [word, sign]) => text.replaceAll(sign, word), line) }
+}
+
+test.each(plans.map((plan) => [plan.title, plan] as const))(
+  '%s: without its words not one figure, blank or query is another',
+  (_title, plan) => {
+    const hidden = masked(plan)
+    for (const scale of scales) expect(figuresOf(hidden.plan, scale).map(hidden.back)).toEqual(figuresOf(plan, scale))
+  },
+)

@@ -316,16 +316,16 @@ test.each([
       ['silver-nitrate', inWater(0.1)],
       ['ammonia', inWater(2)],
     ],
-    'Test',
+    'test',
     /never kept/,
   ],
-  [[['sodium-borohydride', solid], acid], 'Quench', /Hydrogen comes off/],
+  [[['sodium-borohydride', solid], acid], 'quench', /Hydrogen comes off/],
   [
     [
       ['lithium-aluminium-hydride', solid],
       ['water', neat],
     ],
-    'Quench',
+    'quench',
     /Hydrogen comes off/,
   ],
   [
@@ -333,14 +333,17 @@ test.each([
       ['acetyl-chloride', neat],
       ['water', neat],
     ],
-    'Quench',
+    'quench',
     /reacts with water/,
   ],
-] as [Part[], string, RegExp][])('%j, where the step is there for it, gives the measure and no doubt', (parts, verb, measure) => {
-  const plan = vesselWith(parts, (step) => ({ ...step, verb }) as Step)
-  expect(asked(plan)).toEqual([])
-  const step = plan.steps.at(-1)!
-  expect(cautionsOf(plan, reactionTable(plan), step)[0]).toMatch(measure)
-  // The same meeting in a step that is for something else is asked about.
-  expect(asked(vesselWith(parts))).not.toEqual([])
-})
+] as [Part[], string, RegExp][])(
+  '%j, where the step is there for it, gives the measure and no doubt',
+  (parts, operation, measure) => {
+    const plan = vesselWith(parts, (step) => ({ ...step, operation }) as Step)
+    expect(asked(plan)).toEqual([])
+    const step = plan.steps.at(-1)!
+    expect(cautionsOf(plan, reactionTable(plan), step)[0]).toMatch(measure)
+    // The same meeting in a step that is for something else is asked about.
+    expect(asked(vesselWith(parts))).not.toEqual([])
+  },
+)

@@ -1,3 +1,6 @@
+import { readFileSync } from 'node:fs'
+import path from 'node:path'
+import type { Plan } from '../plan/plan'
 import { acetanilide, benzoin, fractionation, isopentylAcetate, separation } from '@/test-support/plans'
 import { TestLog } from '@/test-support/entries'
 import { calculate } from './calculation'
@@ -15,7 +18,7 @@ describe('plan file', () => {
     ['not JSON', '{', '', /not JSON/],
     ['another document', '{"format":"other"}', '/format', /not a plan/],
     ['nothing', 'null', '/format', /not a plan/],
-    ['a newer version', '{"format":"mozle-plan","version":3}', '/version', /version 3.*reads versions 1 and 2/],
+    ['a newer version', '{"format":"mozle-plan","version":4}', '/version', /version 4.*reads versions 1 to 3/],
   ])('%s is refused', (_what, text, where, message) => {
     const read = () => readPlanFile(text)
     expect(read).toThrow(PlanFileError)
@@ -29,12 +32,15 @@ describe('plan file', () => {
 
   test('a file of version 1 is brought forward: its pause becomes a step of its own kind, all else stays', () => {
     const pause = { id: 'stop', kind: 'act', verb: 'Pause', title: 'Stop', text: 'Close the flask.', handsOnMin: 3, waitMin: 0 }
-    const old = { ...acetanilide, version: 1, steps: [...acetanilide.steps, pause] }
+    const second = readFileSync(path.join(__dirname, '../reading/version2/isopentylAcetate.json'), 'utf8')
+    const plan = JSON.parse(second) as Plan
+    const old = { ...plan, version: 1, steps: [...plan.steps, pause] }
+    const brought = readPlanFile(second)
     const read = checkPlan(old)
     expect(read).toEqual({
-      ...acetanilide,
+      ...brought,
       steps: [
-        ...acetanilide.steps,
+        ...brought.steps,
         {
           id: 'stop',
           kind: 'pause',

@@ -3,6 +3,7 @@ import { planners, problemIn } from '../operation/planners/planners'
 import type { Plan } from '../plan/plan'
 import { FormulaError, readFormula } from '../substance/readFormula'
 import { problemInJson } from './jsonValue'
+import { fromVersion2 } from '../reading/version2'
 import schema from './plan.schema.json'
 
 /** A plan file that cannot be used: `where` points into the document (`/lines/2/anchor`), the message says what is wrong there. */
@@ -39,16 +40,17 @@ export function readPlanFile(text: string): Plan {
 export function checkPlan(document: unknown): Plan {
   const { format, version } = (document ?? {}) as { format?: unknown; version?: unknown }
   if (format !== 'mozle-plan') throw new PlanFileError('This is not a plan: "format" must be "mozle-plan".', '/format')
-  if (typeof version === 'number' && version > 2) {
+  if (typeof version === 'number' && version > 3) {
     throw new PlanFileError(
-      `This plan was written in version ${version} of the file; this program reads versions 1 and 2. Use a newer program.`,
+      `This plan was written in version ${version} of the file; this program reads versions 1 to 3. Use a newer program.`,
       '/version',
     )
   }
   const odd = problemInJson(document)
   if (odd) throw new PlanFileError(odd, '')
   checkSize(document, '', 0)
-  const current = version === 1 ? fromVersion1(document) : document
+  const second = version === 1 ? fromVersion1(document) : document
+  const current = version === 1 || version === 2 ? fromVersion2(second) : second
   if (!validate(current)) {
     const first = validate.errors![0]!
     const allowed = (first.params as { allowedValues?: unknown[] }).allowedValues

@@ -1,6 +1,6 @@
 import { acetanilide, benzoin, isopentylAcetate } from '@/test-support/plans'
 import { changeStep } from '../plan/editPlan'
-import { operations, type Operation } from '../plan/operations'
+import { makeStep } from '../plan/operations'
 import { readingsOf } from '../plan/readings'
 import { reactionTable } from '../reaction/reactionTable'
 import { scalePlan } from '../reaction/scalePlan'
@@ -52,8 +52,6 @@ test('what is written down, in words, for every kind of step', () => {
     ['send', 'slot'],
     ['filter', ''],
   ] as const)
-    expect(readingsOf(acetanilide, (operations[operation] as Operation).make({ id: 'x', title: 'x' }, acetanilide))).toContain(
-      written,
-    )
-  expect(readingsOf(acetanilide, operations.pause.make({ id: 'x', title: 'x' }))).toBe('')
+    expect(readingsOf(acetanilide, makeStep(operation, { id: 'x', title: 'x' }, acetanilide))).toContain(written)
+  expect(readingsOf(acetanilide, makeStep('pause', { id: 'x', title: 'x' }, acetanilide))).toBe('')
 })

@@ -25,7 +25,7 @@ export interface StepContents {
 
 /** Operations after which only the product is left of what was in the vessel. */
 const leavesProduct = new Set(['filter', 'evaporate', 'distil', 'weigh', 'dry', 'crystallise', 'melt'])
-/** Verbs of steps that take the mixture to another vessel. */
+/** Operations that take the mixture to another vessel. */
 const pouredOff = new Set(['pour', 'quench'])
 
 /**
@@ -50,8 +50,7 @@ function follow(plan: Plan, table: ReactionTable): StepContents[] {
   let inside: Content[] = []
   return plan.steps.map((step) => {
     const operation = operationOf(step)
-    const verb = step.kind === 'act' ? step.verb.toLowerCase() : operation
-    const leaves = pouredOff.has(operation ?? '') || pouredOff.has(verb ?? '')
+    const leaves = pouredOff.has(operation ?? '')
     const toFunnel = (operation === 'extract' || operation === 'wash') && vessel?.kind !== 'separating funnel'
     if (step.vessel || leaves || toFunnel || operation === 'filter' || step.kind === 'crystallise')
       [vessel, since] = [step.vessel, step.vessel && step.id]

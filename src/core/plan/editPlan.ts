@@ -1,6 +1,6 @@
 import type { Reading } from '../quantity/readQuantity'
 import { partsUsed } from './stepText'
-import { operations, type Operation, type OperationKey } from './operations'
+import { operations, type Operation, type OperationKey, makeStep } from './operations'
 import { isProduct, substanceOf, type Form, type Line, type Plan, type Role, type Span, type Step, type Substance } from './plan'
 
 /** An id that begins with a letter and that nothing else of the plan has. */
@@ -18,7 +18,7 @@ export function freeId(wanted: string, taken: readonly string[]): string {
 export function newPlan(title: string, start: Substance, product: Substance): Plan {
   const empty: Plan = {
     format: 'mozle-plan',
-    version: 2,
+    version: 3,
     title,
     aim: '',
     substances: [],
@@ -226,7 +226,7 @@ export function addStep(plan: Plan, key: OperationKey, after?: string): { plan: 
     plan.steps.map((step) => step.id),
   )
   const title = operation.name.charAt(0).toUpperCase() + operation.name.slice(1)
-  const made = operation.make({ id, title }, plan)
+  const made = makeStep(key, { id, title }, plan)
   const step: Step = operation.danger && !made.caution ? { ...made, caution: operation.danger } : made
   const found = plan.steps.findIndex((other) => other.id === after)
   const at = found < 0 ? plan.steps.length : found + 1
@@ -245,13 +245,13 @@ export function moveStep(plan: Plan, id: string, to: number): Plan {
 
 /** The plan with some fields of a step changed; fields that became empty and may be absent are left out. */
 export function changeStep(plan: Plan, id: string, part: Readonly<Record<string, unknown>>): Plan {
-  const optional = ['until', 'caution', 'witness', 'vessel', 'portion']
+  const optional = ['until', 'caution', 'witness', 'vessel', 'portion', 'says', 'waste', 'read']
   return {
     ...plan,
     steps: plan.steps.map((step) => {
       if (step.id !== id) return step
       const next = { ...step, ...part } as Record<string, unknown>
-      for (const key of optional) if (!next[key]) delete next[key]
+      for (const key of optional) if (!next[key] || (Array.isArray(next[key]) && next[key].length === 0)) delete next[key]
       return next as unknown as Step
     }),
   }

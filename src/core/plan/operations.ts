@@ -1,4 +1,5 @@
 import type { Plan, Step } from './plan'
+import type { StepFact } from './stepFacts'
 
 /** An operation as it is offered when a step is added. */
 export interface Operation {
@@ -13,7 +14,12 @@ const times = (handsOnMin: number, waitMin = 0) => ({ handsOnMin, waitMin })
 
 /** A step that is done and ticked off: `verb` is what its button says. */
 const act =
-  (verb: string, text: string, handsOnMin: number, more: { until?: string; waitMin?: number } = {}): Operation['make'] =>
+  (
+    verb: string,
+    text: string,
+    handsOnMin: number,
+    more: { until?: string; waitMin?: number; says?: StepFact[] } = {},
+  ): Operation['make'] =>
   (base) => ({
     ...base,
     kind: 'act',
@@ -21,6 +27,7 @@ const act =
     text,
     ...times(handsOnMin, more.waitMin),
     ...(more.until ? { until: more.until } : {}),
+    ...(more.says ? { says: more.says } : {}),
   })
 
 const firstLine = (plan: Plan) => plan.lines.find(({ role }) => role !== 'product' && role !== 'by-product') ?? plan.lines[0]!
@@ -50,6 +57,7 @@ export const operations = {
       kind: 'assemble',
       text: '',
       checks: ['Flask clamped at the neck', 'Open to the air at one place'],
+      says: ['open-to-air'],
       ...times(10),
     }),
   },
@@ -107,6 +115,7 @@ export const operations = {
     danger: '',
     make: (base) => ({ ...base, kind: 'hold', verb: 'Cool', holdMin: 10, text: 'Stand the flask in ice.', ...times(2, 10) }),
   },
+  pour: { name: 'pour over', danger: '', make: act('Pour', 'Pour into the other vessel.', 4) },
   quench: {
     name: 'quench',
     danger: 'Acid into water, never the reverse; slowly, cold, and watch the gas.',
@@ -116,6 +125,7 @@ export const operations = {
     name: 'extract',
     danger: 'Pressure builds up in the funnel: vent it often, pointed away from people.',
     make: act('Extract', 'Shake, vent, let the layers part. Keep both layers, in named flasks.', 10, {
+      says: ['vented'],
       until: 'when the layers have parted',
     }),
   },
@@ -155,6 +165,7 @@ export const operations = {
     make: act('Distil', 'Distil at one or two drops a second into tared receivers; note first and last drop.', 25, {
       waitMin: 10,
       until: 'when the temperature leaves its window, and before the flask is dry',
+      says: ['stops-before-dry'],
     }),
   },
   crystallise: {
@@ -169,6 +180,7 @@ export const operations = {
       device: 'cylinder-100',
       text: 'Add hot solvent in portions until the solid just dissolves. Leave to cool undisturbed, then in ice.',
       until: 'when it is cold and full of crystals',
+      says: ['cooled-by-itself'],
       ...times(15, 25),
     }),
   },
@@ -210,6 +222,7 @@ export const operations = {
       sample: lastSample(plan),
       device: 'melting-0.1',
       text: 'Pack 2–3 mm in a capillary. Heat fast to 20 °C below, then 1–2 °C a minute.',
+      says: ['heated-slowly'],
       ...times(15),
     }),
   },
@@ -221,7 +234,7 @@ export const operations = {
   send: {
     name: 'send a sample',
     danger: '',
-    make: act('Send', 'Label a vial with group, sample and date, and note its slot.', 5),
+    make: act('Send', 'Label a vial with group, sample and date, and note its slot.', 5, { says: ['slot-noted'] }),
   },
   pause: {
     name: 'pause',
@@ -245,6 +258,12 @@ export const operations = {
 
 export type OperationKey = keyof typeof operations
 
+/** A fresh step of an operation, as it stands before anything is typed. */
+export function makeStep(key: OperationKey, base: { id: string; title: string }, plan: Plan): Step {
+  const made = (operations[key] as Operation).make(base, plan)
+  return made.kind === 'act' || made.kind === 'hold' ? { ...made, operation: key } : made
+}
+
 const keys = Object.keys(operations) as OperationKey[]
 
 /** The operations whose name begins with what was typed, then those that have a word that does; all of them for nothing typed. */
@@ -257,21 +276,7 @@ export function operationsLike(text: string): OperationKey[] {
   return [...first, ...later]
 }
 
-const byVerb: Readonly<Record<string, OperationKey>> = Object.fromEntries([
-  // Other words for the same work.
-  ['hold', 'heat'],
-  ['warm', 'heat'],
-  ...keys.flatMap((key): [string, OperationKey][] => {
-    const made = (operations[key] as Operation).make({ id: 'x', title: 'x' }, {
-      lines: [{ id: 'x', form: {} }],
-      steps: [],
-    } as never)
-    return 'verb' in made ? [[made.verb.toLowerCase(), key]] : []
-  }),
-])
-
-/** The operation that a step is, by its kind or, for a step that is ticked off, by its verb; undefined where the verb is the author's own. */
+/** The operation that a step is; undefined where it is work of the author's own. */
 export function operationOf(step: Step): OperationKey | undefined {
-  if (step.kind === 'act' || step.kind === 'hold') return byVerb[step.verb.toLowerCase()]
-  return step.kind
+  return step.kind === 'act' || step.kind === 'hold' ? step.operation : step.kind
 }

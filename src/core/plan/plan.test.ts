@@ -250,7 +250,7 @@ describe('two revisions compared', () => {
     const step = (work: Step['work']) =>
       ({ ...acetanilide, steps: acetanilide.steps.map((each) => (each.id === 'dry' ? { ...each, work } : each)) }) as Plan
     expect(said(step({ of: 'dry', ovenC: 70, weighings: [{ atMin: 0, massG: 5.2 }] }))).toEqual([
-      ['oven, worked out for “Dry, weigh twice”', 'as the plan says', '70'],
+      ['oven, worked out for “Dry, weigh twice”', '60', '70'],
       ['weighings, worked out for “Dry, weigh twice”', 'as the plan says', '0 5.2'],
     ])
   })

@@ -1,5 +1,7 @@
 import type { Quantity } from '../quantity/unit'
 import type { WasteStream } from '../substance/record'
+import type { OperationKey } from './operations'
+import type { StepFact } from './stepFacts'
 
 /**
  * A plan: one preparation as a document. Its JSON form is the plan file (docs/formats), the same bytes that the
@@ -7,7 +9,7 @@ import type { WasteStream } from '../substance/record'
  */
 export interface Plan {
   format: 'mozle-plan'
-  version: 2
+  version: 3
   title: string
   /** One sentence: what is made, and what the preparation teaches. */
   aim: string
@@ -174,6 +176,12 @@ interface StepBase {
   vessel?: Vessel
   /** What was typed into the planner of its operation; the rest follows from the plan. */
   work?: Work
+  /** What the step makes sure of, or what happens in it. */
+  says?: StepFact[]
+  /** The waste containers that something goes into here. */
+  waste?: WasteStream[]
+  /** Names of the fields above, and of blanks of the planner, that nobody typed: they were read from the words of an older version of the file. */
+  read?: string[]
 }
 
 /** One step of the procedure; the kind decides which readings are due and when the step is over. */
@@ -191,8 +199,9 @@ export type Step =
       portion?: number
     })
   | (StepBase & { kind: 'reflux'; holdMin: number })
-  | (StepBase & { kind: 'hold'; verb: string; holdMin: number })
-  | (StepBase & { kind: 'act'; verb: string })
+  | (StepBase & { kind: 'hold'; operation?: OperationKey; verb: string; holdMin: number })
+  /** Ticked off; `verb` is what its button says. A step without an operation is work of the author's own. */
+  | (StepBase & { kind: 'act'; operation?: OperationKey; verb: string })
   /** A safe place to stop; `meanwhile` says what becomes of the material until the work goes on, `endsDay` that it goes on another day. */
   | (StepBase & { kind: 'pause'; meanwhile: string; endsDay: boolean })
   | (StepBase & { kind: 'weigh'; sample: string; container: string; device: string; dry: boolean })

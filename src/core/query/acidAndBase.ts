@@ -44,7 +44,7 @@ export const acidAndBase: QueryRule = (plan, table) => {
     if (now > 0) first ??= step
     base += now
     const gas = used.some(({ substance }) => givesCarbonDioxide(substance))
-    if (gas && operationOf(step) !== 'quench' && !/vent|gas|open/i.test(`${step.text} ${step.caution ?? ''}`)) {
+    if (gas && operationOf(step) !== 'quench' && !step.says?.includes('vented')) {
       const litres = (Math.min(now, acid) * gasMolarVolume) / 1000
       const vessel = contents.find((each) => each.step === step.id)?.vessel
       found.push({

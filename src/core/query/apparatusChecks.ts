@@ -1,21 +1,22 @@
 import { changeStep } from '../plan/editPlan'
 import { operationOf } from '../plan/operations'
+import type { StepFact } from '../plan/stepFacts'
 import type { QueryRule } from './query'
 
 /** What must be looked at before heat goes on, and the line that says it. */
 const needed = [
   {
-    words: /water|condens/i,
+    fact: 'water-runs',
     check: 'Water in at the bottom, out at the top, running',
     danger: 'a dry condenser lets the vapour out',
   },
-  { words: /open|drying tube|gas trap/i, check: 'Open to the air at one place', danger: 'a closed system bursts' },
+  { fact: 'open-to-air', check: 'Open to the air at one place', danger: 'a closed system bursts' },
   {
-    words: /chip|stir/i,
+    fact: 'chips-or-stirrer',
     check: 'Boiling chips or a stirrer in the cold flask',
     danger: 'chips thrown into hot liquid make it boil over',
   },
-]
+] as const satisfies readonly { fact: StepFact; check: string; danger: string }[]
 
 /** An apparatus check before reflux or distillation that leaves out running water, the opening to the air, or chips in the cold flask. */
 export const apparatusChecks: QueryRule = (plan) =>
@@ -24,8 +25,7 @@ export const apparatusChecks: QueryRule = (plan) =>
     if (operation !== 'reflux' && operation !== 'distil') return []
     const setUp = plan.steps.slice(0, index).findLast(({ kind }) => kind === 'assemble')
     if (setUp?.kind !== 'assemble') return []
-    const said = [setUp.text, ...setUp.checks].join(' ')
-    const missing = needed.filter(({ words }) => !words.test(said))
+    const missing = needed.filter(({ fact }) => !setUp.says?.includes(fact))
     // A second distillation from the same set-up repeats nothing.
     const first = plan.steps
       .slice(plan.steps.indexOf(setUp))
@@ -39,7 +39,11 @@ export const apparatusChecks: QueryRule = (plan) =>
         evidence: `“${setUp.title}” says nothing of this: ${missing.map(({ check, danger }) => `${check.toLowerCase()} (${danger})`).join('; ')}.`,
         remedy: {
           label: missing.length === 1 ? 'Add the check' : 'Add the checks',
-          apply: (current) => changeStep(current, setUp.id, { checks: [...setUp.checks, ...missing.map(({ check }) => check)] }),
+          apply: (current) =>
+            changeStep(current, setUp.id, {
+              checks: [...setUp.checks, ...missing.map(({ check }) => check)],
+              says: [...(setUp.says ?? []), ...missing.map(({ fact }) => fact)],
+            }),
         },
       },
     ]

@@ -1,6 +1,7 @@
 import { changeStep } from '../plan/editPlan'
 import { operationOf } from '../plan/operations'
 import { mainSubstance } from '../plan/plan'
+import { typedFor } from '../plan/typedFor'
 import { writeNumber } from '../quantity/write'
 import type { Query, QueryRule } from './query'
 
@@ -12,9 +13,9 @@ export const distillation: QueryRule = (plan) =>
   plan.steps.flatMap((step): Query[] => {
     if (operationOf(step) !== 'distil') return []
     const found: Query[] = []
-    const said = `${step.text} ${step.until ?? ''}`
-    const window = /(\d+(?:\.\d+)?)\s*(?:°C\s*)?(?:and|to|–|-)\s*(\d+(?:\.\d+)?)\s*°C/.exec(said)
-    const [low, high] = window ? [Number(window[1]), Number(window[2])] : [NaN, NaN]
+    const { lowC, highC } = typedFor(step)
+    const window = lowC !== undefined && highC !== undefined
+    const [low, high] = [Number(lowC), Number(highC)]
     const boils = plan.mainProduct === undefined ? undefined : mainSubstance(plan)?.boiling
     if (window && high - low < narrowC)
       found.push({
@@ -30,7 +31,7 @@ export const distillation: QueryRule = (plan) =>
         title: 'The product boils outside the window',
         evidence: `${mainSubstance(plan)!.name} boils at ${writeNumber(boils.lowC, 0)} °C, the step collects ${writeNumber(low, 0)} to ${writeNumber(high, 0)} °C.`,
       })
-    if (!/dry|left in the flask/i.test(`${said} ${step.caution ?? ''}`))
+    if (!step.says?.includes('stops-before-dry'))
       found.push({
         id: `to-dryness-${step.id}`,
         about: step.id,
@@ -41,6 +42,7 @@ export const distillation: QueryRule = (plan) =>
           apply: (current) =>
             changeStep(current, step.id, {
               caution: `${step.caution ? `${step.caution} ` : ''}Never to dryness: stop with a little left in the flask.`,
+              says: [...(step.says ?? []), 'stops-before-dry'],
             }),
         },
       })

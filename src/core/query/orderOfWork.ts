@@ -44,7 +44,7 @@ export const orderOfWork: QueryRule = (plan) => {
   }
   if (
     steps.length > 3 &&
-    !steps.some((step) => ['dispose', 'store'].includes(operationOf(step) ?? '') || /waste/i.test(step.text))
+    !steps.some((step) => ['dispose', 'store'].includes(operationOf(step) ?? '') || (step.waste?.length ?? 0) > 0)
   )
     found.push({
       id: 'no-disposal',

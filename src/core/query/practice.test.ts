@@ -70,7 +70,7 @@ describe('amounts', () => {
 
 describe('apparatus', () => {
   test('running water, the opening and chips are asked for, and one press adds them', () => {
-    const bare = changeStep(acetanilide, 'set-up', { text: 'A flask.', checks: ['Flask clamped'] })
+    const bare = changeStep(acetanilide, 'set-up', { text: 'A flask.', checks: ['Flask clamped'], says: [] })
     expect(found(bare, 'checks-set-up')!.evidence).toMatch(/running.*bursts.*chips/)
     expect(settled(bare, 'checks-set-up')).toBeUndefined()
   })
@@ -104,10 +104,10 @@ describe('work-up', () => {
 
   test('carbon dioxide in a funnel that nobody vents: 18 mmol × 24.06 L/mol = 0.43 L', () => {
     const silent = changeStep(removeStep(isopentylAcetate, 'wash-water'), 'wash-bicarbonate', {
-      text: 'Shake with {bicarbonate}.',
-      caution: undefined,
+      says: ['gas-comes'],
     })
     expect(found(silent, 'gas-wash-bicarbonate')!.evidence).toContain('0.43 L')
+    expect(found(changeStep(silent, 'wash-bicarbonate', { says: ['vented'] }), 'gas-wash-bicarbonate')).toBeUndefined()
   })
 
   test('a wash of seven times the layer, 200 mL half at a time', () => {
@@ -124,9 +124,9 @@ describe('work-up', () => {
   })
 
   test('a layer thrown away, and one that is not', () => {
-    const thrown = changeStep(isopentylAcetate, 'wash-brine', { text: 'Shake with {brine} and discard the lower layer.' })
+    const thrown = changeStep(isopentylAcetate, 'wash-brine', { says: ['layer-discarded'] })
     expect(found(thrown, 'discard-wash-brine')).toBeDefined()
-    const kept = changeStep(isopentylAcetate, 'wash-brine', { text: 'Shake with {brine}. Discard no layer.' })
+    const kept = changeStep(isopentylAcetate, 'wash-brine', { says: ['vented'] })
     expect(found(kept, 'discard-wash-brine')).toBeUndefined()
   })
 })
@@ -151,23 +151,28 @@ describe('drying agents', () => {
 })
 
 describe('distillation', () => {
-  const distil = (text: string, caution?: string) => changeStep(isopentylAcetate, 'distil', { text, caution, until: undefined })
+  const distil = (lowC: number, highC: number, says: string[] = []) =>
+    changeStep(isopentylAcetate, 'distil', { work: { of: 'distil', lowC, highC }, says })
   test.each([
-    ['Collect what comes over between 141 and 142 °C.', 'narrow-distil'],
-    ['Collect 100–110 °C.', 'window-distil'],
-    ['Collect 135 to 143 °C.', 'to-dryness-distil'],
-  ])('%s', (text, id) => expect(found(distil(text), id)).toBeDefined())
+    [141, 142, 'narrow-distil'],
+    [100, 110, 'window-distil'],
+    [135, 143, 'to-dryness-distil'],
+  ])('a window of %d to %d °C raises %s', (lowC, highC, id) => expect(found(distil(lowC, highC), id)).toBeDefined())
+  test('three degrees are wide enough, and the edge of the window meets what boils there', () => {
+    expect(found(distil(140, 143), 'narrow-distil')).toBeUndefined()
+    expect(found(distil(140, 142.9), 'narrow-distil')).toBeDefined()
+    expect(found(distil(130, 142), 'window-distil')).toBeUndefined()
+  })
   test('the window of the plan is wide enough, meets the product, and the end is said', () => {
     for (const id of ['narrow', 'window', 'to-dryness']) expect(found(isopentylAcetate, id)).toBeUndefined()
-    expect(settled(distil('Collect 135 to 143 °C.'), 'to-dryness-distil')).toBeUndefined()
+    expect(settled(distil(135, 143), 'to-dryness-distil')).toBeUndefined()
   })
 })
 
 describe('solids', () => {
   test('straight into ice', () => {
     const fast = changeStep(acetanilide, 'crystallise', {
-      text: 'Dissolve in {hot-water} and stand it in ice.',
-      until: 'when cold',
+      says: [],
     })
     expect(settled(fast, 'fast-cooling-crystallise')).toBeUndefined()
   })
@@ -182,7 +187,7 @@ describe('solids', () => {
     expect(settled(plan, 'weighed-wet-weigh-crude')).toBeUndefined()
   })
   test('a melting point without its rate, and crystals straight to the capillary', () => {
-    const plan = changeStep(acetanilide, 'melt', { text: 'Melt it.' })
+    const plan = changeStep(acetanilide, 'melt', { says: [] })
     expect(settled(plan, 'melt-rate-melt')).toBeUndefined()
     const rest = acetanilide.steps.filter(({ id }) => !['cool-crystals', 'filter-crystals', 'dry'].includes(id))
     expect(found({ ...acetanilide, steps: rest }, 'undried-crystallise')!.about).toBe('melt')
@@ -198,22 +203,20 @@ describe('what is written down', () => {
   })
   test('a sample without its slot', () => {
     const { plan, id } = addStep(acetanilide, 'send')
-    const silent = changeStep(plan, id, { text: 'Fill a vial.' })
+    const silent = changeStep(plan, id, { says: [] })
     expect(settled(silent, `slot-${id}`)).toBeUndefined()
   })
   test('a waste of its own that no step names', () => {
     const plan = withSubstance(acetanilide, 'zinc', { waste: 'oxidiser' })
-    expect(found(changeStep(plan, 'dispose', { text: 'Everything into the waste.' }), 'waste-oxidiser')!.evidence).toContain(
-      'zinc',
-    )
+    expect(found(changeStep(plan, 'dispose', { waste: ['heavy metal'] }), 'waste-oxidiser')!.evidence).toContain('zinc')
   })
   test.each([
-    ['cyanide, alkaline, by itself', 'waste-cyanide-alkaline-by-itself', 'No cyanide into this bottle.'],
-    ['quenched first, by itself', 'waste-quenched-first-by-itself', 'Do not quench; destroy nothing. All into one waste bottle.'],
-  ] as const)('%s is asked about whatever the words of the step', (waste, id, text) => {
-    const plan = changeStep(withSubstance(acetanilide, 'zinc', { waste }), 'dispose', { text })
+    ['cyanide, alkaline, by itself', 'waste-cyanide-alkaline-by-itself'],
+    ['quenched first, by itself', 'waste-quenched-first-by-itself'],
+  ] as const)('%s is asked about, wherever it is said to go', (waste, id) => {
+    const plan = changeStep(withSubstance(acetanilide, 'zinc', { waste }), 'dispose', { waste: [waste] })
     expect(found(plan, id)!.evidence).toContain('zinc')
-    expect(found(changeStep(acetanilide, 'dispose', { text }), id)).toBeUndefined()
+    expect(found(acetanilide, id)).toBeUndefined()
   })
 })
 

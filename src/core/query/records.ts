@@ -31,7 +31,7 @@ function notCharged(plan: Plan, limiting: readonly string[]): Query[] {
 
 function slots(plan: Plan): Query[] {
   return plan.steps
-    .filter((step) => operationOf(step) === 'send' && !/slot|number|position/i.test(step.text))
+    .filter((step) => operationOf(step) === 'send' && !step.says?.includes('slot-noted'))
     .map((step) => ({
       id: `slot-${step.id}`,
       about: step.id,
@@ -40,7 +40,10 @@ function slots(plan: Plan): Query[] {
       remedy: {
         label: 'Add: note the slot',
         apply: (current: Plan) =>
-          changeStep(current, step.id, { text: `${step.text} Note the slot, the group and the date.`.trim() }),
+          changeStep(current, step.id, {
+            text: `${step.text} Note the slot, the group and the date.`.trim(),
+            says: [...(step.says ?? []), 'slot-noted'],
+          }),
       },
     }))
 }

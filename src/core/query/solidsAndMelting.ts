@@ -14,8 +14,7 @@ export const solidsAndMelting: QueryRule = (plan, table) =>
     const found: Query[] = []
     if (step.kind === 'crystallise') {
       const after = plan.steps[index + 1]
-      const said = `${step.text} ${step.until ?? ''}`
-      if (/\bice\b|ice[- ]cold bath/i.test(said) && !/slow|undisturbed|room temperature|by itself/i.test(said))
+      if (!step.says?.includes('cooled-by-itself'))
         found.push({
           id: `fast-cooling-${step.id}`,
           about: step.id,
@@ -25,7 +24,10 @@ export const solidsAndMelting: QueryRule = (plan, table) =>
           remedy: {
             label: 'Add the slow cooling',
             apply: (current) =>
-              changeStep(current, step.id, { text: `${step.text} First leave it to cool to room temperature undisturbed.` }),
+              changeStep(current, step.id, {
+                text: `${step.text} First leave it to cool to room temperature undisturbed.`,
+                says: [...(step.says ?? []), 'cooled-by-itself'],
+              }),
           },
         })
       const [whole, result] = [wholeOf(plan, table), mainResult(plan)]
@@ -64,7 +66,7 @@ export const solidsAndMelting: QueryRule = (plan, table) =>
           },
         })
     }
-    if (step.kind === 'melt' && !/°C (a|per) min|°C\/min|a minute/i.test(step.text))
+    if (step.kind === 'melt' && !step.says?.includes('heated-slowly'))
       found.push({
         id: `melt-rate-${step.id}`,
         about: step.id,
@@ -73,7 +75,10 @@ export const solidsAndMelting: QueryRule = (plan, table) =>
         remedy: {
           label: 'Add: 1–2 °C a minute',
           apply: (current) =>
-            changeStep(current, step.id, { text: `${step.text} Heat fast to 20 °C below, then 1–2 °C a minute.`.trim() }),
+            changeStep(current, step.id, {
+              text: `${step.text} Heat fast to 20 °C below, then 1–2 °C a minute.`.trim(),
+              says: [...(step.says ?? []), 'heated-slowly'],
+            }),
         },
       })
     return found

@@ -1,7 +1,7 @@
 import { stepContents } from '../operation/contents'
 import { operationOf } from '../plan/operations'
 import { mainSubstance, type Plan, type Step } from '../plan/plan'
-import { portionsSaid } from '../plan/portionsSaid'
+import { typedFor } from '../plan/typedFor'
 import { writeNumber } from '../quantity/write'
 import type { Query, QueryRule } from './query'
 
@@ -24,7 +24,7 @@ export const washAndLayers: QueryRule = (plan, table) => {
             (['solution', 'mass-volume', 'mass-fraction'].includes(line.form.kind) || substance.formula === 'H2O') === watery,
         )
         .reduce((sum, { volumeML }) => sum + (volumeML ?? 0), 0)
-    const [wash, layer] = [volume(true) / portionsSaid(step.text), volume(false)]
+    const [wash, layer] = [volume(true) / Number(typedFor(step).portions ?? 1), volume(false)]
     if (operation === 'wash' && layer > 0 && wash > largeWash * layer)
       found.push({
         id: `large-wash-${step.id}`,
@@ -40,11 +40,7 @@ export const washAndLayers: QueryRule = (plan, table) => {
           inside.map(({ substance }) => substance.formula ?? ''),
         ),
       )
-    if (
-      index < weighed &&
-      /discard|throw|pour (it )?away|down the sink/i.test(step.text) &&
-      !/(discard|throw) no|not? (be )?(discard|throw)|never/i.test(step.text)
-    )
+    if (index < weighed && step.says?.includes('layer-discarded'))
       found.push({
         id: `discard-${step.id}`,
         about: step.id,

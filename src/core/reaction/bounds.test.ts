@@ -269,7 +269,7 @@ describe('what does not grow in proportion', () => {
   test('an addition of 15 and 5 min at 8 times the scale takes 40', () => {
     const plan: Plan = {
       ...acetanilide,
-      steps: [{ id: 'a', kind: 'act', verb: 'add', title: 'Add it', text: '', handsOnMin: 15, waitMin: 5 }],
+      steps: [{ id: 'a', kind: 'act', operation: 'add', verb: 'Add', title: 'Add it', text: '', handsOnMin: 15, waitMin: 5 }],
     }
     expect(notLinear(plan, 8)[0]).toEqual({ about: 'Add it', words: 'about 2.00 times the time; 20 min become 40 min' })
   })

@@ -21,7 +21,7 @@ export function timeFactor(factor: number): number {
 export function notLinear(plan: Plan, factor: number): NotLinear[] {
   const times = writeNumber(timeFactor(factor), 2)
   const slow = plan.steps.filter((step) => ['add', 'cool', 'quench'].includes(operationOf(step) ?? ''))
-  const gas = plan.steps.filter((step) => /\bgas\b|fumes|foam/i.test(`${step.text} ${step.until ?? ''} ${step.caution ?? ''}`))
+  const gas = plan.steps.filter(({ says }) => says?.includes('gas-comes'))
   const fixed = plan.lines.filter((line) => line.fixed)
   return [
     ...slow.map((step) => ({

@@ -50,19 +50,16 @@ export const adding: Planner = {
   suggest: (context) => {
     const { step, table } = context
     const [first] = goingIn(context)
-    const ceiling = /(?:above|below) (\d+) °C/.exec(step.text)?.[1]
     return {
       volumeML: rough(first?.mL || 1),
       minutes: Math.max(1, step.handsOnMin),
-      ceilingC: ceiling === undefined ? 40 : Number(ceiling),
-      startC: /\bice\b/i.test(step.text) ? 5 : 20,
+      ceilingC: 40,
+      startC: 20,
       mmol: rough(Math.min(first?.mmol || Infinity, table.extent?.value ?? 0)),
       heat: 0,
       cp: specificHeatIn(context.now) ?? 0,
-      initiates:
-        /set .* off|start|initiat/i.test(step.text) || context.plan.lines.some(({ substance }) => /magnesium/.test(substance))
-          ? 'yes'
-          : 'no',
+      // A Grignard reagent begins when it likes.
+      initiates: context.plan.substances.some(({ formula }) => formula === 'Mg') ? 'yes' : 'no',
     }
   },
   report: ({ now, step, measured }, filled) => {

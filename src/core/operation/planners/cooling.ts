@@ -21,8 +21,8 @@ export const cooling: Planner = {
     blank('triedML', 'volume when tried', 'mL', 0.1, 20_000),
   ],
   suggest: ({ step, now }) => ({
-    bath: /salt/.test(step.text) ? 'ice and salt' : /ice/.test(step.text) ? 'ice and water' : 'cold water',
-    toC: Number(/below (\d+) °C/.exec(step.text)?.[1] ?? (/ice/.test(step.text) ? 5 : 30)),
+    bath: 'ice and water',
+    toC: 5,
     minutes: step.kind === 'hold' && step.holdMin > 0 ? step.holdMin : Math.max(1, step.waitMin || step.handsOnMin),
     triedML: Math.round(now.volumeML) || 50,
   }),

@@ -173,11 +173,12 @@ export const crystallising: Planner = {
     const boil = solvent && boilsAt(solvent, pressureMmHg(lab))
     const hottest = points.length > 0 ? Math.max(...points.map(({ atC }) => atC)) : 100
     const hotC = rough(Math.min((boil?.atC ?? 100) - 1, hottest))
-    const hotFiltration = /filter hot|hot filtration/i.test(step.text) ? 'yes' : 'no'
+    const hotFiltration = typed.hotFiltration === 'yes' ? 'yes' : 'no'
     const planned = own ? (table.lines.find(({ line }) => line.id === own.solvent)?.volume?.value ?? 0) : 0
     const used = measured?.usedML[step.id]
     const at = (key: string, suggested: number) => (typeof typed[key] === 'number' ? typed[key] : suggested)
-    const coldC = /\bice\b/i.test(step.text) ? 5 : 20
+    // It cools by itself and then in ice, as is usual.
+    const coldC = 5
     const hotS = points.length > 0 ? rough(solubilityAt(points, at('hotC', hotC))) : 0
     const volumeML = used ?? (planned || (hotS > 0 ? hotVolume(soluteG, hotS, hotFiltration === 'yes') : 10 * soluteG))
     return {

@@ -79,14 +79,6 @@ function inPot(context: Context): WorkRow[] {
   return [...beside, ...made].slice(-3)
 }
 
-/** The window printed in a procedure's words: "between 135 and 143 °C"; or only its end, "when the head passes 84 °C". */
-function windowSaid({ text, until = '' }: Step): { lowC?: number; highC?: number } {
-  const both = /(?:between|from) (\d+) (?:and|to) (\d+) °C/.exec(text)
-  if (both) return { lowC: Number(both[1]), highC: Number(both[2]) }
-  const end = /head passes (\d+) °C/.exec(`${text} ${until}`)
-  return end ? { highC: Number(end[1]) } : {}
-}
-
 const componentOf = (substance: Substance): Component | null => {
   const constants = vapourConstants(substance)
   return constants && substance.formula !== undefined
@@ -276,7 +268,7 @@ export const distilling: Planner = {
     blank('lagK', 'lag', 'K', 0, 20),
   ],
   suggest: (context, typed) => {
-    const { plan, step, now, lab } = context
+    const { plan, now, lab } = context
     const components = inPot(context)
     // Where nothing is known the pairs are as an ideal solution has them: Λ = 1, τ = 0.
     const none = typed.model === 'Wilson' ? 1 : 0
@@ -284,26 +276,17 @@ export const distilling: Planner = {
     const substances = components.map(({ name }) => plan.substances.find((each) => each.name === name)!)
     const mmHg = typeof typed.mmHg === 'number' ? typed.mmHg : pressureMmHg(lab)
     const first = [...substances].sort((a, b) => (boilsAt(a, mmHg)?.atC ?? 0) - (boilsAt(b, mmHg)?.atC ?? 0))
-    const heavy = /heavy|receiver 3/i.test(`${step.id} ${step.text}`)
     const wanted =
-      product && components.some(({ name }) => name === product.name) && plan.mainProduct
-        ? product
-        : heavy
-          ? first.at(-1)
-          : first[0]
+      plan.substances.find(({ name }) => name === typed.wantedOf && components.some((each) => each.name === name)) ??
+      (product && components.some(({ name }) => name === product.name) && plan.mainProduct ? product : first[0])
     const boil = wanted ? (boilsAt(wanted, mmHg)?.atC ?? 100) : 100
-    const packed = plan.steps.some(({ text }) => /column/i.test(text))
-    const said = windowSaid(step)
     const all = volumeOf(context, { components })
-    const pot =
-      now.vessel?.kind === 'round-bottom'
-        ? now.vessel.sizeML
-        : (/(\d+) mL (?:round-bottom )?flask/.exec(plan.steps[Math.max(0, plan.steps.indexOf(step) - 1)]!.text)?.[1] ?? 2 * all)
+    const pot = now.vessel?.kind === 'round-bottom' ? now.vessel.sizeML : 2 * all
     return {
       components,
-      stages: packed ? 4 : 0,
-      reflux: packed ? 3 : 0,
-      holdUpML: packed ? 2 : 0,
+      stages: 0,
+      reflux: 0,
+      holdUpML: 0,
       mmHg: rough(pressureMmHg(lab), 4),
       model: 'ideal',
       A12: none,
@@ -314,10 +297,10 @@ export const distilling: Planner = {
       A32: none,
       alpha: 0.3,
       stopML: rough(Math.max(1, all * 0.06)),
-      potML: rough(Math.max(5, Number(pot))),
+      potML: rough(Math.max(5, pot)),
       wantedOf: wanted?.name ?? '',
-      lowC: said.lowC ?? Math.round(boil - 3),
-      highC: said.highC ?? Math.round(boil + 3),
+      lowC: Math.round(boil - 3),
+      highC: Math.round(boil + 3),
       filling: 'spirit',
       stemK: 0,
       lagK: 0,

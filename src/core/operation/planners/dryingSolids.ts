@@ -43,7 +43,7 @@ export const dryingSolids: Planner = {
     },
   ],
   suggest: ({ step }) => ({
-    ovenC: Number(/at (\d+) °C/.exec(step.text)?.[1] ?? (/in air|dry in air/i.test(step.text) ? 20 : 60)),
+    ovenC: 60,
     everyMin: 10,
     agreementPercent: step.kind === 'dry' ? rough(100 * step.agreement) : 0.5,
     weighings: [],

@@ -1,4 +1,3 @@
-import { portionsSaid } from '../../plan/portionsSaid'
 import { acidLeftMmol } from '../../query/acidAndBase'
 import { writeNumber } from '../../quantity/write'
 import { baseCapacityOf } from '../../substance/acidBase'
@@ -61,29 +60,30 @@ function acidInWater({ plan, table, step }: Context, goes: Shaken): boolean {
   return !earlier.some((each) => baseCapacityOf(shakenWith(table, each)?.substance ?? {}) > 0)
 }
 
-/** What a step of extraction or washing suggests: from the liquid it names and the portions its words say. */
-export function suggestShaking(context: Context): Filled {
+/** What a step of extraction or washing suggests, from the liquid that goes into it. */
+export function suggestShaking(context: Context, typed: Filled): Filled {
   const { plan, table, step } = context
   const goes = shakenWith(table, step)
-  const portions = portionsSaid(step.text)
-  // A wash is poured away from what goes on; an extract into the flask that the words name.
-  const flask = operationOf(step) === 'extract' ? /flask ([A-Z])\b/.exec(step.text)?.[1] : undefined
+  const portions = typeof typed.portions === 'number' ? typed.portions : 1
   const earlier = plan.steps
     .slice(0, plan.steps.indexOf(step))
-    .some((other) => shakenWith(table, other) && /extract|wash/i.test(other.title + (other.kind === 'act' ? other.verb : '')))
+    .some((other) => shakenWith(table, other) && ['extract', 'wash'].includes(operationOf(other) ?? ''))
   const organic = organicLayer(context)
   return {
     portions,
     portionML: rough((goes?.volumeML ?? 20) / portions),
     pH: goes?.watery ? (acidInWater(context, goes) ? acidWaterPH : pHOf(goes.line, goes.substance)) : 7,
     layer: '',
-    into: flask ?? `${goes?.substance.name ?? 'wash'} of “${step.title}”`,
+    into: `${goes?.substance.name ?? 'wash'} of “${step.title}”`,
     wantedPercent: 99,
     salt: 'none',
     setschenow: usualSetschenow,
     ...(earlier ? {} : { solutes: solutesOf(context, organic?.solvents[0]) }),
   }
 }
+
+/** A solvent that boils below this presses the stopper out, °C: ether 35, dichloromethane 40. */
+const quickC = 45
 
 /** Extraction: what each portion takes, how many are wanted, which layer lies on top, and what is where after it. */
 export const extracting: Planner = {
@@ -277,7 +277,7 @@ export function layersAdvice(context: Context, layerML: number, portionML: numbe
       why: 'at most three quarters full',
     })
   const gassy = goes && /CO3$/.test(goes.substance.formula ?? '')
-  const quick = organic && /ether|dichloromethane/.test(organic.name)
+  const quick = organic && plan.substances.some(({ name, boiling }) => name === organic.name && boiling && boiling.lowC < quickC)
   advice.push({
     id: 'vent',
     level: gassy ? 'danger' : 'open',

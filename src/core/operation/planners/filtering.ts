@@ -10,7 +10,7 @@ export const filtering: Planner = {
   of: 'filter',
   title: 'Filtering',
   sentences: () => [
-    'Keep the {keep} of {volumeML} with {solidG} of solid, {heat}; rinse {times} with {rinseML}, which dissolves {solubility} in 100 mL.',
+    'Keep the {keep} of {volumeML} with {solidG} of solid, {heat}; rinse {times} with {rinseML} of cold {rinseWith}, which dissolves {solubility} in 100 mL.',
   ],
   fields: [
     oneOf('keep', 'what is kept', ['solid', 'solution']),
@@ -22,23 +22,22 @@ export const filtering: Planner = {
     ]),
     blank('times', 'rinses', '×', 0, 10),
     blank('rinseML', 'each rinse', 'mL', 0, 1000),
+    { key: 'rinseWith', label: 'rinsed with', kind: 'text', offers: 'solvents' },
     blank('solubility', 'solubility cold', 'g', 0, 300, 'an unknown number of'),
   ],
-  suggest: (context) => {
-    const { plan, step, now } = context
+  suggest: (context, typed) => {
+    const { plan, now } = context
     const solidG = rough(expectedProductG(context))
-    const fluted = /fluted|gravity|from the drying agent|filter hot/i.test(step.text) && !/suction/i.test(step.text)
-    const product = mainSubstance(plan)
-    const solvent = /water/i.test(step.text)
-      ? 'water'
-      : plan.lines.find(({ substance }) => substance === 'ethanol' && /ethanol/i.test(step.text))?.substance
-    const points = product?.solubility?.find((each) => each.solvent === solvent)?.points
+    const rinseWith = typeof typed.rinseWith === 'string' ? typed.rinseWith : ''
+    const solvent = plan.substances.find(({ name }) => name === rinseWith)?.id ?? rinseWith
+    const points = mainSubstance(plan)?.solubility?.find((each) => each.solvent === solvent)?.points
     return {
-      keep: fluted ? 'solution' : 'solid',
+      keep: 'solid',
       volumeML: rough(Math.max(1, now.volumeML || 10 * solidG)),
       solidG,
-      heat: /filter hot|hot through/i.test(step.text) ? 'hot' : 'cold',
-      times: /twice/i.test(step.text) ? 2 : 1,
+      heat: 'cold',
+      times: 1,
+      rinseWith,
       rinseML: rinseML(solidG),
       solubility: points ? rough(solubilityAt(points, 5)) : 0,
     }

@@ -140,16 +140,13 @@ export function flowOfPlan(context: Context): PlanFlow | null {
       })
     } else if (operation === 'quench' && states.length > 0) {
       // Acid or base that goes into a flask by name brings that layer to its pH.
-      const flask = layers.find(
-        ({ name }) => new RegExp(`\\b${name.replace(/[^\w ]/g, '')}\\b`).test(step.text) && name !== start.name,
-      )
+      const flask = layers.find(({ name }) => name === filled.flask && name !== start.name)
       const goes = shakenWith(table, step)
       if (!flask || !goes) continue
-      const said = /(below|above) pH (\d+)/.exec(step.text)
       done.push({
         kind: 'bring to pH',
         layer: flask.name,
-        pH: said ? Number(said[2]) : pHOf(goes.line, goes.substance),
+        pH: number(filled, 'toPH') > 0 ? number(filled, 'toPH') : pHOf(goes.line, goes.substance),
         addML: goes.volumeML,
       })
     } else continue

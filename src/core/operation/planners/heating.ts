@@ -36,7 +36,6 @@ export const heating: Planner = {
     const typedC = typeof typed.boilC === 'number' && typed.boilC !== 0 ? typed.boilC : undefined
     const atC = typedC ?? (boil ? rough(boil.atC) : undefined)
     const incompatible = context.now.contents.flatMap(({ substance }) => substance.incompatible?.with ?? [])
-    const text = `${context.step.text} ${context.step.caution ?? ''}`
     return {
       // Where nothing is known there is no figure: 0 stands for that.
       boilC: boil ? rough(boil.atC) : 0,
@@ -47,7 +46,7 @@ export const heating: Planner = {
         !context.now.contents.some(({ substance }) => substance.formula === 'H2O')
           ? 'yes'
           : 'no',
-      gas: /fumes|acid gas|hydrogen (chloride|bromide)/i.test(text) ? 'acid' : 'none',
+      gas: 'none',
     }
   },
   report: (context, filled) => {

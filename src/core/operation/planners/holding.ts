@@ -12,15 +12,6 @@ const baths: Readonly<Record<string, { mostC: number; kept: string }>> = {
   'a mantle': { mostC: 350, kept: 'a thermometer in the flask, the mantle on something that drops away' },
 }
 
-/** The band that a procedure's words give; a boiling-water bath keeps what stands in it a little below its boil. */
-function bandSaid(text: string): [number, number] {
-  const said = /(\d+)\s*(?:to|–|-)\s*(\d+)\s*°C/.exec(text)
-  if (said) return [Number(said[1]), Number(said[2])]
-  const at = /\bat (\d+)\s*°C/.exec(text)
-  if (at) return [Number(at[1]) - 3, Number(at[1]) + 3]
-  return /boiling[- ]water/.test(text) ? [90, 100] : [50, 60]
-}
-
 /** Heating without reflux: in what, between which temperatures, what would boil away, and how long it stood inside its band. */
 export const holding: Planner = {
   of: 'heat',
@@ -33,16 +24,13 @@ export const holding: Planner = {
     blank('minutes', 'time', 'min', 0.1, 6000),
     oneOf('closed', 'flask', ['open or loosely stoppered', 'under a condenser']),
   ],
-  suggest: ({ step }) => {
-    const [lowC, highC] = bandSaid(step.text)
-    return {
-      lowC,
-      highC,
-      bath: /boiling[- ]water/.test(step.text) ? 'a boiling-water bath' : highC <= 90 ? 'a warm-water bath' : 'a mantle',
-      minutes: step.kind === 'hold' && step.holdMin > 0 ? step.holdMin : Math.max(1, step.waitMin),
-      closed: /condenser/.test(step.text) ? 'under a condenser' : 'open or loosely stoppered',
-    }
-  },
+  suggest: ({ step }, typed) => ({
+    lowC: 50,
+    highC: 60,
+    bath: Number(typed.highC ?? 60) <= 90 ? 'a warm-water bath' : 'a mantle',
+    minutes: step.kind === 'hold' && step.holdMin > 0 ? step.holdMin : Math.max(1, step.waitMin),
+    closed: 'open or loosely stoppered',
+  }),
   report: ({ step, now, lab, measured }, filled) => {
     const [lowC, highC, minutes] = [number(filled, 'lowC'), number(filled, 'highC'), number(filled, 'minutes')]
     const bath = baths[word(filled, 'bath')] ?? baths['a mantle']!

@@ -19,7 +19,6 @@ import { batchDistillation } from '../distillation/batch'
 import { pairsJudged, recoveryByVolume, solventsJudged } from './crystallising'
 import { batchOf } from './distilling'
 import { recoveryByPortions, whereItIs } from './extracting'
-import { portionsSaid } from '../../plan/portionsSaid'
 import type { Measured } from './planner'
 import { contextOf, fieldsHere, filledFor, planners, problemIn, reportFor } from './planners'
 import { washesOf } from './washing'
@@ -294,11 +293,6 @@ describe('adding and quenching', () => {
 })
 
 describe('layers', () => {
-  test('portions are read from the words', () => {
-    expect(portionsSaid('Shake in three equal portions')).toBe(3)
-    expect(portionsSaid('half at a time')).toBe(2)
-    expect(portionsSaid('Shake')).toBe(1)
-  })
   test('the separation ends with amine in A, acid in B, hydrocarbon in the ether', () => {
     const where = whereItIs(at(separation, 'extract-base').context)!
     const share = (layer: string, solute: string) =>

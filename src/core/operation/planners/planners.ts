@@ -1,6 +1,7 @@
 import { defaultLab, type Lab } from '../../lab/lab'
 import { operationOf, type OperationKey } from '../../plan/operations'
-import type { Plan, Step, Substance, Work } from '../../plan/plan'
+import type { Plan, Step, Substance } from '../../plan/plan'
+import { typedFor } from '../../plan/typedFor'
 import type { ReactionTable } from '../../reaction/reactionTable'
 import { stepContents } from '../contents'
 import { adding } from './adding'
@@ -47,11 +48,6 @@ export const planners: Partial<Record<OperationKey, Planner>> = Object.fromEntri
 export function plannerFor(step: Step): Planner | undefined {
   const operation = operationOf(step)
   return operation && planners[operation]
-}
-
-/** What was typed for a step; nothing where that was for another operation. */
-export function typedFor(step: Step): Partial<Work> {
-  return step.work && step.work.of === operationOf(step) ? step.work : {}
 }
 
 /** Where the planner of a step stands. @throws where the plan has no such step */

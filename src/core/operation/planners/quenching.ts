@@ -2,6 +2,7 @@ import { pressureMmHg } from '../../lab/lab'
 import { mainSubstance, type Step, type Substance } from '../../plan/plan'
 import { partsUsed } from '../../plan/stepText'
 import { acidLeftMmol } from '../../query/acidAndBase'
+import { typedFor } from '../../plan/typedFor'
 import { writeNumber } from '../../quantity/write'
 import { baseCapacityOf, givesCarbonDioxide, protonsOf } from '../../substance/acidBase'
 import {
@@ -51,10 +52,11 @@ function ownNeutraliser({ table, step }: Context): Neutraliser | undefined {
   )
 }
 
-/** Acid or base that earlier steps put into the same flask, mmol: the flask that the words name, or everything before where they name none. */
-function putIn({ plan, table, step }: Context, what: 'acid' | 'base'): number {
-  const flask = /flask [A-Z]\b/.exec(step.text)?.[0]
-  const earlier = plan.steps.slice(0, plan.steps.indexOf(step)).filter(({ text }) => !flask || text.includes(flask))
+/** Acid or base that earlier steps put into the same flask, mmol: the flask that is named, or everything before where none is. */
+function putIn({ plan, table, step }: Context, what: 'acid' | 'base', flask: string): number {
+  const earlier = plan.steps
+    .slice(0, plan.steps.indexOf(step))
+    .filter((other) => flask === '' || [typedFor(other).into, typedFor(other).flask].includes(flask))
   return sum(earlier.flatMap((each) => added(table, each).map((goes) => goes[what])))
 }
 
@@ -75,6 +77,7 @@ export const quenching: Planner = {
   title: 'Quenching and neutralising',
   sentences: () => [
     'There are {mmol} of {kind} left, to meet {plannedML} of {with}.',
+    'It happens in flask {flask}, to pH {toPH}.',
     'The substance that is to {aim} has pKa {pKa}; the vessel holds {vesselML}.',
   ],
   fields: [
@@ -88,17 +91,20 @@ export const quenching: Planner = {
       ['deprotonate', 'lose its proton'],
     ]),
     blank('pKa', 'pKa', '', -10, 50),
+    { key: 'flask', label: 'flask', kind: 'text' },
+    blank('toPH', 'pH to reach', '', 0, 14, 'what the neutraliser gives'),
     blank('vesselML', 'vessel', 'mL', 1, 20_000),
   ],
-  suggest: (context) => {
+  suggest: (context, typed) => {
     const { plan, table, now, step } = context
+    const flask = word(typed, 'flask')
     const own = ownNeutraliser(context)
     const kind = own?.kind === 'acid' ? 'base' : 'acid'
     const left =
       kind === 'base'
-        ? putIn(context, 'base')
-        : own && /flask [A-Z]\b/.test(step.text)
-          ? putIn(context, 'acid')
+        ? putIn(context, 'base', flask)
+        : own && flask !== ''
+          ? putIn(context, 'acid', flask)
           : acidLeftMmol(plan, table)
     const aim = own ? (own.kind === 'acid' ? 'protonate' : 'deprotonate') : 'none'
     const substance = aim === 'none' ? undefined : turned(context, aim)
@@ -109,6 +115,8 @@ export const quenching: Planner = {
       with: own ? planned : 'saturated sodium bicarbonate',
       aim: substance ? aim : 'none',
       pKa: substance?.pKa?.values[0] ?? 7,
+      flask: '',
+      toPH: 0,
       vesselML: now.vessel?.sizeML ?? Math.max(50, Math.ceil((now.volumeML * 2) / 50) * 50),
     }
   },

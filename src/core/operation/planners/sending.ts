@@ -16,8 +16,8 @@ export const sending: Planner = {
     ]),
     blank('groups', 'benches', '', 1, 60),
   ],
-  suggest: ({ step, plan }) => ({
-    vials: /each|both|two|1 and 3/i.test(step.text) ? 2 : 1,
+  suggest: ({ plan }) => ({
+    vials: 1,
     instrument: plan.steps.some(({ kind }) => kind === 'melt') ? 'infrared' : 'gas chromatography',
     groups: 8,
   }),

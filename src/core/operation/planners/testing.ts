@@ -1,6 +1,6 @@
 import { mainSubstance } from '../../plan/plan'
 import { panelLacks, testMethodOf, testMethods, type Tube } from '../testing/testPanel'
-import { fact, oneOf, rowsOf, word, type Context, type Filled, type Planner } from './planner'
+import { fact, oneOf, rowsOf, word, type Filled, type Planner } from './planner'
 
 const holds = ['sample', 'control', 'blank'] as const
 
@@ -11,13 +11,6 @@ export function tubesOf(filled: Filled): Tube[] {
     what: String(row.what ?? ''),
     expect: row.expect === 'positive' ? 'positive' : 'negative',
   }))
-}
-
-/** The test that a step's words name, else the first on record. */
-function methodSaid({ step }: Context): string {
-  return (
-    testMethods.find(({ name }) => new RegExp(name.split(/[ ,]/)[0]!, 'i').test(`${step.title} ${step.text}`)) ?? testMethods[0]!
-  ).name
 }
 
 /** Tests in tubes: sample, positive control and blank, with the sign to look for and a stopwatch for each. */
@@ -62,7 +55,7 @@ export const testing: Planner = {
     },
   ],
   suggest: (context) => ({
-    method: methodSaid(context),
+    method: testMethods[0]!.name,
     tubes: [
       { holds: 'sample', what: mainSubstance(context.plan)?.name ?? 'sample', expect: 'negative' },
       { holds: 'control', what: 'something known to answer', expect: 'positive' },

@@ -135,7 +135,7 @@ export const washing: Planner = {
       pressureMmHg(lab),
     )
     return {
-      ...suggestShaking(context),
+      ...suggestShaking(context, typed),
       layerML,
       conversion: rough(100 * expected),
       impurities: crude,
