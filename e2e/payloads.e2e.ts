@@ -142,7 +142,7 @@ test('a person of two courses looks at either', async ({ page }) => {
   await page.getByLabel('Course').selectOption({ label: 'Organic laboratory II' })
   await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible()
   await page.getByRole('link', { name: 'Desk', exact: true }).click()
-  await expect(page.getByRole('link', { name: 'Secret of the second course' })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Secret of the second course', exact: true })).toBeVisible()
   await expect(page.getByRole('link', { name: 'New preparation' })).toBeVisible()
   const elsewhere = await page.request.post('/api/course', { data: { course: '01KE6JQ300WMZ78F1JA0FW3PCA' }, headers })
   expect(elsewhere.status()).toBe(403)

@@ -329,7 +329,7 @@ test('the plan file goes out and comes in as it was; a broken one is told where'
     page.getByLabel('Plan file').setInputFiles({ name: 'plan.json', mimeType: 'application/json', buffer: Buffer.from(buffer) })
   await take('{"format": "mozle-plan",')
   await expect(page.locator('.problem[role=alert]')).toContainText('This is not JSON')
-  await take(text.replace('"version": 2', '"version": 9'))
+  await take(text.replace('"version": 3', '"version": 9'))
   await expect(page.locator('.problem[role=alert]')).toContainText('version 9')
   await take(text.replace('C5H12O', 'C5Hx12O'))
   await expect(page.locator('.problem[role=alert]')).toContainText('/substances/0/formula')

@@ -1,4 +1,5 @@
 import type { Sequelize } from 'sequelize'
+import { takeAsOwn } from '@/core/operation/planners/readFromWords'
 import { acetanilide } from '@/test-support/plans'
 import { TestLog } from '@/test-support/entries'
 import { emptyDatabase } from '@/test-support/database'
@@ -341,10 +342,12 @@ describe('sequences', () => {
 
 test('a revision that was written in version 1 of the file is brought forward when it is read', async () => {
   const { id } = await startPreparation(made.course.id, { ...acetanilide, title: 'Old' }, owner!.id, now)
-  await Draft.update({ plan: writePlanFile(acetanilide).replace('"version": 2', '"version": 1') }, { where: { preparation: id } })
+  await Draft.update({ plan: writePlanFile(acetanilide).replace('"version": 3', '"version": 1') }, { where: { preparation: id } })
   const { revision } = await openPreparation(id, ownerHere)
-  expect(revision.plan).toEqual(acetanilide)
-  expect((await planToWrite(revision.id, ownerHere)).plan).toEqual(acetanilide)
+  // What stands in fields already is read from the words once more, and said to be.
+  expect(takeAsOwn(revision.plan)).toEqual(acetanilide)
+  expect(revision.plan.steps.some(({ read }) => read)).toBe(true)
+  expect(takeAsOwn((await planToWrite(revision.id, ownerHere)).plan)).toEqual(acetanilide)
   await archivePreparation(id, true, now)
 })
 

@@ -6,6 +6,7 @@ import { Button, Modal } from 'react-bootstrap'
 import type { Lab } from '@/core/lab/lab'
 import { addLine } from '@/core/plan/editPlan'
 import { roles, type Plan, type Role, type Substance } from '@/core/plan/plan'
+import { readFromWords, takeAsOwn } from '@/core/operation/planners/readFromWords'
 import { queriesOf } from '@/core/query/queries'
 import { editCoefficient, editLine, type Column } from '@/core/reaction/editLine'
 import { reactionTable } from '@/core/reaction/reactionTable'
@@ -21,6 +22,7 @@ import { OwnSubstance } from './OwnSubstance'
 import { PlanWords } from './PlanWords'
 import { ProcedureStrip } from './ProcedureStrip'
 import { QueryNote } from './QueryNote'
+import { ReadNote } from './ReadNote'
 import type { CellActions, CellPlace } from './QuantityCell'
 import { columns, ReactionTableView } from './ReactionTableView'
 import { KeepOrCopy } from './KeepOrCopy'
@@ -218,6 +220,24 @@ export function Desk(props: DeskProps) {
         ),
       })
     }
+    const unread = readOnly || base.state !== 'draft' ? [] : plan.steps.filter(({ read }) => read)
+    for (const step of unread)
+      notes.push({
+        key: `read-${step.id}`,
+        about: step.id,
+        node: (
+          <ReadNote
+            phrases={readFromWords(step)}
+            more={unread.length - 1}
+            onOwn={(all) =>
+              change(
+                takeAsOwn(plan, all ? undefined : step.id),
+                all ? 'what was read taken over' : `what was read of “${step.title}” taken over`,
+              )
+            }
+          />
+        ),
+      })
     const cautioned = new Set<string>()
     for (const line of plan.lines) {
       const substance = plan.substances.find(({ id }) => id === line.substance)
@@ -250,7 +270,7 @@ export function Desk(props: DeskProps) {
       })
     }
     return notes
-  }, [plan, queries, note, focus, readOnly, change])
+  }, [plan, queries, note, focus, readOnly, base.state, change])
 
   return (
     <div className="with-margin">

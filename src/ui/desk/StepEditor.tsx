@@ -3,9 +3,12 @@
 import { useState } from 'react'
 import { fillRule, vesselSizes } from '@/core/operation/vessel'
 import { changeStep, moveStep, removeStep } from '@/core/plan/editPlan'
+import { operationOf } from '@/core/plan/operations'
 import { isCharged, substanceOf, type Plan, type Step, type Vessel } from '@/core/plan/plan'
+import { factsAskedIn, stepFacts, type StepFact } from '@/core/plan/stepFacts'
 import { devices } from '@/core/quantity/device'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
+import { wasteStreams } from '@/core/substance/record'
 import { NumberField } from './fields'
 import { StepFacts } from './StepFacts'
 
@@ -137,6 +140,27 @@ export function StepEditor({ plan, table, step, onChange }: Props) {
       )}
       {minutes('handsOnMin', 'hands on, min', step.handsOnMin)}
       {minutes('waitMin', 'waiting, min', step.waitMin)}
+      <Facts
+        legend="so it is"
+        facts={(operationOf(step) ? factsAskedIn[operationOf(step)!] : undefined) ?? []}
+        step={step}
+        onSays={(says, fact) => change({ says }, fact)}
+      />
+      {operationOf(step) === 'dispose' && (
+        <fieldset className="wide ticks">
+          <legend>something goes into</legend>
+          {wasteStreams.map((stream) => (
+            <label className="check" key={stream}>
+              <input
+                type="checkbox"
+                checked={step.waste?.includes(stream) ?? false}
+                onChange={(event) => change({ waste: toggled(step.waste, stream, event.currentTarget.checked) }, stream)}
+              />
+              {stream}
+            </label>
+          ))}
+        </fieldset>
+      )}
       <Text label="caution" value={step.caution ?? ''} onText={(caution) => change({ caution }, 'caution')} />
       <label className="check">
         <input
@@ -167,6 +191,40 @@ export function StepEditor({ plan, table, step, onChange }: Props) {
         </button>
       </span>
     </div>
+  )
+}
+
+const toggled = <T,>(list: readonly T[] | undefined, item: T, on: boolean): T[] => [
+  ...(list ?? []).filter((each) => each !== item),
+  ...(on ? [item] : []),
+]
+
+/** Facts that the rules ask of a step, ticked where they hold; those of its operation, and gas, which may come off anywhere. */
+function Facts({
+  legend,
+  facts,
+  step,
+  onSays,
+}: {
+  legend: string
+  facts: readonly StepFact[]
+  step: Step
+  onSays: (says: StepFact[], fact: string) => void
+}) {
+  return (
+    <fieldset className="wide ticks">
+      <legend>{legend}</legend>
+      {[...facts, 'gas-comes' as const].map((fact) => (
+        <label className="check" key={fact}>
+          <input
+            type="checkbox"
+            checked={step.says?.includes(fact) ?? false}
+            onChange={(event) => onSays(toggled(step.says, fact, event.currentTarget.checked), stepFacts[fact])}
+          />
+          {stepFacts[fact]}
+        </label>
+      ))}
+    </fieldset>
   )
 }
 

@@ -54,8 +54,7 @@ export function SubstanceFields({ plan, substance, onChange }: Props) {
             value={hazards?.signal ?? ''}
             disabled={!hazards || signalOf(codesOf(hazards.statements)) !== 'asked'}
             onChange={(event) =>
-              hazards &&
-              change({ hazards: { ...hazards, signal: event.currentTarget.value as SignalWord } }, 'signal word')
+              hazards && change({ hazards: { ...hazards, signal: event.currentTarget.value as SignalWord } }, 'signal word')
             }
           >
             {!hazards && <option value="">statements first</option>}

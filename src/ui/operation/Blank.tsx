@@ -17,6 +17,8 @@ interface Props {
   offers?: Offers | undefined
   /** True for what was typed, false for what the plan suggests. */
   typed: boolean
+  /** True for what was read from the words of an older version of the plan, which nobody has looked at yet. */
+  read?: boolean
   /** Absent where it is only read. */
   onValue?: ((value: WorkValue | undefined) => void) | undefined
 }
@@ -32,11 +34,11 @@ const shown = (value: string | number | undefined) =>
 const backToPlan = '\u0000'
 
 /** One blank of a sentence: what was typed stands in ink, what the plan suggests in pencil. Emptied, it goes back to the plan's. */
-export function Blank({ field, value, suggested, offers, typed, onValue }: Props) {
+export function Blank({ field, value, suggested, offers, typed, read = false, onValue }: Props) {
   const id = useId()
   const [text, setText] = useState<string>()
   const [problem, setProblem] = useState<string>()
-  const label = `${field.label}${field.kind === 'number' && field.unit ? `, ${field.unit}` : ''}${typed ? '' : ', from the plan'}`
+  const label = `${field.label}${field.kind === 'number' && field.unit ? `, ${field.unit}` : ''}${typed ? '' : read ? ', read from the words' : ', from the plan'}`
   const style = `blank ${typed ? 'typed' : 'derived'}`
   const none = standIn(field, value, typed)
   const written = none === undefined ? shown(value) : ''
@@ -57,7 +59,7 @@ export function Blank({ field, value, suggested, offers, typed, onValue }: Props
         value={shown(value)}
         onChange={(event) => onValue(event.currentTarget.value === backToPlan ? undefined : event.currentTarget.value)}
       >
-        {typed && suggested !== undefined && (
+        {(typed || read) && suggested !== undefined && (
           <option value={backToPlan}>
             as the plan has it: {field.ways.find((way) => way.value === suggested)?.words ?? shown(suggested)}
           </option>

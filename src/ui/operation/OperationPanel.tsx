@@ -60,7 +60,8 @@ export function OperationPanel({ plan, table, step, lab, measured, solvents, onW
         value={value as string | number}
         suggested={suggested[key] as string | number}
         offers={offers}
-        typed={key in typed}
+        typed={key in typed && !step.read?.includes(key)}
+        read={step.read?.includes(key) ?? false}
         onValue={onValue}
       />
     )

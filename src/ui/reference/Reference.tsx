@@ -162,9 +162,7 @@ function CardSheet({ card: { record, molarMass, drawing, hazards, precautions } 
       </table>
       {record.hazards ? (
         <section aria-label="Hazards">
-          <h3 className="section-title">
-            Hazards {record.hazards.signal !== 'none' && <small>{record.hazards.signal}</small>}
-          </h3>
+          <h3 className="section-title">Hazards {record.hazards.signal !== 'none' && <small>{record.hazards.signal}</small>}</h3>
           <p className="pictograms">
             {record.hazards.pictograms.map((code) => (
               <Pictogram key={code} code={code} />
