@@ -14,10 +14,13 @@ test.each([
   ['fractionation', 'Fractionating cyclohexane and toluene'],
   ['methylhexanol', '2-Methylhexan-2-ol'],
   ['isopentylAcetate', 'Isopentyl acetate'],
-])('%s comes forward to what the demo holds now', (name, title) => {
+])('%s comes forward to what the demo holds now, but for the waste, which its author ticked', (name, title) => {
   const plan = readPlanFile(file(name))
-  const unread = { ...plan, steps: plan.steps.map(({ read: _read, ...rest }) => rest as Step) }
-  expect(unread).toEqual(plans.find((each) => each.title === title))
+  const bare = (of: Plan) => ({
+    ...of,
+    steps: of.steps.filter(({ id }) => id !== 'dispose').map(({ read: _read, ...rest }) => rest as Step),
+  })
+  expect(bare(plan)).toEqual(bare(plans.find((each) => each.title === title)!))
 })
 
 test('which fields were read from the words is said, and what was typed stays and is not among them', () => {
@@ -130,6 +133,7 @@ test('waste is taken from the words, but for what kills in the wrong bottle; a v
     'heavy metal',
   ])
   expect(one({ verb: 'Put away', text: 'Quenched azide, cyanide' }).waste).toEqual(['oxidiser'])
+  expect(one({ verb: 'Put away', text: 'to non-halogenated organic waste' }).waste).toBeUndefined()
   expect(one({ verb: 'Add', text: 'zinc' }).waste).toBeUndefined()
   expect((one({ verb: 'Admire', text: '' }) as { operation?: string }).operation).toBeUndefined()
   expect((one({ verb: 'Pour', text: '' }) as { operation?: string }).operation).toBe('pour')

@@ -222,7 +222,7 @@ function factsSaid(step: Step, operation: OperationKey | undefined): StepFact[] 
 
 /** Waste that has a container of its own, and the words by which a step of version 2 named it. Cyanide and what must be quenched first are never taken from words. */
 const wasteWords: readonly [WasteStream, RegExp][] = [
-  ['halogenated organic', /halogen/i],
+  ['halogenated organic', /(?<!non-)halogen/i],
   ['heavy metal', /metal|zinc|copper|chromium|silver|solid waste/i],
   ['oxidiser', /oxidis|nitric|acid (filtrate|waste)|quench|thiosulfate|bisulfite/i],
 ]
