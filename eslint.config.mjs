@@ -1,6 +1,15 @@
 import hooks from 'eslint-plugin-react-hooks'
 import ts from 'typescript-eslint'
 
+const wordy = '[property.name=/^(text|until|caution|title|meanwhile|aim|ownWords)$/]'
+/** A pattern tried on words, words that are searched or cut, words that are compared with a literal. */
+const words = [
+  `CallExpression[callee.property.name=/^(test|exec)$/] > MemberExpression.arguments${wordy}`,
+  `CallExpression[callee.property.name=/^(test|exec)$/] > TemplateLiteral.arguments MemberExpression${wordy}`,
+  `CallExpression[callee.property.name=/^(match|matchAll|includes|startsWith|endsWith|search|indexOf|split)$/] > MemberExpression.callee > MemberExpression${wordy}`,
+  `BinaryExpression[operator=/^[!=]==$/] > MemberExpression${wordy} ~ Literal[value=/./]`,
+]
+
 export default ts.config(
   { ignores: ['node_modules', '.mozle', 'next-env.d.ts'] },
   ...ts.configs.recommended,
@@ -15,6 +24,18 @@ export default ts.config(
       'no-restricted-syntax': [
         'error',
         { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'Time is an argument in core.' },
+      ],
+    },
+  },
+  {
+    // What a step means stands in its fields: only the readers of old files, and what prints, look at words.
+    files: ['src/core/**'],
+    ignores: ['**/*.test.ts', 'src/core/reading/**', 'src/core/format/**', 'src/core/plan/stepText.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'Time is an argument in core.' },
+        ...words.map((selector) => ({ selector, message: 'Words never decide: ask a field of the step.' })),
       ],
     },
   },

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { deviceOf, devices, uncertaintyOf } from './device'
 import { constant, decimalsJustified, exact, minus, over, times, written } from './figure'
-import { readNumber, readQuantity } from './readQuantity'
+import { readInUnit, readNumber, readQuantity } from './readQuantity'
 import { inBaseUnit, unitWritten, units, type Unit } from './unit'
 import { writeFigureText, writeFull, writeNumber, writeQuantity, writeRatio } from './write'
 
@@ -132,6 +132,29 @@ describe('reading quantities', () => {
     ])
       expect(problem(`4 ${symbol}`, 'mass')).toContain(`write ${right}.`)
   })
+
+  test.each([
+    ['112 °C', '°C', 112],
+    ['112', '°C', 112],
+    ['−6 C', '°C', -6],
+    ['1.5 h', 'min', 90],
+    ['90 s', 'min', 1.5],
+    ['250 mg', 'g', 0.25],
+    ['2,5', 'mL', 2.5],
+    ['0.25 L', 'mL', 250],
+    ['760 mmHg', 'mmHg', 760],
+    ['3', '', 3],
+    ['1/2 g', 'g', 0.5],
+  ])('%s in a place for %s is %d', (text, unit, value) => expect(readInUnit(text, unit)).toEqual({ ok: true, value }))
+
+  test.each([
+    ['5 g', 'mL', 'This place holds mL: write 5 mL, or the number alone.'],
+    ['5 stone', 'g', 'This place holds g: write 5 g, or the number alone.'],
+    ['3 g', '', 'This is a number without a unit: write 3.'],
+    ['100 kPa', 'mmHg', 'This place holds mmHg: write 100 mmHg, or the number alone.'],
+    ['warm', '°C', '“warm” is not a number.'],
+    ['', 'g', 'Nothing is written here.'],
+  ])('%s in a place for %s is refused', (text, unit, problem) => expect(readInUnit(text, unit)).toEqual({ ok: false, problem }))
 
   test('base units', () => {
     expect(inBaseUnit({ value: 250, unit: 'mg' })).toBeCloseTo(0.25, 12)

@@ -100,6 +100,29 @@ export function readQuantity(text: string, dimension: Exclude<Dimension, 'number
   return { ok: true, value: { ...number.value, unit } }
 }
 
+/**
+ * Reads a number where only one unit is meant: a bare number is in that unit, the unit may stand behind it in any of its spellings, and another unit of the same dimension is converted
+ * (`112 °C` in a place for °C, `1.5 h` in a place for min). @returns the number in the unit of the place
+ */
+export function readInUnit(text: string, unit: string): Reading<number> {
+  const plain = text.trim().replace(/^−/, '-')
+  const [, digits = plain, symbol = ''] = /^([+-]?[\d.,]+(?:[eE][+-]?\d{1,2})?(?:\s*\/\s*\d+)?)\s*(\S.*)?$/.exec(plain) ?? []
+  const read = readNumber(digits)
+  if (!read.ok) return read
+  const { value } = read.value
+  if (symbol === '' || symbol === unit) return { ok: true, value }
+  const [here, there] = [unitWritten(unit), unitWritten(symbol)]
+  if (here && there && units[here].dimension === units[there].dimension)
+    return { ok: true, value: Number(((value * units[there].factor) / units[here].factor).toPrecision(12)) }
+  return {
+    ok: false,
+    problem:
+      unit === ''
+        ? `This is a number without a unit: write ${digits}.`
+        : `This place holds ${unit}: write ${digits} ${unit}, or the number alone.`,
+  }
+}
+
 function article(dimension: Dimension, capital = false): string {
   const words = dimension === 'amount' ? 'an amount of substance' : `a ${dimension}`
   return capital ? words[0]!.toUpperCase() + words.slice(1) : words

@@ -4,7 +4,7 @@ import { useId, useState } from 'react'
 import { problemIn } from '@/core/operation/planners/planners'
 import type { Field } from '@/core/operation/planners/planner'
 import type { WorkValue } from '@/core/plan/plan'
-import { readNumber } from '@/core/quantity/readQuantity'
+import { readInUnit } from '@/core/quantity/readQuantity'
 
 export type Offers = Readonly<Record<'substances' | 'solvents', readonly string[]>>
 
@@ -89,12 +89,12 @@ export function Blank({ field, value, suggested, offers, typed, read = false, on
       onValue(text.trim())
       return
     }
-    const read = readNumber(text.replace(/^−/, '-'))
-    const wrong = read.ok ? problemIn(field, read.value.value) : read.problem
+    const read = readInUnit(text, field.kind === 'number' ? field.unit : '')
+    const wrong = read.ok ? problemIn(field, read.value) : read.problem
     setProblem(wrong)
     if (wrong || !read.ok) return
     setText(undefined)
-    onValue(read.value.value)
+    onValue(read.value)
   }
   return (
     <span className="blank-with-unit">
