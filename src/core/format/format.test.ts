@@ -66,7 +66,7 @@ describe('plan file', () => {
     ['a missing field', broken((plan) => delete (plan as Partial<typeof plan>).lines), /lines/],
     ['a coefficient of zero', broken((plan) => (plan.lines[0]!.coefficient = 0)), /\/lines\/0\/coefficient/],
     ['an unknown field', broken((plan) => Object.assign(plan.lines[1]!, { colour: 'red' })), /\/lines\/1/],
-    ['a product without an expected yield', broken((plan) => delete plan.expectedYield), /\/expectedYield.*come together/],
+    ['an expected yield of nothing', broken((plan) => delete plan.mainProduct), /\/expectedYield.*names none/],
     [
       'a plan that makes nothing and gets nothing back',
       broken((plan) => {

@@ -81,8 +81,8 @@ export function checkPlan(document: unknown): Plan {
   plan.lines.forEach((line, index) => known(substances, line.substance, `/lines/${index}/substance`, 'substance'))
   known(lines, plan.reference, '/reference', 'line')
   if (plan.mainProduct !== undefined) known(lines, plan.mainProduct, '/mainProduct', 'line')
-  if ((plan.mainProduct === undefined) !== (plan.expectedYield === undefined))
-    throw new PlanFileError('a main product and its expected yield come together', '/expectedYield')
+  if (plan.mainProduct === undefined && plan.expectedYield !== undefined)
+    throw new PlanFileError('a yield is expected of a main product, and the plan names none', '/expectedYield')
   if (plan.mainProduct === undefined && !plan.recoveries)
     throw new PlanFileError('a plan makes something (mainProduct) or gets something back (recoveries)', '/mainProduct')
   plan.recoveries?.forEach((recovery, index) => {

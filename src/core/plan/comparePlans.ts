@@ -22,9 +22,11 @@ function changed(part: Difference['part'], what: string, before: string, after: 
 }
 
 function words(before: Plan, after: Plan): Difference[] {
-  const percent = ({ expectedYield }: Plan) => (expectedYield ? spanText(expectedYield) : 'nothing is made')
+  const percent = ({ expectedYield }: Plan) => (expectedYield ? spanText(expectedYield) : 'not said')
   const recovered = ({ recoveries }: Plan) =>
-    (recoveries ?? []).map(({ sample, of, expected }) => `${sample} from ${of}, ${spanText(expected)}`).join('; ')
+    (recoveries ?? [])
+      .map(({ sample, of, expected }) => `${sample} from ${of}, ${expected ? spanText(expected) : 'not said'}`)
+      .join('; ')
   return [
     ...changed('words', 'title', before.title, after.title),
     ...changed('words', 'aim', before.aim, after.aim),

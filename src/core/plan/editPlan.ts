@@ -25,7 +25,6 @@ export function newPlan(title: string, start: Substance, product: Substance): Pl
     lines: [],
     reference: '',
     mainProduct: '',
-    expectedYield: { low: 0.6, high: 0.85 },
     conditions: { above: '', below: '' },
     safety: {
       wear: ['Goggles, all the time', 'Lab coat, closed', 'Gloves that stand up to what is handled'],
@@ -42,20 +41,14 @@ export function newPlan(title: string, start: Substance, product: Substance): Pl
 
 /** A new isolation or separation: one material that is put in, one substance that is sought in it, and nothing else yet. */
 export function newIsolation(title: string, material: Substance, sought: Substance): Plan {
-  const {
-    expectedYield: _yield,
-    mainProduct: _product,
-    lines: _lines,
-    substances: _substances,
-    ...empty
-  } = newPlan(title, material, sought)
+  const { mainProduct: _product, lines: _lines, substances: _substances, ...empty } = newPlan(title, material, sought)
   const withMaterial = addLine({ ...empty, lines: [], substances: [] }, material, 'material')
   const plan = addLine(withMaterial, sought, 'component')
   const [put, got] = plan.lines.map(({ id }) => id) as [string, string]
   return {
     ...plan,
     reference: put,
-    recoveries: [{ sample: 'purified', product: got, of: put, expected: { low: 0.6, high: 0.85 } }],
+    recoveries: [{ sample: 'purified', product: got, of: put }],
   }
 }
 
@@ -70,7 +63,7 @@ const inEquation = (role: Role) => role === 'reactant' || role === 'product' || 
 
 /**
  * The plan with a line for the substance. Lines stand in the order of the work: what goes in, then what comes out.
- * A further reactant begins at 1.00 to the reference.
+ * None has an amount or a ratio until somebody gives it one.
  */
 export function addLine(plan: Plan, substance: Substance, role: Role): Plan {
   const known = plan.substances.find(
@@ -92,7 +85,7 @@ export function addLine(plan: Plan, substance: Substance, role: Role): Plan {
     role,
     coefficient: inEquation(role) ? 1 : null,
     form: usualForm(own),
-    anchor: role === 'reactant' && plan.lines.length > 0 ? { of: 'ratio', ratio: 1, decimals: 2 } : null,
+    anchor: null,
   }
   const at = isProduct(line) ? plan.lines.length : plan.lines.findLastIndex((other) => !isProduct(other)) + 1
   return {
@@ -195,7 +188,7 @@ export function changeLine(plan: Plan, id: string, part: LinePart): Reading<Plan
  * It counts from the line itself where its amount is known, else from the material that the plan starts from.
  * Refused where the name is no name of a sample, or where nothing would be left to judge the preparation by.
  */
-export function changeRecovery(plan: Plan, line: Line, sample: string, expected: Span = { low: 0.6, high: 0.85 }): Reading<Plan> {
+export function changeRecovery(plan: Plan, line: Line, sample: string, expected?: Span): Reading<Plan> {
   const others = (plan.recoveries ?? []).filter(({ product }) => product !== line.id)
   if (sample === '') {
     if (others.length === 0 && plan.mainProduct === undefined)
@@ -207,7 +200,7 @@ export function changeRecovery(plan: Plan, line: Line, sample: string, expected:
     return { ok: false, problem: 'A sample is named in small letters, such as purified or light-fraction.' }
   if (others.some((other) => other.sample === sample))
     return { ok: false, problem: `The sample ${sample} is counted for another substance already.` }
-  const recovery = { sample, product: line.id, of: line.anchor ? line.id : plan.reference, expected }
+  const recovery = { sample, product: line.id, of: line.anchor ? line.id : plan.reference, ...(expected ? { expected } : {}) }
   const at = (plan.recoveries ?? []).findIndex(({ product }) => product === line.id)
   const recoveries = at < 0 ? [...others, recovery] : plan.recoveries!.map((old, index) => (index === at ? recovery : old))
   return { ok: true, value: { ...plan, recoveries } }

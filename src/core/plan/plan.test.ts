@@ -12,6 +12,7 @@ import {
   freeId,
   moveLine,
   moveStep,
+  newIsolation,
   newPlan,
   removeLine,
   removeStep,
@@ -19,7 +20,7 @@ import {
   usualForm,
 } from './editPlan'
 import { operationOf, operations, operationsLike, type OperationKey } from './operations'
-import type { Plan, Step, Substance } from './plan'
+import { mainResult, type Plan, type Step, type Substance } from './plan'
 import { comparePlans } from './comparePlans'
 import { safetySheet, statementWords } from './safetySheet'
 
@@ -61,6 +62,14 @@ describe('a new preparation', () => {
     expect(fresh.steps.map(({ kind }) => kind)).toEqual(['safety'])
   })
 
+  test('nothing is expected of it until somebody says so, and all that theory allows is counted with', () => {
+    const plan = newPlan('x', toluene, bromobutane)
+    expect([plan.expectedYield, mainResult(plan)!.expected]).toEqual([undefined, undefined])
+    const isolated = newIsolation('x', toluene, bromobutane)
+    expect(isolated.recoveries).toEqual([{ sample: 'purified', product: expect.any(String) as string, of: isolated.reference }])
+    checkPlan(isolated)
+  })
+
   test('has no yield until an amount is typed', () => {
     expect(theoreticalYield(fresh, reactionTable(fresh))).toBeNull()
   })
@@ -73,11 +82,11 @@ describe('a new preparation', () => {
 })
 
 describe('lines', () => {
-  test('a further reactant stands before the products at 1.00, a solvent outside the equation, a product last', () => {
+  test('a further reactant stands before the products without an amount or a ratio, a solvent outside the equation, a product last', () => {
     const more = addLine(addLine(acetanilide, toluene, 'reactant'), bromobutane, 'by-product')
     expect(ids(more.lines).slice(-4)).toEqual(['toluene', 'acetanilide', 'by-acid', 'n-1-bromobutane'])
-    expect(more.lines.find(({ id }) => id === 'toluene')).toMatchObject({ coefficient: 1, anchor: { of: 'ratio', ratio: 1 } })
-    expect(computedLine(reactionTable(more), 'toluene').ratio!.value).toBe(1)
+    expect(more.lines.find(({ id }) => id === 'toluene')).toMatchObject({ coefficient: 1, anchor: null })
+    expect(computedLine(reactionTable(more), 'toluene')).toMatchObject({ ratio: null, excess: null })
     expect(addLine(acetanilide, toluene, 'solvent').lines.find(({ id }) => id === 'toluene')).toMatchObject({
       coefficient: null,
       anchor: null,

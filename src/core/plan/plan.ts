@@ -17,7 +17,7 @@ export interface Plan {
   lines: Line[]
   /** The line that ratios count from. */
   reference: string
-  /** The product line whose yield is reported, and what a careful group gets of it as fractions of the theoretical yield; absent where nothing is made. */
+  /** The product line whose yield is reported, and what a careful group gets of it as fractions of the theoretical yield; absent where nothing is made, and while nobody has said it. */
   mainProduct?: string
   expectedYield?: Span
   /** What is got back of what was put in, where a preparation isolates or separates; the first stands at the head of a result. */
@@ -48,7 +48,8 @@ export interface Recovery {
   /** The line whose substance the sample is. */
   product: string
   of: string
-  expected: Span
+  /** Absent while nobody has said it. */
+  expected?: Span
 }
 
 /** What a label says before its statements; some statements stand without one (CLP, annex I). */
@@ -238,9 +239,12 @@ export function isCharged(line: Line): boolean {
   return !isProduct(line) && line.role !== 'component'
 }
 
+/** What is counted with where nobody has said what to expect: as much as theory allows. */
+export const allThereIs: Span = { low: 1, high: 1 }
+
 /** What the result of a plan is: the line of its product, and whether it is a yield or a recovery. */
-export function mainResult(plan: Plan): { product: string; expected: Span; recovery?: Recovery } | undefined {
-  if (plan.mainProduct !== undefined && plan.expectedYield) return { product: plan.mainProduct, expected: plan.expectedYield }
+export function mainResult(plan: Plan): { product: string; expected?: Span | undefined; recovery?: Recovery } | undefined {
+  if (plan.mainProduct !== undefined) return { product: plan.mainProduct, expected: plan.expectedYield }
   const first = plan.recoveries?.[0]
   return first && { product: first.product, expected: first.expected, recovery: first }
 }

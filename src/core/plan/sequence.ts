@@ -1,6 +1,6 @@
 import { computedLine, reactionTable, wholeOf } from '../reaction/reactionTable'
 import { scalePlan } from '../reaction/scalePlan'
-import { mainResult, mainSubstance, type Line, type Plan, type Span } from './plan'
+import { allThereIs, mainResult, mainSubstance, type Line, type Plan, type Span } from './plan'
 
 /** One preparation of a sequence, as planned. */
 export interface SequenceLink {
@@ -41,7 +41,7 @@ export function sequenceOf(plan: Plan, others: readonly Plan[]): Sequence | null
   if (chain.length < 2) return null
   const links = chain.map((each, index): SequenceLink => {
     const [whole, result, next] = [wholeOf(each, reactionTable(each)), mainResult(each), chain[index + 1]]
-    const expected = result?.expected ?? { low: 1, high: 1 }
+    const expected = result?.expected ?? allThereIs
     const line = next && madeLine(next)
     return {
       title: each.title,

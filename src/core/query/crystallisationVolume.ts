@@ -1,7 +1,7 @@
 import { dispensed, computedLine, wholeOf } from '../reaction/reactionTable'
 import { solubilityAt } from '../operation/crystallisation/solubility'
 import { writeNumber } from '../quantity/write'
-import { mainResult, mainSubstance } from '../plan/plan'
+import { allThereIs, mainResult, mainSubstance } from '../plan/plan'
 import type { QueryRule } from './query'
 
 /**
@@ -20,7 +20,7 @@ export const crystallisationVolume: QueryRule = (plan, table) => {
     if (!curve || !volume) return []
     const temperatures = curve.points.map((point) => point.atC)
     const [cold, hot] = [Math.min(...temperatures), Math.max(...temperatures)]
-    const expected = whole.value * result.expected.high
+    const expected = whole.value * (result.expected ?? allThereIs).high
     const hotHolds = (volume * solubilityAt(curve.points, hot)) / 100
     const lost = (volume * solubilityAt(curve.points, cold)) / 100
     const numbers = `${writeNumber(volume, 0)} mL hold ${writeNumber(hotHolds, 1)} g at ${hot} °C and ${writeNumber(lost, 2)} g at ${cold} °C; about ${writeNumber(expected, 1)} g is expected.`

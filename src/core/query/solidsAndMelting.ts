@@ -2,7 +2,7 @@ import { addStep, changeStep } from '../plan/editPlan'
 import { mainSubstance, substanceOfSample } from '../plan/plan'
 import { writeNumber } from '../quantity/write'
 import { computedLine, dispensed, wholeOf } from '../reaction/reactionTable'
-import { mainResult } from '../plan/plan'
+import { allThereIs, mainResult } from '../plan/plan'
 import type { Query, QueryRule } from './query'
 
 /** Millilitres of hot solvent per gram of product above which a figure looks ten times too large. */
@@ -35,13 +35,14 @@ export const solidsAndMelting: QueryRule = (plan, table) =>
       const known = mainSubstance(plan)?.solubility?.some(
         ({ solvent }) => solvent === computedLine(table, step.solvent).substance.id,
       )
-      const perG = whole && result && volume ? volume / (whole.value * result.expected.high) : 0
+      const grams = whole && result ? whole.value * (result.expected ?? allThereIs).high : 0
+      const perG = grams > 0 && volume ? volume / grams : 0
       if (!known && perG > muchSolvent)
         found.push({
           id: `much-solvent-${step.id}`,
           about: step.id,
           title: 'Very much solvent',
-          evidence: `${writeNumber(volume!, 0)} mL for about ${writeNumber(whole!.value * result!.expected.high, 1)} g are ${writeNumber(perG, 0)} mL to the gram. Too much solvent is the commonest cause of a poor crop; is the point in the right place?`,
+          evidence: `${writeNumber(volume!, 0)} mL for about ${writeNumber(grams, 1)} g are ${writeNumber(perG, 0)} mL to the gram. Too much solvent is the commonest cause of a poor crop; is the point in the right place?`,
         })
       if (after?.kind === 'melt')
         found.push({

@@ -18,7 +18,8 @@ export interface Judged {
   /** False for a liquid, which is judged without a melting range. */
   melts: boolean
   melting: MeltingReading | null
-  expected: { low: number; high: number }
+  /** Null where the plan does not say: then nothing counts as little. */
+  expected: { low: number; high: number } | null
   /** Grams that the mother liquor is expected to hold. */
   inLiquorG: number | null
   /** Grams that the fraction counts from. */
@@ -39,7 +40,7 @@ export function judge({ fraction, kind, dry, melts, melting, expected, inLiquorG
   const name = kind === 'yield' ? 'Yield' : 'Recovery'
   const evidence = melts
     ? `${name} ${percent}${dry ? '' : ', not dried to constant mass'}; melts ${range}.`
-    : `${name} ${percent}; ${writeNumber(100 * expected.low, 0)}–${writeNumber(100 * expected.high, 0)} % are expected.`
+    : `${name} ${percent}; ${expected ? `${writeNumber(100 * expected.low, 0)}–${writeNumber(100 * expected.high, 0)} % are expected` : 'the plan does not say what to expect'}.`
   if (fraction > 1) {
     return {
       level: 'danger',
@@ -50,7 +51,7 @@ export function judge({ fraction, kind, dry, melts, melting, expected, inLiquorG
       evidence: `${evidence} ${kind === 'yield' ? 'More than theory allows' : 'More than was put in'}: wet, salts, a tare forgotten or the wrong limiting reagent. Dry it further and weigh again.`,
     }
   }
-  const low = fraction < expected.low * 0.85
+  const low = expected !== null && fraction < expected.low * 0.85
   if (!melts) {
     return low
       ? {
@@ -58,7 +59,9 @@ export function judge({ fraction, kind, dry, melts, melting, expected, inLiquorG
           words: 'Little: losses on the way?',
           evidence: `${evidence} Consistent with losses: hold-up of the apparatus, a layer that was not kept, or a window taken too narrow.`,
         }
-      : { level: 'good', words: `${name} as expected`, evidence }
+      : expected
+        ? { level: 'good', words: `${name} as expected`, evidence }
+        : { level: 'open', words: `${name}: nothing to compare with`, evidence }
   }
   if (!dry) return { level: 'doubt', words: 'Not dry: weigh again', evidence: `${evidence} The last two weighings do not agree.` }
   if (!melting) return { level: 'open', words: 'Melting range still to come', evidence }

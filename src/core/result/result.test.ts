@@ -164,6 +164,14 @@ describe('reading the pair', () => {
     expect(of({ fraction: 1.001 }).level).toBe('danger')
   })
 
+  test('where nobody said what to expect, nothing is little and nothing is as expected', () => {
+    expect(of({ expected: null, fraction: 0.05 }).words).toBe('Consistent with pure')
+    const oil = of({ expected: null, fraction: 0.05, melts: false })
+    expect([oil.level, oil.words]).toEqual(['open', 'Yield: nothing to compare with'])
+    expect(oil.evidence).toContain('the plan does not say what to expect')
+    expect(of({ expected: null, fraction: 1.2 }).level).toBe('danger')
+  })
+
   test('every judgement carries its evidence', () =>
     expect(of({}).evidence).toMatch(/Yield 75 %; melts 113.0–114.7 °C against 113–115 °C/))
 })

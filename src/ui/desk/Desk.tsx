@@ -164,8 +164,9 @@ export function Desk(props: DeskProps) {
     if (drawing) setDrawn((all) => ({ ...all, [line.substance]: drawing }))
     draft.change(next, `${substance.name} added`)
     setOwn(undefined)
-    if (role === 'solvent' || role === 'work-up' || line.anchor === null) focusCell(line.id, line.form.kind === 'solid' ? 0 : 1)
-    else focusCell(line.id, 3)
+    // A further reactant is most often said by its ratio.
+    if (role === 'reactant') focusCell(line.id, 3)
+    else focusCell(line.id, line.form.kind === 'solid' ? 0 : 1)
   }
 
   const { travel } = draft

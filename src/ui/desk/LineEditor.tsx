@@ -188,12 +188,15 @@ export function LineEditor({ plan, computed, shelf, otherTitles, onChange }: Pro
               <NumberField
                 key={end}
                 label={end === 'low' ? 'expected from, %' : 'to, %'}
-                value={recovery.expected[end] * 100}
-                least={end === 'high' ? recovery.expected.low * 100 - 1e-9 : 0}
-                most={end === 'low' ? recovery.expected.high * 100 : 100}
+                value={(recovery.expected?.[end] ?? 0) * 100}
+                least={end === 'high' && recovery.expected ? recovery.expected.low * 100 - 1e-9 : 0}
+                most={end === 'low' && recovery.expected ? recovery.expected.high * 100 : 100}
                 onNumber={(percent) =>
                   take(
-                    changeRecovery(plan, line, recovery.sample, { ...recovery.expected, [end]: percent / 100 }),
+                    changeRecovery(plan, line, recovery.sample, {
+                      ...(recovery.expected ?? { low: percent / 100, high: percent / 100 }),
+                      [end]: percent / 100,
+                    }),
                     `recovery expected of ${name}`,
                   )
                 }

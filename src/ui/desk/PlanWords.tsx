@@ -27,7 +27,7 @@ export function PlanWords({ plan, onChange }: Props) {
     </label>
   )
   const result = mainResult(plan)
-  const { low, high } = result?.expected ?? { low: 0, high: 1 }
+  const { low, high } = result?.expected ?? { low: 0, high: 0 }
   const what = result?.recovery ? 'expected recovery' : 'expected yield'
   const expect = (expected: Span) =>
     onChange(
@@ -53,15 +53,15 @@ export function PlanWords({ plan, onChange }: Props) {
       <NumberField
         label={`${what} from, %`}
         value={low * 100}
-        most={high * 100}
-        onNumber={(percent) => expect({ low: percent / 100, high })}
+        most={(high || 1) * 100}
+        onNumber={(percent) => expect({ low: percent / 100, high: high || percent / 100 })}
       />
       <NumberField
         label="to, %"
         value={high * 100}
-        least={low * 100 - 1e-9}
+        least={Math.max(0, low * 100 - 1e-9)}
         most={100}
-        onNumber={(percent) => expect({ low, high: percent / 100 })}
+        onNumber={(percent) => expect({ low: low || percent / 100, high: percent / 100 })}
       />
     </div>
   )

@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import { Button, Modal } from 'react-bootstrap'
-import { mainResult, type Plan } from '@/core/plan/plan'
+import { allThereIs, mainResult, type Plan } from '@/core/plan/plan'
 import { readNumber, readQuantity, type Reading } from '@/core/quantity/readQuantity'
 import { holds, type Bottle } from '@/core/stores/bottle'
 import { exact, times } from '@/core/quantity/figure'
@@ -26,7 +26,7 @@ interface Props {
 /** The whole plan at another scale, said in one of four ways, looked at line by line before it is applied. */
 export function ScaleDialog({ plan, table, shelf, onClose, onScale }: Props) {
   const inputs = chargedLines(table).filter((line) => dispensed(line))
-  const expected = mainResult(plan)?.expected ?? { low: 1, high: 1 }
+  const expected = mainResult(plan)?.expected ?? allThereIs
   const [by, setBy] = useState<By>('factor')
   const [text, setText] = useState('2')
   const [percent, setPercent] = useState(writeNumber(50 * (expected.low + expected.high), 0))

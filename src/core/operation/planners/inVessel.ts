@@ -1,4 +1,4 @@
-import { densityOf, mainResult, mainSubstance, type FunctionalGroup, type Substance } from '../../plan/plan'
+import { allThereIs, densityOf, mainResult, mainSubstance, type FunctionalGroup, type Substance } from '../../plan/plan'
 import { wholeOf } from '../../reaction/reactionTable'
 import { specificHeat } from '../addition/adiabaticRise'
 import type { Content, StepContents } from '../contents'
@@ -43,13 +43,14 @@ export function boilingLiquid(context: Context): { liquid: Substance } | { why: 
   return { liquid: substance }
 }
 
-/** Grams of the product that a careful group gets: the middle of what is expected, or what was weighed of the sample. */
+/** Grams of the product that a careful group gets: the middle of what is expected, all that theory allows where nobody has said, or what was weighed of the sample. */
 export function expectedProductG({ plan, table, measured }: Context, sample?: string): number {
   const weighed = sample === undefined ? undefined : measured?.samples[sample]
   if (weighed !== undefined) return weighed
   const result = mainResult(plan)
   const whole = wholeOf(plan, table)
-  return result && whole ? (whole.value * (result.expected.low + result.expected.high)) / 2 : 0
+  const { low, high } = result?.expected ?? allThereIs
+  return result && whole ? (whole.value * (low + high)) / 2 : 0
 }
 
 /** Grams of all that is in the vessel; what has no mass on record counts by its volume. */
