@@ -1,6 +1,7 @@
 import { exact, times } from '../quantity/figure'
-import { writeFigureText, writeNumber } from '../quantity/write'
-import type { Form, Step } from './plan'
+import { writeFigureText } from '../quantity/write'
+import { strengthText } from './lineName'
+import type { Step } from './plan'
 import { dispensed, isTyped, type ReactionTable } from '../reaction/reactionTable'
 
 export type TextPiece =
@@ -21,7 +22,7 @@ export function stepText(text: string, table: ReactionTable): TextPiece[] {
         amount: measured
           ? writeFigureText(percent ? times(measured.figure, exact(Number(percent) / 100)) : measured.figure, measured.dimension)
           : 'no amount of',
-        name: `${strengthOf(line.line.form)}${line.substance.name}`,
+        name: [strengthText(line.line.form), line.substance.name].filter(Boolean).join(' '),
         typed: measured !== null && !percent && isTyped(line.line, measured.dimension),
       },
     ]
@@ -57,13 +58,6 @@ function partsOf(step: Step): PartUsed[] {
         ? [{ line: step.solvent, part: 1 }]
         : []
   return [...own, ...named.filter(({ line }) => !own.some((other) => other.line === line))]
-}
-
-/** The strength of a solution as it stands before its name: two bottles of one acid must not be mistaken. Empty for what is pure. */
-function strengthOf(form: Form): string {
-  if (form.kind === 'solution') return `${form.molPerL} mol/L `
-  if (form.kind === 'mass-volume') return form.gPer100ML === undefined ? '' : `${form.gPer100ML} % `
-  return form.kind === 'mass-fraction' && form.fraction !== undefined ? `${writeNumber(100 * form.fraction, 0)} % ` : ''
 }
 
 /** The same as one plain string. */

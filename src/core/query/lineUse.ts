@@ -1,3 +1,4 @@
+import { lineName } from '../plan/lineName'
 import { partsUsed } from '../plan/stepText'
 import { isCharged } from '../plan/plan'
 import { writeNumber } from '../quantity/write'
@@ -11,14 +12,14 @@ export const lineUse: QueryRule = (plan, table) => {
   const ids = new Set(plan.lines.map(({ id }) => id))
   const lines = table.lines
     .filter(({ line }) => isCharged(line))
-    .flatMap(({ line, substance }): Query[] => {
+    .flatMap(({ line }): Query[] => {
       const charging = plan.steps.filter((step) => step.kind === 'charge' && step.line === line.id)
       if (!used.has(line.id))
         return [
           {
             id: `unused-${line.id}`,
             about: line.id,
-            title: `No step uses ${substance.name}`,
+            title: `No step uses ${lineName(plan, line)}`,
             evidence: `It stands in the table, and nobody is told to add it. Charge it in a step, or write {${line.id}} in a step’s words.`,
           },
         ]
@@ -28,7 +29,7 @@ export const lineUse: QueryRule = (plan, table) => {
             {
               id: `twice-${line.id}`,
               about: charging[1]!.id,
-              title: `${substance.name} is charged twice`,
+              title: `${lineName(plan, line)} is charged twice`,
               evidence: `“${charging[0]!.title}” and “${charging[1]!.title}” together charge ${writeNumber(100 * portions, 0)} % of the line. Give each its part, so that they make 100 %.`,
             },
           ]

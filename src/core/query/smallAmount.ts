@@ -1,3 +1,4 @@
+import { lineName } from '../plan/lineName'
 import { deviceOf, uncertaintyOf } from '../quantity/device'
 import { exact, times, type Figure } from '../quantity/figure'
 import { writeFigureText, writeNumber } from '../quantity/write'
@@ -17,9 +18,9 @@ function stock({ dimension, figure }: { dimension: 'mass' | 'volume'; figure: Fi
 }
 
 /** A reactant too small to measure well with the device named for it. */
-export const smallAmount: QueryRule = (_plan, table) =>
+export const smallAmount: QueryRule = (plan, table) =>
   table.lines.flatMap((computed) => {
-    const { line, substance } = computed
+    const { line } = computed
     const device = deviceOf(line.device)
     const measured = dispensed(computed)
     if (!device || !measured || !isCharged(line) || line.coefficient === null || device.measures !== measured.dimension) return []
@@ -30,7 +31,7 @@ export const smallAmount: QueryRule = (_plan, table) =>
       {
         id: `small-amount-${line.id}`,
         about: line.id,
-        title: `Too little ${substance.name} to measure well`,
+        title: `Too little ${lineName(plan, line)} to measure well`,
         evidence: `The ${device.name} gives it to ± ${writeNumber(100 * u, 0)} %; more than 2 % shows in the yield. ${stock(measured)} Or take a finer device.`,
         remedy: {
           // Two figures, rounded up, so that the larger amount is inside the limit.

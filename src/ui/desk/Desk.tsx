@@ -5,6 +5,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { Button, Modal } from 'react-bootstrap'
 import type { Lab } from '@/core/lab/lab'
 import { addLine } from '@/core/plan/editPlan'
+import { lineName } from '@/core/plan/lineName'
 import { roles, type Plan, type Role, type Substance } from '@/core/plan/plan'
 import { readFromWords, takeAsOwn } from '@/core/operation/planners/readFromWords'
 import { queriesOf } from '@/core/query/queries'
@@ -122,8 +123,10 @@ export function Desk(props: DeskProps) {
     )
     return left.length === entries.length ? texts : Object.fromEntries(left)
   }, [texts, plan])
-  const nameOf = (id: string) =>
-    plan.substances.find((substance) => substance.id === plan.lines.find((line) => line.id === id)?.substance)?.name ?? id
+  const nameOf = (id: string) => {
+    const line = plan.lines.find((each) => each.id === id)
+    return line ? lineName(plan, line) : id
+  }
   const without = (place: CellPlace) =>
     setTexts((all) => Object.fromEntries(Object.entries(all).filter(([key]) => key !== keyOf(place))))
 

@@ -1,6 +1,7 @@
 'use client'
 
 import { Fragment, type ReactNode } from 'react'
+import { lineName } from '@/core/plan/lineName'
 import { isProduct, isReactant, mainResult, type Plan } from '@/core/plan/plan'
 import { writeFigure, writeNumber, writeRatio } from '@/core/quantity/write'
 import type { Column } from '@/core/reaction/editLine'
@@ -213,12 +214,12 @@ function BarCell({
         className="bar-button"
         onFocus={onFocus}
         onClick={onFocus}
-        aria-label={`${line.substance.name} ${said}. Show the working.`}
+        aria-label={`${lineName(plan, line.line)} ${said}. Show the working.`}
       >
         <MoleBar
           share={Math.min(line.perCoefficient.value * scale, 1)}
           limit={table.extent.value * scale}
-          label={`n/ν of ${line.substance.name}`}
+          label={`n/ν of ${lineName(plan, line.line)}`}
         />
         <span className={line.limiting ? 'limit' : 'excess fig'}>{words}</span>
       </button>

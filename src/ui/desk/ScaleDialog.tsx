@@ -2,6 +2,7 @@
 
 import { useState } from 'react'
 import { Button, Modal } from 'react-bootstrap'
+import { lineName } from '@/core/plan/lineName'
 import { allThereIs, mainResult, type Plan } from '@/core/plan/plan'
 import { readNumber, readQuantity, type Reading } from '@/core/quantity/readQuantity'
 import { holds, type Bottle } from '@/core/stores/bottle'
@@ -188,7 +189,7 @@ export function ScaleDialog({ plan, table, shelf, onClose, onScale }: Props) {
                 {table.lines.map((computed, index) => (
                   <tr key={computed.line.id}>
                     <td>
-                      {computed.substance.name}
+                      {lineName(plan, computed.line)}
                       {computed.line.fixed && <small className="quiet"> does not scale</small>}
                     </td>
                     <td className="n fig">{amountOf(computed)}</td>

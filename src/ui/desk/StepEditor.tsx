@@ -4,7 +4,8 @@ import { useState } from 'react'
 import { fillRule, vesselSizes } from '@/core/operation/vessel'
 import { changeStep, moveStep, removeStep } from '@/core/plan/editPlan'
 import { operationOf } from '@/core/plan/operations'
-import { isCharged, substanceOf, type Plan, type Step, type Vessel } from '@/core/plan/plan'
+import { lineName } from '@/core/plan/lineName'
+import { isCharged, type Plan, type Step, type Vessel } from '@/core/plan/plan'
 import { factsAskedIn, stepFacts, type StepFact } from '@/core/plan/stepFacts'
 import { devices } from '@/core/quantity/device'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
@@ -29,7 +30,7 @@ export function StepEditor({ plan, table, step, onChange }: Props) {
     <Select
       label={key}
       value={value}
-      options={inputs.map((line) => [line.id, `${substanceOf(plan, line).name}${line.note ? `, ${line.note}` : ''}`])}
+      options={inputs.map((line) => [line.id, lineName(plan, line)])}
       onPick={(id) => change({ [key]: id }, key)}
     />
   )
@@ -63,8 +64,7 @@ export function StepEditor({ plan, table, step, onChange }: Props) {
             key={line.id}
             onClick={() => change({ text: `${step.text}${/\s$|^$/.test(step.text) ? '' : ' '}{${line.id}}` }, 'words')}
           >
-            {substanceOf(plan, line).name}
-            {line.note ? `, ${line.note}` : ''}
+            {lineName(plan, line)}
           </button>
         ))}
       </span>
