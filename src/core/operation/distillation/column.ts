@@ -24,10 +24,14 @@ const ln10 = Math.LN10
 /** A Newton step in temperature shorter than this, K, leaves an error below a hundred-thousandth of a kelvin. */
 const near = 0.05
 
+/** Up to so many stages the turns end where the column does, for three components at any reflux: compared with Newton's method for two. */
+export const surestStages = 12
+
 /**
  * A column over a pot that changes: constant molal overflow, a total condenser, every stage in equilibrium. With the temperatures of the stages held, the balance of each component is a chain of linear equations from the pot to
  * the condenser, L·x(k+1) − (V·K(k) + L)·x(k) + V·K(k−1)·x(k−1) = 0; each stage's boiling point then gives its temperature anew, until none moves (Wang and Henke, Hydrocarbon Processing 45 (8), 1966, 155). Each
- * pot begins with the temperatures of the one before.
+ * pot begins with the temperatures of the one before. Three components over more than `surestStages` can be off by some hundredths near the least reflux, where each turn moves the
+ * front by almost nothing; two components are solved in another way and are not.
  * @param toleranceK how still the temperatures must be
  */
 export function columnOver(mixture: Mixture, { stages, reflux }: Column, toleranceK = 1e-7): (pot: readonly number[]) => Head {

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { activityCoefficients, type ActivityModel } from './activity'
 import { batchDistillation, type BatchCharge } from './batch'
-import { headOver } from './column'
+import { surestStages, headOver } from './column'
 import { bubblePoint, type Component, type Mixture } from './equilibrium'
 import { inOneRow, readHeads } from './headReadings'
 import { byWindow, purityOf, recoveryAtPurity } from './fractions'
@@ -142,15 +142,16 @@ describe('two components, by their table', () => {
   test('agree with the same two and none of a third, which are worked out stage by stage', () => {
     fc.assert(
       fc.property(
-        fc.integer({ min: 0, max: 25 }),
+        // With more stages the turns can come to rest before the front does (columnOver).
+        fc.integer({ min: 0, max: surestStages }),
         fc.double({ min: 0.2, max: 30, noNaN: true }),
         fc.double({ min: 0.002, max: 0.998, noNaN: true }),
         (stages, reflux, x) => {
           const { distillate } = headOver(pair, { stages, reflux }, [x, 1 - x])
-          expect(distillate[0]).toBeCloseTo(withNoOctane({ stages, reflux }, x), 4)
+          expect(distillate[0]).toBeCloseTo(withNoOctane({ stages, reflux }, x), 6)
         },
       ),
-      { numRuns: 25 },
+      { numRuns: 60 },
     )
   })
   test('a column over an azeotrope holds its balance at every reflux: y of the pot is L·x1 + (1 − L)·xD', () => {

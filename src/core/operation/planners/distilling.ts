@@ -1,3 +1,4 @@
+import { surestStages } from '../distillation/column'
 import { pressureMmHg } from '../../lab/lab'
 import { operationOf } from '../../plan/operations'
 import { mainSubstance, type Step, type Substance, type WorkRow } from '../../plan/plan'
@@ -357,6 +358,12 @@ export const distilling: Planner = {
             },
           ]
         : []),
+      ...when(
+        named.length > 2 && stages > surestStages,
+        'many-stages',
+        'doubt',
+        `Three components over more than ${surestStages} stages: near the least reflux the curve can be some hundredths too pure. Look at it with fewer stages too, or two components at a time.`,
+      ),
       ...when(
         reduced,
         'reduced',

@@ -466,6 +466,13 @@ describe('distilling', () => {
       points.at(-1)!.distilled.forEach((n, i) => expect((n + left[i]! + inColumn[i]!) / 100).toBeCloseTo(1, 9))
     }
   })
+  test('three components over many stages are doubted, two are not', () => {
+    const rows = ['cyclohexane', 'toluene', 'ethanol'].map((name) => ({ name, mmol: 100 }))
+    const many = (stages: number, components: object[]) =>
+      at(fractionation, 'distil-light', { components, stages }).advice('many-stages')
+    expect(many(13, rows)!.level).toBe('doubt')
+    expect([many(12, rows), many(13, rows.slice(0, 2))]).toEqual([undefined, undefined])
+  })
   test('what the constants cannot say is taken as ideal, and said', () => {
     const laar = at(three, 'distil-light', { components, model: 'van Laar', A12: 1, A21: 1 })
     expect(laar.advice('van-laar')!.words).toContain('two components')
