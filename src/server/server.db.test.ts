@@ -1,4 +1,5 @@
 import type { Sequelize } from 'sequelize'
+import type { Plan } from '@/core/plan/plan'
 import { takeAsOwn } from '@/core/operation/planners/readFromWords'
 import { acetanilide } from '@/test-support/plans'
 import { TestLog } from '@/test-support/entries'
@@ -345,9 +346,10 @@ test('a revision that was written in version 1 of the file is brought forward wh
   await Draft.update({ plan: writePlanFile(acetanilide).replace('"version": 3', '"version": 1') }, { where: { preparation: id } })
   const { revision } = await openPreparation(id, ownerHere)
   // What stands in fields already is read from the words once more, and said to be.
-  expect(takeAsOwn(revision.plan)).toEqual(acetanilide)
+  const bare = (plan: Plan) => ({ ...plan, steps: takeAsOwn(plan).steps.map((step) => ({ ...step, waste: undefined })) })
+  expect(bare(revision.plan)).toEqual(bare(acetanilide))
   expect(revision.plan.steps.some(({ read }) => read)).toBe(true)
-  expect(takeAsOwn((await planToWrite(revision.id, ownerHere)).plan)).toEqual(acetanilide)
+  expect(bare((await planToWrite(revision.id, ownerHere)).plan)).toEqual(bare(acetanilide))
   await archivePreparation(id, true, now)
 })
 

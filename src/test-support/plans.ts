@@ -3,6 +3,7 @@ import benzilFile from '@/demo/plans/benzil.json'
 import benzoinFile from '@/demo/plans/benzoin.json'
 import fractionationFile from '@/demo/plans/fractionation.json'
 import isopentylFile from '@/demo/plans/isopentylAcetate.json'
+import methylhexanolFile from '@/demo/plans/methylhexanol.json'
 import nitrobenzoateFile from '@/demo/plans/methylNitrobenzoate.json'
 import separationFile from '@/demo/plans/separation.json'
 import trimyristinFile from '@/demo/plans/trimyristin.json'
@@ -13,6 +14,7 @@ export const benzil = benzilFile as unknown as Plan
 export const benzoin = benzoinFile as unknown as Plan
 export const isopentylAcetate = isopentylFile as unknown as Plan
 export const fractionation = fractionationFile as unknown as Plan
+export const methylhexanol = methylhexanolFile as unknown as Plan
 export const methylNitrobenzoate = nitrobenzoateFile as unknown as Plan
 export const separation = separationFile as unknown as Plan
 export const trimyristin = trimyristinFile as unknown as Plan
