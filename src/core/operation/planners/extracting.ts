@@ -82,8 +82,8 @@ export function suggestShaking(context: Context, typed: Filled): Filled {
   }
 }
 
-/** A solvent that boils below this presses the stopper out, °C: ether 35, dichloromethane 40. */
-const quickC = 45
+/** A solvent that boils below this presses the stopper out, °C: ether 35, dichloromethane 40, tert-butyl methyl ether 55. */
+const quickC = 60
 
 /** Extraction: what each portion takes, how many are wanted, which layer lies on top, and what is where after it. */
 export const extracting: Planner = {

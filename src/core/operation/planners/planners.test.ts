@@ -314,6 +314,21 @@ describe('layers', () => {
       at(separation, 'extract-acid', {}, { ...defaultLab, layersOut: 'both through the tap' }).advice('out')!.words,
     ).toContain('Both layers')
   })
+  test('a solvent that boils low presses the stopper out: it is vented more often', () => {
+    const boils = (lowC: number) =>
+      at(
+        {
+          ...separation,
+          substances: separation.substances.map((each) =>
+            each.name === 'tert-butyl methyl ether' ? { ...each, boiling: { lowC, highC: lowC, source: '' } } : each,
+          ),
+        },
+        'extract-base',
+      )
+    expect(at(separation, 'extract-base').advice('vent')!.words).toContain('after every second shake at first')
+    expect(boils(59).advice('vent')!.words).toContain('after every second shake')
+    expect(boils(60).advice('vent')!.words).toContain('then now and then')
+  })
   test('changing one substance changes what the later steps see', () => {
     const typed = [{ name: '4-methylbenzoic acid', mmol: 7, K: 10, acidPKa: 16 }]
     const { context } = at(separation, 'extract-acid', { solutes: typed })
