@@ -1,3 +1,4 @@
+import { stepFacts } from './stepFacts'
 import { reactionTable, dispensed, type ReactionTable } from '../reaction/reactionTable'
 import { writeFigureText, writeNumber, writeQuantity } from '../quantity/write'
 import { plannerFor } from '../operation/planners/planners'
@@ -102,6 +103,9 @@ const stepWords: Readonly<Record<string, string>> = {
   waitMin: 'minutes of waiting',
   holdMin: 'clock',
   witness: 'signature',
+  says: 'so it is',
+  waste: 'waste containers',
+  operation: 'operation',
 }
 
 function procedure(before: Plan, after: Plan): Difference[] {
@@ -128,7 +132,7 @@ function procedure(before: Plan, after: Plan): Difference[] {
 const titles = ({ steps }: Plan) => steps.map(({ title }) => title).join(', ')
 
 function fields(a: Step, b: Step): string[] {
-  return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((key) => key !== 'id' && key !== 'work')
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((key) => !['id', 'work', 'read'].includes(key))
 }
 
 /** What was typed into the planner of a step, field by field. */
@@ -148,6 +152,7 @@ function workText(value: WorkValue | undefined): string {
 function valueText(step: Step, key: string): string {
   const value = (step as unknown as Record<string, unknown>)[key]
   if (value === undefined || value === null) return ''
+  if (key === 'says') return (step.says ?? []).map((fact) => stepFacts[fact]).join('; ')
   if (Array.isArray(value)) return value.join('; ')
   if (typeof value === 'object') return Object.values(value).join(' ')
   return typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value)
