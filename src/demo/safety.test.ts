@@ -1,5 +1,5 @@
 /** What the safety sheet of each demo preparation must not leave out. */
-import { safetySheet } from '@/core/plan/safetySheet'
+import { safetySheet } from '@/core/safety/safetySheet'
 import { precautionsFor } from '@/reference/hazardStatements'
 import { plans } from './plans'
 

@@ -1,8 +1,9 @@
 /** Pairs that must not meet in one vessel, each by the records that ship: that it is asked, and what it says comes of it. */
 import { acetanilide } from '@/test-support/plans'
-import type { Form, Line, Plan, Step, Substance } from '@/core/plan/plan'
+import type { Form, Line, Plan, Step } from '@/core/plan/plan'
+import type { Substance } from '@/core/substance/substance'
 import { queriesOf } from '@/core/query/queries'
-import { cautionsOf } from '@/core/operation/cautionsOf'
+import { cautionsOf } from '@/core/safety/cautionsOf'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { forPlan, substanceRecords } from './records'
 

@@ -1,5 +1,5 @@
-import { usualSolvents } from '@/core/operation/crystallisation/usualSolvents'
-import type { Substance } from '@/core/plan/plan'
+import { usualSolvents } from '@/core/operations/crystallise/usualSolvents'
+import type { Substance } from '@/core/substance/substance'
 import type { SubstanceRecord } from '@/core/substance/record'
 import { statementText } from './hazardStatements'
 import { sources } from './sources'

@@ -7,7 +7,8 @@ import { molarMass } from '@/core/substance/molarMass'
 import { readFormula } from '@/core/substance/readFormula'
 import { atomsOfParts } from '@/core/substance/sameAtoms'
 import { plainName, searchSubstances, substanceIndex } from '@/core/substance/search'
-import { wasteStreams, type SubstanceRecord } from '@/core/substance/record'
+import { type SubstanceRecord } from '@/core/substance/record'
+import { wasteStreams } from '@/core/substance/substance'
 import {
   hazardStatements,
   precautionaryStatements,
@@ -17,7 +18,7 @@ import {
   statementText,
 } from './hazardStatements'
 import { pictogramsOf } from './pictograms'
-import { usualSolvents } from '@/core/operation/crystallisation/usualSolvents'
+import { usualSolvents } from '@/core/operations/crystallise/usualSolvents'
 import { cautionOf, crystallisationSolvents, forPlan, substanceRecords } from './records'
 
 const each = substanceRecords.map((record) => [record.id, record] as const)

@@ -1,5 +1,5 @@
 import type { Plan } from '@/core/plan/plan'
-import { safetySheet } from '@/core/plan/safetySheet'
+import { safetySheet } from '@/core/safety/safetySheet'
 import { precautionsFor, statementText } from '@/reference/hazardStatements'
 
 /** First aid and spill measures that go with the hazards of a plan, with their full texts. */

@@ -1,4 +1,4 @@
-import type { Substance } from '@/core/plan/plan'
+import type { Substance } from '@/core/substance/substance'
 import { molarMass } from '@/core/substance/molarMass'
 import type { SubstanceRecord } from '@/core/substance/record'
 import { FormulaError, readFormula } from '@/core/substance/readFormula'

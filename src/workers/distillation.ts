@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
-import { batchDistillation, type BatchCharge, type BatchCurve } from '@/core/operation/distillation/batch'
-import type { Mixture } from '@/core/operation/distillation/equilibrium'
-import { byWindow, recoveryAtPurity, usualPurities, type Fraction } from '@/core/operation/distillation/fractions'
+import { batchDistillation, type BatchCharge, type BatchCurve } from '@/core/operations/distil/batch'
+import type { Mixture } from '@/core/operations/distil/equilibrium'
+import { byWindow, recoveryAtPurity, usualPurities, type Fraction } from '@/core/operations/distil/fractions'
 
 export interface DistillationAsked {
   mixture: Mixture

@@ -1,5 +1,5 @@
 import Ajv from 'ajv'
-import { planners, problemIn } from '../operation/planners/planners'
+import { planners, problemIn } from '../operations/planners'
 import type { Plan } from '../plan/plan'
 import { FormulaError, readFormula } from '../substance/readFormula'
 import { problemInJson } from './jsonValue'

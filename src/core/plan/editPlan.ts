@@ -1,7 +1,8 @@
 import type { Reading } from '../quantity/readQuantity'
-import { partsUsed } from './stepText'
+import { partsUsed } from './partsUsed'
 import { operations, type Operation, type OperationKey, makeStep } from './operations'
-import { isProduct, substanceOf, type Form, type Line, type Plan, type Role, type Span, type Step, type Substance } from './plan'
+import { isProduct, substanceOf, type Form, type Line, type Plan, type Role, type Span, type Step } from './plan'
+import { type Substance } from '../substance/substance'
 
 /** An id that begins with a letter and that nothing else of the plan has. */
 export function freeId(wanted: string, taken: readonly string[]): string {

@@ -3,7 +3,7 @@ import { acetanilide, benzoin } from '@/test-support/plans'
 import { checkPlan, readPlanFile, writePlanFile } from '../format/planFile'
 import type { Reading } from '../quantity/readQuantity'
 import { computedLine, reactionTable, theoreticalYield } from '../reaction/reactionTable'
-import { scalePlan } from '../reaction/scalePlan'
+import { scalePlan } from '../operations/scalePlan'
 import {
   addLine,
   addStep,
@@ -20,9 +20,10 @@ import {
   usualForm,
 } from './editPlan'
 import { operationOf, operations, operationsLike, type OperationKey } from './operations'
-import { mainResult, type Plan, type Step, type Substance } from './plan'
-import { comparePlans } from './comparePlans'
-import { safetySheet, statementWords } from './safetySheet'
+import { mainResult, type Plan, type Step } from './plan'
+import { type Substance } from '../substance/substance'
+import { comparePlans } from '../reaction/comparePlans'
+import { safetySheet, statementWords } from '../safety/safetySheet'
 
 const toluene: Substance = {
   id: 'toluene',

@@ -1,5 +1,5 @@
 import { dispensed, computedLine, wholeOf } from '../reaction/reactionTable'
-import { solubilityAt } from '../operation/crystallisation/solubility'
+import { solubilityAt } from '../operations/crystallise/solubility'
 import { writeNumber } from '../quantity/write'
 import { allThereIs, mainResult, mainSubstance } from '../plan/plan'
 import type { QueryRule } from './query'

@@ -1,6 +1,7 @@
-import { stepContents } from '../operation/contents'
+import { stepContents } from '../operations/vessel/contents'
 import { operationOf } from '../plan/operations'
-import { mainSubstance, type FunctionalGroup, type Plan, type Substance } from '../plan/plan'
+import { mainSubstance, type Plan } from '../plan/plan'
+import { type FunctionalGroup, type Substance } from '../substance/substance'
 import type { Query, QueryRule } from './query'
 
 interface Unsuitable {

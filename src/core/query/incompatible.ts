@@ -1,4 +1,4 @@
-import { stepContents } from '../operation/contents'
+import { stepContents } from '../operations/vessel/contents'
 import { meetingsSource } from '../safety/meetings'
 import { meetingsIn } from '../safety/meetingsIn'
 import type { Query, QueryRule } from './query'

@@ -1,5 +1,5 @@
 import { lineName } from '../plan/lineName'
-import { partsUsed } from '../plan/stepText'
+import { partsUsed } from '../plan/partsUsed'
 import { isCharged } from '../plan/plan'
 import { writeNumber } from '../quantity/write'
 import type { Query, QueryRule } from './query'

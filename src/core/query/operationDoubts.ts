@@ -1,4 +1,4 @@
-import { contextOf, plannerFor, reportFor } from '../operation/planners/planners'
+import { contextOf, plannerFor, reportFor } from '../operations/planners'
 import type { Query, QueryRule } from './query'
 
 /** Doubts of the planners that belong in the margin, whoever opens the step or not. */

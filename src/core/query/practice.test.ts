@@ -1,7 +1,8 @@
 /** The mistakes of the teaching laboratory, each made on purpose in a sound plan. */
 import { acetanilide, benzoin, isopentylAcetate } from '@/test-support/plans'
 import { addLine, addStep, changeStep, removeStep } from '../plan/editPlan'
-import type { Line, Plan, Substance } from '../plan/plan'
+import type { Line, Plan } from '../plan/plan'
+import type { Substance } from '../substance/substance'
 import { reactionTable } from '../reaction/reactionTable'
 import { acidLeftMmol } from './acidAndBase'
 import { queriesOf } from './queries'

@@ -1,10 +1,10 @@
 import { acetanilide, benzoin } from '@/test-support/plans'
-import { contentsML } from '../operation/contents'
-import { fittingSize } from '../operation/vessel'
+import { contentsML } from '../operations/vessel/contents'
+import { fittingSize } from '../operations/vessel/vessel'
 import { addLine, addStep, changeStep, moveStep, newPlan, removeStep } from '../plan/editPlan'
 import type { Plan } from '../plan/plan'
 import { reactionTable } from '../reaction/reactionTable'
-import { scalePlan } from '../reaction/scalePlan'
+import { scalePlan } from '../operations/scalePlan'
 import { queriesOf } from './queries'
 
 const found = (plan: Plan, id: string) => queriesOf(plan).find((query) => query.id.startsWith(id))

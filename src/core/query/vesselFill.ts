@@ -1,5 +1,5 @@
-import { contentsML } from '../operation/contents'
-import { fillRule, fittingSize } from '../operation/vessel'
+import { contentsML } from '../operations/vessel/contents'
+import { fillRule, fittingSize } from '../operations/vessel/vessel'
 import { changeStep } from '../plan/editPlan'
 import { writeNumber } from '../quantity/write'
 import type { QueryRule } from './query'

@@ -1,4 +1,4 @@
-import { stepContents } from '../operation/contents'
+import { stepContents } from '../operations/vessel/contents'
 import { operationOf } from '../plan/operations'
 import { mainSubstance, type Plan, type Step } from '../plan/plan'
 import { typedFor } from '../plan/typedFor'

@@ -1,6 +1,6 @@
 import { operationOf } from '../plan/operations'
 import { isProduct } from '../plan/plan'
-import type { WasteStream } from '../substance/record'
+import type { WasteStream } from '../substance/substance'
 import type { QueryRule } from './query'
 
 /** Streams that must not be met by chance: a step says that they are placed. */

@@ -1,12 +1,14 @@
 /** What is just taken and just refused, and what follows when something is not known: each rule from both sides. */
 import { acetanilide, benzoin, isopentylAcetate, trimyristin } from '@/test-support/plans'
 import { newPlan } from '../plan/editPlan'
-import type { Line, Plan, Substance } from '../plan/plan'
+import type { Line, Plan } from '../plan/plan'
+import type { Substance } from '../substance/substance'
 import { balance } from './balance'
 import { editCoefficient, editLine, type Column } from './editLine'
 import { equilibriumCeiling, yieldCeiling } from './equilibrium'
 import { greenFigures } from './greenFigures'
-import { notLinear, timeFactor } from './notLinear'
+import { notLinear } from '../operations/notLinear'
+import { timeFactor } from '../quantity/timeFactor'
 import { computedLine, isTyped, reactionTable, wholeOf } from './reactionTable'
 
 const problem = (plan: Plan, id: string, column: Column, text: string) => {

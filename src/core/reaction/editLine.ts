@@ -3,7 +3,7 @@ import { readNumber, readQuantity, type Reading } from '../quantity/readQuantity
 import { inBaseUnit } from '../quantity/unit'
 import { densityOf, isProduct, isReactant, substanceOf, type Anchor, type Line, type Plan } from '../plan/plan'
 import { computedLine, reactionTable } from './reactionTable'
-import { scalePlan } from './scalePlan'
+import { scalePlan } from '../operations/scalePlan'
 
 export type Column = 'mass' | 'volume' | 'amount' | 'ratio'
 

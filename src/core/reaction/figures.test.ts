@@ -6,8 +6,9 @@ import { greenFigures } from './greenFigures'
 import { reactionTable, theoreticalYield } from './reactionTable'
 import { roundToDevices } from './roundToDevices'
 import { scaleFactor, type ScaleWay } from './scaleWays'
-import { notLinear, timeFactor } from './notLinear'
-import { scalePlan } from './scalePlan'
+import { notLinear } from '../operations/notLinear'
+import { timeFactor } from '../quantity/timeFactor'
+import { scalePlan } from '../operations/scalePlan'
 
 describe('equilibrium ceiling', () => {
   test.each([

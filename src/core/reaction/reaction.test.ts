@@ -1,14 +1,14 @@
 import fc from 'fast-check'
 import { acetanilide, benzoin } from '@/test-support/plans'
 import type { Anchor, Plan } from '../plan/plan'
-import { stepTextPlain } from '../plan/stepText'
+import { stepTextPlain } from './stepText'
 import { days, writeMinutes } from '../plan/duration'
 import { addStep } from '../plan/editPlan'
 import { queriesOf } from '../query/queries'
 import { balance } from './balance'
 import { editCoefficient, editLine, type Column } from './editLine'
 import { computedLine, reactionTable, theoreticalYield } from './reactionTable'
-import { scalePlan } from './scalePlan'
+import { scalePlan } from '../operations/scalePlan'
 import { limitingNames, working } from './working'
 
 const edited = (plan: Plan, line: string, column: Column, text: string): Plan => {

@@ -12,8 +12,8 @@ import {
   type Form,
   type Line,
   type Plan,
-  type Substance,
 } from '../plan/plan'
+import { type Substance } from '../substance/substance'
 import { molarMass } from '../substance/molarMass'
 
 /** One line with everything that follows from its anchor. Masses in g, volumes in mL, amounts in mmol. */

@@ -1,8 +1,9 @@
-import { testMethods } from '../operation/testing/testPanel'
+import { testMethods } from '../operations/test/testPanel'
 import type { OperationKey } from '../plan/operations'
-import type { Plan, Step, Substance, Work } from '../plan/plan'
+import type { Plan, Step, Work } from '../plan/plan'
+import type { Substance } from '../substance/substance'
 import type { StepFact } from '../plan/stepFacts'
-import type { WasteStream } from '../substance/record'
+import type { WasteStream } from '../substance/substance'
 
 /**
  * Brings a plan of version 2 of the file forward. There the words of a step said what it means; here what they said becomes fields, and the names of these fields stand in `read`, so that the

@@ -10,7 +10,7 @@ import {
   type Recovery,
 } from '../plan/plan'
 import { computedLine, reactionTable, theoreticalYield, wholeOf, type ReactionTable } from '../reaction/reactionTable'
-import { leftInMotherLiquor, solubilityAt } from '../operation/crystallisation/solubility'
+import { leftInMotherLiquor, solubilityAt } from '../operations/crystallise/solubility'
 import { correctedRange } from '../run/correctedRange'
 import type { RunState } from '../run/foldRun'
 import { meltingReading, type MeltingReading } from './meltingReading'

@@ -1,6 +1,6 @@
 import type { Plan, Step } from '../plan/plan'
 import { reactionTable, type Charge, type ReactionTable } from '../reaction/reactionTable'
-import { scalePlan } from '../reaction/scalePlan'
+import { scalePlan } from '../operations/scalePlan'
 import type { Figure } from '../quantity/figure'
 import { clocksOf, type Clock } from './clocks'
 import { isShown, type Entry, type ShownKind } from './entry'

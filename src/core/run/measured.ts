@@ -1,4 +1,4 @@
-import type { Measured } from '../operation/planners/planner'
+import type { Measured } from '../operations/planner'
 import { markedAt } from './clocks'
 import type { Entry } from './entry'
 import type { RunState } from './foldRun'

@@ -1,4 +1,4 @@
-import { stepContents, type Content } from '../operation/contents'
+import { stepContents, type Content } from '../operations/vessel/contents'
 import { operationOf } from '../plan/operations'
 import type { Plan } from '../plan/plan'
 import type { ReactionTable } from '../reaction/reactionTable'

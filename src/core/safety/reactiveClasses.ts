@@ -1,4 +1,5 @@
-import type { Line, Substance } from '../plan/plan'
+import type { Line } from '../plan/plan'
+import type { Substance } from '../substance/substance'
 import { readFormula } from '../substance/readFormula'
 
 export const reactiveClasses = [

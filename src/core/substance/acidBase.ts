@@ -1,4 +1,4 @@
-import type { Substance } from '../plan/plan'
+import type { Substance } from './substance'
 
 /** Protons that an acid gives to bicarbonate: strong mineral acids by formula; phosphoric acid's third is too weak for it. */
 const mineralProtons: Readonly<Record<string, number>> = { HCl: 1, HBr: 1, HI: 1, HNO3: 1, H2SO4: 2, H3PO4: 2 }

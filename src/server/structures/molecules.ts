@@ -1,5 +1,5 @@
 import { Molecule } from 'openchemlib'
-import type { FunctionalGroup } from '@/core/plan/plan'
+import type { FunctionalGroup } from '@/core/substance/substance'
 import { sameAtoms } from '@/core/substance/sameAtoms'
 import { substanceRecords } from '@/reference/records'
 import { groupsOf } from './functionalGroups'

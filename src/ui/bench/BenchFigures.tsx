@@ -1,7 +1,7 @@
 import dynamic from 'next/dynamic'
 import { useMemo } from 'react'
 import type { Lab } from '@/core/lab/lab'
-import { contextOf, filledFor, reportFor } from '@/core/operation/planners/planners'
+import { contextOf, filledFor, reportFor } from '@/core/operations/planners'
 import type { Step } from '@/core/plan/plan'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import type { RunState } from '@/core/run/foldRun'

@@ -2,8 +2,8 @@
 
 import { useState } from 'react'
 import type { Lab } from '@/core/lab/lab'
-import { windowOf } from '@/core/operation/planners/distilling'
-import { contextOf, filledFor } from '@/core/operation/planners/planners'
+import { windowOf } from '@/core/operations/distil/planner'
+import { contextOf, filledFor } from '@/core/operations/planners'
 import { askAbout } from '@/core/run/askAbout'
 import type { EntryBodies } from '@/core/run/entry'
 import type { RunState, StepState } from '@/core/run/foldRun'

@@ -1,9 +1,9 @@
 'use client'
 
 import type { Lab } from '@/core/lab/lab'
-import { contextOf, filledFor } from '@/core/operation/planners/planners'
-import { tubesOf } from '@/core/operation/planners/testing'
-import { testMethodOf } from '@/core/operation/testing/testPanel'
+import { contextOf, filledFor } from '@/core/operations/planners'
+import { tubesOf } from '@/core/operations/test/planner'
+import { testMethodOf } from '@/core/operations/test/testPanel'
 import type { Entry, EntryBodies } from '@/core/run/entry'
 import type { RunState, StepState } from '@/core/run/foldRun'
 import { useNow } from '../useNow'

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import type { Plan } from '@/core/plan/plan'
-import { safetySheet } from '@/core/plan/safetySheet'
+import { safetySheet } from '@/core/safety/safetySheet'
 import { Pictogram } from '../figures/Pictogram'
 
 interface Props {

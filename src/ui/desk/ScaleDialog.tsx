@@ -11,8 +11,8 @@ import { writeFigureText, writeNumber, writeQuantity } from '@/core/quantity/wri
 import { chargedLines, computedLine, dispensed, reactionTable, type ReactionTable } from '@/core/reaction/reactionTable'
 import { scaleFactor, type ScaleWay } from '@/core/reaction/scaleWays'
 import { roundToDevices, type Rounded } from '@/core/reaction/roundToDevices'
-import { notLinear } from '@/core/reaction/notLinear'
-import { scalePlan } from '@/core/reaction/scalePlan'
+import { notLinear } from '@/core/operations/notLinear'
+import { scalePlan } from '@/core/operations/scalePlan'
 
 type By = ScaleWay['by']
 

@@ -1,6 +1,6 @@
 import { memo } from 'react'
 import type { Plan } from '@/core/plan/plan'
-import { scaledToProduct, sequenceOf } from '@/core/plan/sequence'
+import { scaledToProduct, sequenceOf } from '@/core/operations/sequence'
 import { writeNumber } from '@/core/quantity/write'
 
 interface Props {

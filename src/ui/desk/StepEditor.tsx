@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import { fillRule, vesselSizes } from '@/core/operation/vessel'
+import { fillRule, vesselSizes } from '@/core/operations/vessel/vessel'
 import { changeStep, moveStep, removeStep } from '@/core/plan/editPlan'
 import { operationOf } from '@/core/plan/operations'
 import { lineName } from '@/core/plan/lineName'
@@ -9,7 +9,7 @@ import { isCharged, type Plan, type Step, type Vessel } from '@/core/plan/plan'
 import { factsAskedIn, stepFacts, type StepFact } from '@/core/plan/stepFacts'
 import { devices } from '@/core/quantity/device'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
-import { wasteStreams } from '@/core/substance/record'
+import { wasteStreams } from '@/core/substance/substance'
 import { NumberField } from './fields'
 import { StepFacts } from './StepFacts'
 

@@ -1,6 +1,6 @@
-import { stepContents } from '@/core/operation/contents'
+import { stepContents } from '@/core/operations/vessel/contents'
 import { dispensedAs, type Plan, type Step } from '@/core/plan/plan'
-import { readingsOf } from '@/core/plan/readings'
+import { readingsOf } from '@/core/operations/readings'
 import { written } from '@/core/quantity/figure'
 import { writeFigureText, writeNumber } from '@/core/quantity/write'
 import type { ReactionTable } from '@/core/reaction/reactionTable'

@@ -2,9 +2,10 @@
 
 import { useState } from 'react'
 import { changeSubstance } from '@/core/plan/editPlan'
-import type { Plan, SignalWord, Substance } from '@/core/plan/plan'
+import type { Plan } from '@/core/plan/plan'
+import type { SignalWord, Substance } from '@/core/substance/substance'
 import { readNumber, type Reading } from '@/core/quantity/readQuantity'
-import { wasteStreams, type WasteStream } from '@/core/substance/record'
+import { wasteStreams, type WasteStream } from '@/core/substance/substance'
 import { readStatements, signalOf, statementText } from '@/reference/hazardStatements'
 import { pictogramsOf } from '@/reference/pictograms'
 import { Pictogram } from '../figures/Pictogram'

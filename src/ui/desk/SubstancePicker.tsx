@@ -1,7 +1,7 @@
 'use client'
 
 import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react'
-import type { Substance } from '@/core/plan/plan'
+import type { Substance } from '@/core/substance/substance'
 import { FormulaText } from '../figures/FormulaText'
 import { call } from '../call'
 import { useStable } from './useStable'

@@ -9,13 +9,13 @@ import { queriesOf } from '@/core/query/queries'
 import { editLine } from '@/core/reaction/editLine'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { roundToDevices } from '@/core/reaction/roundToDevices'
-import { scalePlan } from '@/core/reaction/scalePlan'
-import { comparePlans } from '@/core/plan/comparePlans'
+import { scalePlan } from '@/core/operations/scalePlan'
+import { comparePlans } from '@/core/reaction/comparePlans'
 import { addLine, addStep, changeLine, changeStep, moveLine, moveStep, removeLine, removeStep } from '@/core/plan/editPlan'
 import { operations, type OperationKey } from '@/core/plan/operations'
 import { roles, type Plan } from '@/core/plan/plan'
-import { safetySheet } from '@/core/plan/safetySheet'
-import { stepTextPlain } from '@/core/plan/stepText'
+import { safetySheet } from '@/core/safety/safetySheet'
+import { stepTextPlain } from '@/core/reaction/stepText'
 
 type Deed = (plan: Plan) => Plan
 

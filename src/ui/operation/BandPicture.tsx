@@ -1,6 +1,6 @@
 'use client'
 
-import { number, type Context, type Filled } from '@/core/operation/planners/planner'
+import { number, type Context, type Filled } from '@/core/operations/planner'
 import { ReadingsChart } from './ReadingsChart'
 
 /** Temperatures that a run has written at this step, with the band they should stay in; what is cooled has an upper end only. */

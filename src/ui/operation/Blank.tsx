@@ -1,8 +1,8 @@
 'use client'
 
 import { useId, useState } from 'react'
-import { problemIn } from '@/core/operation/planners/planners'
-import type { Field } from '@/core/operation/planners/planner'
+import { problemIn } from '@/core/operations/planners'
+import type { Field } from '@/core/operations/planner'
 import type { WorkValue } from '@/core/plan/plan'
 import { readInUnit } from '@/core/quantity/readQuantity'
 

@@ -1,9 +1,9 @@
 'use client'
 
 import { CartesianGrid, Line, LineChart, ReferenceDot, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
-import { cropFrom } from '@/core/operation/crystallisation/crystallise'
-import { pairsJudged, recoveryByVolume, solventsJudged } from '@/core/operation/planners/crystallising'
-import { number, type Context, type Filled } from '@/core/operation/planners/planner'
+import { cropFrom } from '@/core/operations/crystallise/crop'
+import { pairsJudged, recoveryByVolume, solventsJudged } from '@/core/operations/crystallise/planner'
+import { number, type Context, type Filled } from '@/core/operations/planner'
 import { writeNumber } from '@/core/quantity/write'
 import { axis, Chart, chartMargin, inks, ticksFor } from './chart'
 

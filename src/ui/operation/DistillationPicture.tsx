@@ -1,9 +1,9 @@
 'use client'
 
 import { CartesianGrid, Line, LineChart, ReferenceArea, ResponsiveContainer, XAxis, YAxis } from 'recharts'
-import { purityOf } from '@/core/operation/distillation/fractions'
-import { batchOf, windowOf } from '@/core/operation/planners/distilling'
-import type { Context, Filled } from '@/core/operation/planners/planner'
+import { purityOf } from '@/core/operations/distil/fractions'
+import { batchOf, windowOf } from '@/core/operations/distil/planner'
+import type { Context, Filled } from '@/core/operations/planner'
 import { writeNumber } from '@/core/quantity/write'
 import { State } from '../figures/State'
 import { axis, Chart, chartMargin, inks, ticksFor } from './chart'

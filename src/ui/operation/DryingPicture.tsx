@@ -11,9 +11,9 @@ import {
   XAxis,
   YAxis,
 } from 'recharts'
-import { dryingTrend } from '@/core/operation/drying/constantMass'
-import { agreementG, weighingsOf } from '@/core/operation/planners/dryingSolids'
-import type { Context, Filled } from '@/core/operation/planners/planner'
+import { dryingTrend } from '@/core/operations/dry/constantMass'
+import { agreementG, weighingsOf } from '@/core/operations/dry/planner'
+import type { Context, Filled } from '@/core/operations/planner'
 import { deviceOf, uncertaintyOf } from '@/core/quantity/device'
 import { writeNumber } from '@/core/quantity/write'
 import { axis, Chart, chartMargin, inks, ticksFor } from './chart'

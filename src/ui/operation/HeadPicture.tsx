@@ -1,7 +1,7 @@
 'use client'
 
-import { headsUpTo, windowOf } from '@/core/operation/planners/distilling'
-import type { Context, Filled } from '@/core/operation/planners/planner'
+import { headsUpTo, windowOf } from '@/core/operations/distil/planner'
+import type { Context, Filled } from '@/core/operations/planner'
 import { ReadingsChart } from './ReadingsChart'
 
 /** What a run has read at the head against what was over, receiver after receiver, with the window of this step. */

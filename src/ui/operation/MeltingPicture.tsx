@@ -1,8 +1,8 @@
 'use client'
 
 import { CartesianGrid, ReferenceArea, ReferenceLine, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from 'recharts'
-import { calibrationHere } from '@/core/operation/planners/melting'
-import { number, type Context, type Filled } from '@/core/operation/planners/planner'
+import { calibrationHere } from '@/core/operations/melt/planner'
+import { number, type Context, type Filled } from '@/core/operations/planner'
 import { writeNumber } from '@/core/quantity/write'
 import { axis, Chart, chartMargin, inks, ticksFor } from './chart'
 

@@ -1,8 +1,8 @@
 'use client'
 
 import dynamic from 'next/dynamic'
-import type { Context, Filled } from '@/core/operation/planners/planner'
-import { plannerFor } from '@/core/operation/planners/planners'
+import type { Context, Filled } from '@/core/operations/planner'
+import { plannerFor } from '@/core/operations/planners'
 import { orSaid } from './orSaid'
 import { LayersPicture } from './LayersPicture'
 import { TubesPicture } from './TubesPicture'

@@ -1,8 +1,8 @@
 'use client'
 
 import { CartesianGrid, Line, LineChart, ReferenceDot, ResponsiveContainer, XAxis, YAxis } from 'recharts'
-import type { Context, Filled } from '@/core/operation/planners/planner'
-import { recoveryByPortions } from '@/core/operation/planners/extracting'
+import type { Context, Filled } from '@/core/operations/planner'
+import { recoveryByPortions } from '@/core/operations/extract/planner'
 import { writeNumber } from '@/core/quantity/write'
 import { axis, Chart, chartMargin, inks } from './chart'
 

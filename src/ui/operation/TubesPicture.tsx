@@ -1,5 +1,5 @@
-import type { Filled } from '@/core/operation/planners/planner'
-import { tubesOf } from '@/core/operation/planners/testing'
+import type { Filled } from '@/core/operations/planner'
+import { tubesOf } from '@/core/operations/test/planner'
 
 /** The rack: each tube with what it holds and what should be seen. */
 export function TubesPicture({ filled }: { filled: Filled }) {

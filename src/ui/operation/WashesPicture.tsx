@@ -1,5 +1,5 @@
-import type { Context, Filled } from '@/core/operation/planners/planner'
-import { washesOf } from '@/core/operation/planners/washing'
+import type { Context, Filled } from '@/core/operations/planner'
+import { washesOf } from '@/core/operations/wash/planner'
 import { writeNumber } from '@/core/quantity/write'
 
 /** The washes in their order: what each takes, how much of its strength that needs, what it does to the product. */

@@ -1,7 +1,7 @@
 /** Every planner drawn for every step of every demo preparation, as the server would. */
 import { renderToStaticMarkup } from 'react-dom/server'
 import { defaultLab } from '@/core/lab/lab'
-import { contextOf, filledFor, plannerFor } from '@/core/operation/planners/planners'
+import { contextOf, filledFor, plannerFor } from '@/core/operations/planners'
 import type { Plan, Step, Work } from '@/core/plan/plan'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { plans } from '@/demo/plans'

@@ -1,5 +1,5 @@
 import { boolean, mixed, object, string } from 'yup'
-import type { Substance } from '@/core/plan/plan'
+import type { Substance } from '@/core/substance/substance'
 import { newIsolation, newPlan } from '@/core/plan/editPlan'
 import { readPlanFile } from '@/core/format/planFile'
 import { startPreparation } from '@/server/preparations'

@@ -1,0 +1,158 @@
+import { writeNumber } from '../../quantity/write'
+import { timeFactor } from '../../quantity/timeFactor'
+import { partsUsed } from '../../plan/partsUsed'
+import { additionRate, pauseRule } from './additionRate'
+import { adiabaticRise } from './adiabaticRise'
+import { initiationLadder, initiationMin } from './initiation'
+import { gramsIn, specificHeatIn } from '../vessel/inVessel'
+import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Planner, when } from '../planner'
+
+/** The line that goes in at this step, and how much of it. */
+function goingIn({ table, step }: Context) {
+  return partsUsed(step)
+    .flatMap(({ line: id, part }) => {
+      const found = table.lines.find(({ line }) => line.id === id)
+      return found
+        ? [
+            {
+              name: found.substance.name,
+              mL: (found.volume?.value ?? 0) * part,
+              mmol: (found.amount?.value ?? 0) * part,
+              limiting: found.limiting,
+            },
+          ]
+        : []
+    })
+    .sort((a, b) => b.mL - a.mL)
+}
+
+/** Adding over a time: how fast, up to which temperature, when to pause, how hot it could become. */
+export const adding: Planner = {
+  of: 'add',
+  title: 'Adding',
+  sentences: () => [
+    'Add {volumeML} over {minutes}, never above {ceilingC}, beginning at {startC}.',
+    'What is added reacts with {mmol} and gives off {heat}; it {initiates}. What is in the flask takes up {cp}.',
+  ],
+  fields: [
+    blank('volumeML', 'volume that goes in', 'mL', 0.01, 20_000),
+    blank('minutes', 'time of the addition', 'min', 0.1, 600),
+    blank('ceilingC', 'highest temperature', '°C', -40, 200),
+    blank('startC', 'temperature at the start', '°C', -80, 200),
+    blank('mmol', 'amount that reacts', 'mmol', 0, 1e6),
+    blank('heat', 'heat given off', 'kJ/mol', 0, 2000, 'an unknown number of'),
+    blank('cp', 'heat capacity of what is in the flask', 'J/(g·K)', 0, 10, 'an unknown heat'),
+    oneOf('initiates', 'how it begins', [
+      ['no', 'begins at once'],
+      ['yes', 'must set itself off'],
+    ]),
+  ],
+  suggest: (context) => {
+    const { step, table } = context
+    const [first] = goingIn(context)
+    return {
+      volumeML: rough(first?.mL || 1),
+      minutes: Math.max(1, step.handsOnMin),
+      ceilingC: 40,
+      startC: 20,
+      mmol: rough(Math.min(first?.mmol || Infinity, table.extent?.value ?? 0)),
+      heat: 0,
+      cp: specificHeatIn(context.now) ?? 0,
+      // A Grignard reagent begins when it likes.
+      initiates: context.plan.substances.some(({ formula }) => formula === 'Mg') ? 'yes' : 'no',
+    }
+  },
+  report: ({ now, step, measured }, filled) => {
+    const [mL, minutes, ceilingC, startC] = ['volumeML', 'minutes', 'ceilingC', 'startC'].map((key) => number(filled, key)) as [
+      number,
+      number,
+      number,
+      number,
+    ]
+    const { mLPerMin, dropsPerS } = additionRate(mL, minutes)
+    const pause = pauseRule(ceilingC)
+    const grams = gramsIn(now)
+    const cp = number(filled, 'cp')
+    const [mmol, heat] = [number(filled, 'mmol'), number(filled, 'heat')]
+    const rise = heat > 0 && cp > 0 && grams > 0 ? adiabaticRise(mmol, heat, [{ g: grams, cp }]) : null
+    const shown = measured?.temperatures[step.id]?.at(-1)?.celsius
+    const advice: Advice[] = [
+      ...when(
+        shown !== undefined && shown > ceilingC,
+        'above',
+        'danger',
+        `${writeNumber(shown ?? 0, 0)} °C is above ${ceilingC} °C: stop adding, ice round the flask, and go on only below ${pause.goOnBelowC} °C.`,
+      ),
+      ...when(
+        shown !== undefined && shown <= ceilingC && shown >= pause.stopAtC,
+        'near',
+        'doubt',
+        `${writeNumber(shown ?? 0, 0)} °C: stop the drops until it is below ${pause.goOnBelowC} °C.`,
+      ),
+      ...(mmol > 0
+        ? [
+            {
+              id: 'pause',
+              level: 'open' as const,
+              words: `Stop the drops at ${pause.stopAtC} °C, and go on below ${pause.goOnBelowC} °C.`,
+              why: 'what is already in still has its heat to give',
+            },
+          ]
+        : [{ id: 'no-heat', level: 'open' as const, words: 'Nothing that reacts goes in here: pour it in portions, swirling.' }]),
+      ...(rise !== null && startC + rise > ceilingC
+        ? [
+            {
+              id: 'hot',
+              level: 'danger' as const,
+              words: `All at once it could reach ${writeNumber(startC + rise, 0)} °C, above the ${ceilingC} °C allowed. Only cooling and slowness hold it: add over at least ${writeNumber(minutes, 0)} min, ice at hand.`,
+              why: 'adiabatic rise, with nothing led away',
+            },
+          ]
+        : []),
+      ...when(
+        rise === null && mmol > 0,
+        'heat-unknown',
+        'open',
+        heat > 0
+          ? 'The heat capacity of what is in the flask is not given, so how hot it could become is not known. Write it in J/(g·K): acids and organic liquids have far less than water, and become hotter.'
+          : 'The heat of this reaction is not given, so how hot it could become is not known. Write it in kJ/mol where you have it.',
+      ),
+      ...when(startC >= ceilingC, 'start', 'doubt', 'It begins at or above the highest temperature allowed: cool it first.'),
+      ...when(
+        word(filled, 'initiates') === 'yes',
+        'initiation',
+        'doubt',
+        `Allow ${initiationMin.least} to ${initiationMin.most} min for it to begin, and add no more than a tenth before it has.`,
+        'what is collected reacts all at once',
+      ),
+    ]
+    return {
+      facts: [
+        fact('rate', 'rate', mLPerMin, 'mL/min', 2, {
+          how: `${writeNumber(mL, 1)} mL ÷ ${writeNumber(minutes, 0)} min`,
+          atBench: true,
+        }),
+        fact('drops', 'drops', dropsPerS, 'a second', dropsPerS < 0.1 ? 2 : 1, { how: '0.05 mL to the drop', atBench: true }),
+        ...(rise === null
+          ? []
+          : [
+              fact('rise', 'rise if no heat left it', rise, 'K', 0, {
+                how: `n·(−ΔH)/Σ(m·c) = ${writeNumber(mmol, 1)} mmol × ${writeNumber(heat, 0)} kJ/mol over ${writeNumber(grams, 0)} g; c = ${writeNumber(cp, 2)} J/(g·K)`,
+              }),
+            ]),
+        fact('double', 'time at twice the scale', minutes * timeFactor(2), 'min', 0, {
+          how: `${writeNumber(minutes, 0)} min × ∛2, at equal cooling`,
+        }),
+      ],
+      advice,
+      ...(word(filled, 'initiates') === 'yes'
+        ? {
+            ladder: {
+              title: 'If it does not begin, in this order',
+              rungs: initiationLadder.map(({ words, waitMin }) => (waitMin ? `${words} ${waitMin} min.` : words)),
+            },
+          }
+        : {}),
+    }
+  },
+}

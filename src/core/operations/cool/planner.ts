@@ -1,0 +1,67 @@
+import { timeFactor } from '../../quantity/timeFactor'
+import { timeInBand } from '../vessel/timeInBand'
+import { blank, fact, number, oneOf, type Planner, when } from '../planner'
+
+/** What each bath holds without refilling, °C. */
+const baths: Readonly<Record<string, { atC: number; made: string }>> = {
+  'ice and water': { atC: 0, made: 'ice with enough water to touch the glass all round' },
+  'ice and salt': { atC: -10, made: 'crushed ice with a third of its mass of salt' },
+  'cold water': { atC: 15, made: 'from the tap, changed when it grows warm' },
+}
+
+/** Cooling: in what, how long, and how much longer at another scale. */
+export const cooling: Planner = {
+  of: 'cool',
+  title: 'Cooling',
+  sentences: () => ['Cool in {bath} to below {toC}; at the scale it was tried at, {minutes} were enough for {triedML}.'],
+  fields: [
+    oneOf('bath', 'bath', Object.keys(baths)),
+    blank('toC', 'cool to below', '°C', -40, 150),
+    blank('minutes', 'time when tried', 'min', 0.1, 600),
+    blank('triedML', 'volume when tried', 'mL', 0.1, 20_000),
+  ],
+  suggest: ({ step, now }) => ({
+    bath: 'ice and water',
+    toC: 5,
+    minutes: step.kind === 'hold' && step.holdMin > 0 ? step.holdMin : Math.max(1, step.waitMin || step.handsOnMin),
+    triedML: Math.round(now.volumeML) || 50,
+  }),
+  report: ({ now, step, measured }, filled) => {
+    const bath = baths[String(filled.bath)] ?? baths['ice and water']!
+    const triedML = number(filled, 'triedML')
+    // What has crystallised or been poured has no volume on the plan: then it is the one it was tried at.
+    const volumeML = now.volumeML || triedML
+    const factor = timeFactor(volumeML / triedML)
+    const toC = number(filled, 'toC')
+    const readings = measured?.temperatures[step.id] ?? []
+    return {
+      facts: [
+        fact('minutes', 'time for this volume', number(filled, 'minutes') * factor, 'min', 0, {
+          how: `${number(filled, 'minutes')} min × ∛(${Math.round(volumeML)}/${triedML}): surface grows slower than volume`,
+          atBench: true,
+        }),
+        ...(readings.length > 1
+          ? [
+              fact('below', `below ${toC} °C`, timeInBand(readings, { lowC: -273, highC: toC }).insideMin, 'min', 0, {
+                atBench: true,
+              }),
+            ]
+          : []),
+      ],
+      advice: [
+        {
+          id: 'bath',
+          level: 'open',
+          words: `${String(filled.bath)[0]!.toUpperCase()}${String(filled.bath).slice(1)}: ${bath.made}.`,
+          why: `it stands at about ${bath.atC} °C`,
+        },
+        ...when(
+          toC <= bath.atC + 2,
+          'too-warm',
+          'doubt',
+          `That bath stands at about ${bath.atC} °C and does not bring the flask below ${toC} °C in a useful time. Take a colder one.`,
+        ),
+      ],
+    }
+  },
+}

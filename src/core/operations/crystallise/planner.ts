@@ -1,0 +1,353 @@
+import { pressureMmHg } from '../../lab/lab'
+import { lineOf, mainSubstance, substanceOf } from '../../plan/plan'
+import { type Substance } from '../../substance/substance'
+import { writeNumber } from '../../quantity/write'
+import { boilsAt } from '../vessel/boilingAt'
+import { compareSolvents, type SolventJudged } from './compareSolvents'
+import {
+  boilDownTo,
+  coolingPlan,
+  cropFrom,
+  cropWithAntisolvent,
+  hotVolume,
+  impurityThatStays,
+  leastRatio,
+  mayOilOut,
+  secondCrop,
+} from './crop'
+import { solubilityAt } from './solubility'
+import { solventPairs, type SolventPair } from './solventPairs'
+import { rinseLoss } from '../filter/papers'
+import { expectedProductG } from '../vessel/inVessel'
+import {
+  blank,
+  fact,
+  number,
+  oneOf,
+  rough,
+  rowsOf,
+  word,
+  type Advice,
+  type Context,
+  type Filled,
+  type Planner,
+  when,
+} from '../planner'
+
+const stepOf = ({ step }: Context) => (step.kind === 'crystallise' ? step : null)
+
+/** Solute and solvent of the step, and the solubility on record between them. */
+export function soluteAndSolvent(context: Context): {
+  solute: Substance | undefined
+  solvent: Substance | undefined
+  points: { atC: number; gPer100ML: number }[]
+} {
+  const step = stepOf(context)
+  const solvent = step ? substanceOf(context.plan, lineOf(context.plan, step.solvent)) : undefined
+  const solute = mainSubstance(context.plan)
+  const points = solute?.solubility?.find((each) => each.solvent === solvent?.id || each.solvent === solvent?.name)?.points ?? []
+  return { solute, solvent, points }
+}
+
+/**
+ * The solute with every solubility that is known of it: what was tried in tubes, then what the blanks say of the step's own solvent, then what is on record. And the solvents
+ * to look at: those of the plan, and the usual ones.
+ */
+function soluteAmongSolvents(context: Context, filled: Filled): { solute: Substance; solvents: Substance[] } | null {
+  const { solute, solvent, points } = soluteAndSolvent(context)
+  if (!solute) return null
+  const { plan } = context
+  const inPlan = plan.substances.filter(
+    (each) =>
+      solute.solubility?.some(({ solvent: id }) => id === each.id || id === each.name) ||
+      plan.lines.some((line) => line.role === 'solvent' && line.substance === each.id),
+  )
+  const solvents = [...inPlan, ...(context.solvents ?? [])]
+  const [coldC, mmHg] = [number(filled, 'coldC'), pressureMmHg(context.lab)]
+  const found = rowsOf(filled, 'tried').flatMap(({ solvent: name, cold, hot }) => {
+    const of = solvents.find((each) => each.name === name)
+    const boil = of && boilsAt(of, mmHg)
+    return boil && Number(cold) > 0 && Number(hot) > 0
+      ? [
+          {
+            solvent: of.id,
+            points: [
+              { atC: coldC, gPer100ML: Number(cold) },
+              { atC: boil.atC - 1, gPer100ML: Number(hot) },
+            ],
+          },
+        ]
+      : []
+  })
+  const [hotS, coldS] = [number(filled, 'hotS'), number(filled, 'coldS')]
+  const own =
+    solvent && points.length === 0 && hotS > 0 && coldS > 0
+      ? [
+          {
+            solvent: solvent.id,
+            points: [
+              { atC: coldC, gPer100ML: coldS },
+              { atC: number(filled, 'hotC'), gPer100ML: hotS },
+            ],
+          },
+        ]
+      : []
+  const source = 'tried in a tube'
+  // What was tried here stands instead of the record, or a solvent would make a pair with itself.
+  const triedIds = new Set(found.map((each) => each.solvent))
+  const onRecord = (solute.solubility ?? []).filter(
+    ({ solvent: id }) => !triedIds.has(solvents.find((each) => each.id === id || each.name === id)?.id ?? id),
+  )
+  return {
+    solute: { ...solute, solubility: [...[...found, ...own].map((each) => ({ ...each, source })), ...onRecord] },
+    solvents,
+  }
+}
+
+/** Solvents of the plan and the usual ones, judged for the solute. */
+export function solventsJudged(context: Context, filled: Filled): SolventJudged[] {
+  const here = soluteAmongSolvents(context, filled)
+  return here
+    ? compareSolvents(here.solute, here.solvents, number(filled, 'soluteG'), number(filled, 'coldC'), pressureMmHg(context.lab))
+    : []
+}
+
+/** Pairs of solvents whose solubilities are known, with the mixture that gives most back. */
+export function pairsJudged(context: Context, filled: Filled): SolventPair[] {
+  const here = soluteAmongSolvents(context, filled)
+  return here
+    ? solventPairs(here.solute, here.solvents, number(filled, 'soluteG'), number(filled, 'coldC'), pressureMmHg(context.lab))
+    : []
+}
+
+/** Crystallisation: how much hot solvent, what stays dissolved cold, what too much costs, what brings it back. */
+export const crystallising: Planner = {
+  of: 'crystallise',
+  title: 'Crystallisation',
+  sentences: () => [
+    'Dissolve {soluteG} of crude, {way}: {volumeML} hot at {hotC}, where 100 mL hold {hotS}; cold at {coldC} they hold {coldS}.',
+    'Filtered hot: {hotFiltration}; at {perG} to the gram by the procedure. Rinse with {rinseML}.',
+    'Impurity of {impurityPercent} of the crude, of which 100 mL hold {impurityS} cold; antisolvent {antiML} that holds {antiS}; a second crop from {secondML}.',
+    'Tried in tubes, g to 100 mL: {tried}',
+  ],
+  fields: [
+    blank('soluteG', 'crude', 'g', 0.001, 5000),
+    oneOf('way', 'how much solvent', [
+      ['curve', 'from the curve'],
+      ['factor', 'from the factor'],
+      ['portions', 'as much as it took'],
+    ]),
+    blank('volumeML', 'hot solvent', 'mL', 0.1, 20_000),
+    blank('hotC', 'hot', '°C', -20, 200),
+    blank('hotS', 'solubility hot', 'g', 0, 500, 'an unknown number of'),
+    blank('coldC', 'cold', '°C', -40, 60),
+    blank('coldS', 'solubility cold', 'g', 0, 300, 'an unknown number of'),
+    oneOf('hotFiltration', 'hot filtration', [
+      ['no', 'no'],
+      ['yes', 'yes'],
+    ]),
+    blank('perG', 'factor', 'mL', 0.1, 1000),
+    blank('rinseML', 'rinse', 'mL', 0, 1000),
+    blank('impurityPercent', 'impurity', '%', 0, 100),
+    blank('impurityS', 'solubility of the impurity', 'g', 0, 300, 'an unknown number of'),
+    blank('antiML', 'antisolvent', 'mL', 0, 20_000, 'no'),
+    blank('antiS', 'solubility in the antisolvent', 'g', 0, 300, 'an unknown number of'),
+    blank('secondML', 'boil the liquor down to', 'mL', 0, 20_000),
+    {
+      key: 'tried',
+      label: 'solvents tried',
+      kind: 'rows',
+      columns: [
+        { key: 'solvent', label: 'solvent', kind: 'text', offers: 'solvents' },
+        { key: 'cold', label: 'holds cold', kind: 'number', unit: '', least: 0, most: 500 },
+        { key: 'hot', label: 'holds hot', kind: 'number', unit: '', least: 0, most: 500 },
+      ],
+      add: 'Write down a solvent that was tried',
+      fresh: { solvent: '', cold: 0, hot: 0 },
+    },
+  ],
+  suggest: (context, typed) => {
+    const { table, lab, measured, step } = context
+    const own = stepOf(context)
+    const { solvent, points } = soluteAndSolvent(context)
+    const soluteG = rough(expectedProductG(context, own?.from) || 1)
+    const boil = solvent && boilsAt(solvent, pressureMmHg(lab))
+    const hottest = points.length > 0 ? Math.max(...points.map(({ atC }) => atC)) : 100
+    const hotC = rough(Math.min((boil?.atC ?? 100) - 1, hottest))
+    const hotFiltration = typed.hotFiltration === 'yes' ? 'yes' : 'no'
+    const planned = own ? (table.lines.find(({ line }) => line.id === own.solvent)?.volume?.value ?? 0) : 0
+    const used = measured?.usedML[step.id]
+    const at = (key: string, suggested: number) => (typeof typed[key] === 'number' ? typed[key] : suggested)
+    // It cools by itself and then in ice, as is usual.
+    const coldC = 5
+    const hotS = points.length > 0 ? rough(solubilityAt(points, at('hotC', hotC))) : 0
+    const volumeML = used ?? (planned || (hotS > 0 ? hotVolume(soluteG, hotS, hotFiltration === 'yes') : 10 * soluteG))
+    return {
+      soluteG,
+      way: used === undefined ? (points.length > 0 ? lab.crystallisationVolume : 'factor') : 'portions',
+      volumeML: rough(volumeML),
+      hotC,
+      hotS,
+      coldC,
+      coldS: points.length > 0 ? rough(solubilityAt(points, at('coldC', coldC))) : 0,
+      hotFiltration,
+      perG: rough(Math.max(0.1, planned / at('soluteG', soluteG))),
+      rinseML: Math.max(1, Math.round(soluteG)),
+      impurityPercent: 2,
+      impurityS: 0,
+      antiML: 0,
+      antiS: 0,
+      secondML: Math.round(volumeML / 4),
+      tried: [],
+    }
+  },
+  report: (context, filled) => {
+    const { solute, solvent } = soluteAndSolvent(context)
+    const of = (key: string) => number(filled, key)
+    const [soluteG, volumeML, hotS, coldS] = [of('soluteG'), of('volumeML'), of('hotS'), of('coldS')]
+    const hot = word(filled, 'hotFiltration') === 'yes'
+    const curveML = hotS > 0 ? hotVolume(soluteG, hotS, hot) : null
+    const factorML = of('perG') * soluteG
+    const least = hotS > 0 ? (100 * soluteG) / hotS : null
+    const known = coldS > 0
+    const crop = cropFrom(soluteG, volumeML, coldS)
+    const rinse = rinseLoss(of('rinseML'), coldS, crop.cropG)
+    const best = (factor: number) => cropFrom(soluteG, (least ?? volumeML) * factor, coldS)
+    const impurityG = (of('impurityPercent') / 100) * soluteG
+    const stays = impurityThatStays(volumeML, of('impurityS'))
+    const meltsC = solute?.melting?.lowC
+    const cool = coolingPlan(volumeML)
+    const wanted =
+      { curve: curveML, factor: factorML, portions: volumeML }[word(filled, 'way') as 'curve' | 'factor' | 'portions'] ?? volumeML
+    const name = solvent?.name ?? 'the solvent'
+    const names = soluteAmongSolvents(context, filled)?.solvents.map((each) => each.name) ?? []
+    const strangers = rowsOf(filled, 'tried').flatMap(({ solvent: tried }) =>
+      tried && !names.includes(String(tried)) ? [`“${tried}”`] : [],
+    )
+    const advice: Advice[] = [
+      ...when(
+        strangers.length > 0,
+        'stranger',
+        'doubt',
+        `${strangers.join(', ')}: no solvent of the plan or of the usual ones has that name, so it is not compared. Choose one of those offered.`,
+      ),
+      ...when(
+        !known,
+        'unknown',
+        'doubt',
+        `How much ${name} dissolves cold is not on record: weigh the crude, use as little hot solvent as just dissolves it, and write the solubility here when you have it.`,
+      ),
+      ...(least !== null && volumeML < least * 0.98
+        ? [
+            {
+              id: 'little',
+              level: 'doubt' as const,
+              words: `${writeNumber(volumeML, 0)} mL do not dissolve it: at least ${writeNumber(least, 0)} mL are needed at ${writeNumber(of('hotC'), 0)} °C.`,
+            },
+          ]
+        : []),
+      ...when(
+        known && crop.recovery < 0.8,
+        'much',
+        'doubt',
+        `${writeNumber(crop.lossG, 2)} g, ${writeNumber(100 - 100 * crop.recovery, 0)} %, will stay dissolved. Boil down to ${writeNumber(boilDownTo(soluteG, 0.9, coldS), 0)} mL before it cools to get 90 % back.`,
+      ),
+      ...when(
+        known && hotS > 0 && hotS / coldS < leastRatio,
+        'ratio',
+        'doubt',
+        `Hot dissolves only ${writeNumber(hotS / coldS, 1)} times what cold does; at least ${leastRatio} is wanted. Look for another solvent or a pair.`,
+      ),
+      ...(meltsC !== undefined && mayOilOut(of('hotC'), meltsC)
+        ? [
+            {
+              id: 'oil',
+              level: 'doubt' as const,
+              words: `The solution is at ${writeNumber(of('hotC'), 0)} °C and the solute melts at ${writeNumber(meltsC, 0)} °C: it may come as an oil. Use more solvent, cool slowly, seed below the melting point, or take a lower-boiling solvent.`,
+            },
+          ]
+        : []),
+      ...when(
+        of('impurityS') > 0 && impurityG > stays,
+        'impurity',
+        'doubt',
+        `${writeNumber(impurityG - stays, 2)} g of the impurity come out with the crystals; ${writeNumber((100 * impurityG) / of('impurityS'), 0)} mL would hold all of it.`,
+      ),
+      ...when(of('impurityS') > 0 && impurityG <= stays, 'impurity', 'good', 'The impurity stays dissolved.'),
+      {
+        id: 'cool',
+        level: 'open',
+        words: `Leave it undisturbed for about ${cool.roomMin} min to room temperature, then ${cool.iceMin} min in ice; scratch or seed if nothing comes.`,
+        why: 'fast cooling gives powder and traps impurity',
+      },
+    ]
+    return {
+      facts: [
+        ...(curveML === null
+          ? []
+          : [
+              fact('curve', 'hot solvent by the curve', curveML, 'mL', 0, {
+                how: `100·${writeNumber(soluteG, 2)} g ÷ ${writeNumber(hotS, 2)} g, and ${hot ? 40 : 10} % more`,
+                atBench: true,
+              }),
+            ]),
+        fact('factor', 'by the factor', factorML, 'mL', 0, {
+          how: `${writeNumber(of('perG'), 1)} mL/g × ${writeNumber(soluteG, 2)} g`,
+        }),
+        fact('wanted', 'by the school chosen', wanted, 'mL', 0),
+        ...(known
+          ? [
+              fact('loss', 'stays dissolved cold', crop.lossG, 'g', 2, {
+                how: `${writeNumber(volumeML, 0)} mL × ${writeNumber(coldS, 2)} g ÷ 100 mL`,
+                atBench: true,
+              }),
+              fact('best', 'best recovery', 100 * crop.recovery, '%', 0, {
+                how: `1 − ${writeNumber(crop.lossG, 2)} ÷ ${writeNumber(soluteG, 2)}`,
+                atBench: true,
+              }),
+              fact('rinse', 'and in the rinse', rinse, 'g', 2),
+              fact('ten', 'best with 10 % too much', 100 * best(1.1).recovery, '%', 0, {
+                how: 'counted from what just dissolves it',
+              }),
+              fact('four', 'best with 300 % too much', 100 * best(4).recovery, '%', 0),
+              fact(
+                'second',
+                `second crop from ${writeNumber(of('secondML'), 0)} mL`,
+                secondCrop(crop.lossG, of('secondML'), coldS),
+                'g',
+                2,
+                { how: 'kept and melted apart' },
+              ),
+              ...(of('antiML') > 0 && of('antiS') > 0
+                ? [
+                    fact(
+                      'anti',
+                      `crop with ${writeNumber(of('antiML'), 0)} mL of antisolvent`,
+                      cropWithAntisolvent(soluteG, volumeML, coldS, of('antiML'), of('antiS')).cropG,
+                      'g',
+                      2,
+                      { how: 'ln s linear in the volume fraction: a first estimate' },
+                    ),
+                  ]
+                : []),
+            ]
+          : []),
+        ...(of('impurityS') > 0
+          ? [fact('impurity', 'impurity that stays dissolved', stays, 'g', 2, { how: `of ${writeNumber(impurityG, 2)} g` })]
+          : []),
+      ],
+      advice,
+    }
+  },
+}
+
+/** Recovery against the volume of solvent, from what just dissolves the crude to five times that. */
+export function recoveryByVolume(filled: Filled): { volumeML: number; percent: number }[] {
+  const [soluteG, hotS, coldS] = [number(filled, 'soluteG'), number(filled, 'hotS'), number(filled, 'coldS')]
+  if (!(hotS > 0) || !(coldS > 0)) return []
+  const least = (100 * soluteG) / hotS
+  return Array.from({ length: 41 }, (_, index) => {
+    const volumeML = least * (1 + index / 10)
+    return { volumeML, percent: 100 * cropFrom(soluteG, volumeML, coldS).recovery }
+  })
+}

@@ -1,0 +1,137 @@
+import { mainSubstance } from '../../plan/plan'
+import { type Substance } from '../../substance/substance'
+import { mostlyIn } from '../extract/layerFlow'
+import { partsUsed } from '../../plan/partsUsed'
+import { writeNumber } from '../../quantity/write'
+import { agentsFor, dryingAgents, dryingDose, waterInSolvent } from './dryingAgents'
+import { densityIn, expectedProductG, isWatery, liquids } from '../vessel/inVessel'
+import { flowOfPlan } from '../extract/flowOfPlan'
+import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Planner, when } from '../planner'
+
+/** The substances in the layer that is dried: what the flow of the layers has left there, or the product. */
+function dissolvedHere(context: Context): Substance[] {
+  const { plan, step } = context
+  const product = mainSubstance(plan)
+  if (plan.mainProduct !== undefined) return product ? [product] : []
+  const flow = flowOfPlan(context)
+  const before = flow?.states
+    .filter((state) => plan.steps.findIndex(({ id }) => id === state.step) < plan.steps.indexOf(step))
+    .at(-1)
+  if (!flow || !before) return product ? [product] : []
+  return plan.substances.filter(
+    ({ name }) => flow.solutes.some(({ id }) => id === name) && mostlyIn(before.state, name).layer === flow.start.name,
+  )
+}
+
+/** Drying a solution: which agent for this product, how much, how long, how one sees that it is dry. */
+export const dryingSolutions: Planner = {
+  of: 'dry-solution',
+  title: 'Drying the solution',
+  sentences: () => [
+    'Dry {volumeML} of density {density} over {agent}; 100 g of it hold {waterPercent} of water, and {dropletsML} hang in it.',
+  ],
+  fields: [
+    blank('volumeML', 'volume', 'mL', 0.1, 20_000),
+    blank('density', 'density', 'g/mL', 0.5, 3),
+    oneOf(
+      'agent',
+      'drying agent',
+      dryingAgents.map(({ name }) => name),
+    ),
+    blank('waterPercent', 'water dissolved', 'g', 0, 50),
+    blank('dropletsML', 'droplets of water', 'mL', 0, 100),
+  ],
+  suggest: (context) => {
+    const { plan, table, step, now, lab } = context
+    const used = partsUsed(step).flatMap(({ line }) => table.lines.filter((each) => each.line.id === line))
+    const organic = liquids(now).find((content) => !isWatery(content) && content.line.role !== 'reactant')
+    const product = mainSubstance(plan)
+    const neatML = product?.density ? expectedProductG(context) / product.density.gPerML : 0
+    const volumeML = Math.max(1, (organic?.volumeML ?? 0) + neatML)
+    const named = dryingAgents.find(({ formula }) => used.some(({ substance }) => substance.formula === formula))
+    return {
+      volumeML: rough(volumeML),
+      density: rough(organic ? densityIn(context, organic) : (product?.density?.gPerML ?? 0.9)),
+      agent:
+        named?.name ??
+        agentsFor(
+          dissolvedHere(context).flatMap(({ groups }) => groups ?? []),
+          lab.dryingAgent,
+        )[0]!.agent.name,
+      waterPercent: (organic && waterInSolvent[organic.substance.id]) ?? 1,
+      dropletsML: rough(0.01 * volumeML),
+    }
+  },
+  report: (context, filled) => {
+    const { lab, table, step } = context
+    const groups = dissolvedHere(context).flatMap(({ groups }) => groups ?? [])
+    const judged = agentsFor(groups, lab.dryingAgent)
+    const chosen = judged.find(({ agent }) => agent.name === word(filled, 'agent')) ?? judged[0]!
+    const { agent, against } = chosen
+    const volumeML = number(filled, 'volumeML')
+    const { waterG, firstDoseG, leastG } = dryingDose(
+      volumeML,
+      number(filled, 'density'),
+      number(filled, 'waterPercent'),
+      number(filled, 'dropletsML'),
+      agent,
+    )
+    const planned = partsUsed(step).reduce(
+      (sum, { line, part }) =>
+        sum +
+        (table.lines.find((each) => each.line.id === line && each.substance.formula === agent.formula)?.mass?.value ?? 0) * part,
+      0,
+    )
+    const product =
+      dissolvedHere(context)
+        .map(({ name }) => name)
+        .join(' and ') || 'what is dissolved'
+    const advice: Advice[] = [
+      against
+        ? {
+            id: 'against',
+            level: 'danger',
+            words: `Not ${agent.name} for ${product}: it is of the kind “${against}”.`,
+            why: agent.why,
+          }
+        : { id: 'agent', level: 'good', words: `${agent.name} will do for ${product}.`, why: agent.why },
+      ...judged
+        .filter((each) => each.agent !== agent)
+        .slice(0, 4)
+        .map((each): Advice => ({
+          id: `other-${each.agent.formula}`,
+          level: 'open',
+          words: each.against ? `${each.agent.name}: not here (${each.against}).` : `${each.agent.name}: also possible.`,
+          why: each.agent.why,
+        })),
+      ...when(
+        planned > 0 && planned < leastG,
+        'little',
+        'doubt',
+        `The plan’s ${writeNumber(planned, 1)} g cannot hold ${writeNumber(waterG, 2)} g of water: part the layers more sharply, or take at least ${writeNumber(leastG, 1)} g.`,
+      ),
+      {
+        id: 'finish',
+        level: 'open',
+        words:
+          'It is dry when some of the agent moves freely, without clumps, and the liquid is clear; if all of it cakes, add another portion. Rinse the agent with two or three small portions of dry solvent.',
+      },
+    ]
+    return {
+      facts: [
+        fact('water', 'water to take up', waterG, 'g', 2, {
+          how: `${writeNumber(volumeML, 0)} mL × ${number(filled, 'density')} g/mL × ${number(filled, 'waterPercent')} % + droplets`,
+        }),
+        fact('first', 'first dose, 1 g to 25 mL', firstDoseG, 'g', 1, { atBench: true }),
+        fact('least', 'the least that can hold it', leastG, 'g', 2, {
+          how: `${writeNumber(agent.gWaterPerG, 2)} g of water to the gram as the highest hydrate; in practice two to three times as much`,
+        }),
+        fact('wait', 'leave it', (agent.waitMin.low + agent.waitMin.high) / 2, 'min', 0, {
+          how: `${agent.waitMin.low} to ${agent.waitMin.high} min, swirling now and then`,
+          atBench: true,
+        }),
+      ],
+      advice,
+    }
+  },
+}

@@ -1,0 +1,122 @@
+import { substanceOfSample } from '../../plan/plan'
+import { deviceOf, uncertaintyOf } from '../../quantity/device'
+import { writeNumber } from '../../quantity/write'
+import { dryingTrend, type Weighing } from './constantMass'
+import { expectedProductG } from '../vessel/inVessel'
+import { blank, fact, number, rough, rowsOf, type Advice, type Context, type Filled, type Planner, when } from '../planner'
+
+/** The weighings of the run, or those written into the planner. */
+export function weighingsOf({ measured, step }: Context, filled: Filled): Weighing[] {
+  const real = measured?.weighings[step.id]
+  if (real && real.length > 0) return real
+  return rowsOf(filled, 'weighings').map(({ atMin, massG }) => ({ atMin: Number(atMin ?? 0), massG: Number(massG ?? 0) }))
+}
+
+/** What agreement counts as dry, g: the share of the mass, or twice the readability where that is more. */
+export function agreementG({ step }: Context, filled: Filled, massG: number): number {
+  const device = deviceOf(step.kind === 'dry' ? step.device : undefined)
+  return Math.max((number(filled, 'agreementPercent') / 100) * massG, 2 * (device?.readability ?? 0.01))
+}
+
+/** Drying a solid: how hot at most, the trend of its weighings, and when it will be dry. */
+export const dryingSolids: Planner = {
+  of: 'dry',
+  title: 'Drying a solid',
+  sentences: () => [
+    'In the oven at {ovenC}, weighed every {everyMin}, until two agree to {agreementPercent}.',
+    'Weighings: {weighings}',
+  ],
+  fields: [
+    blank('ovenC', 'oven', '°C', 15, 250),
+    blank('everyMin', 'every', 'min', 1, 1440),
+    blank('agreementPercent', 'agreement', '%', 0.01, 10),
+    {
+      key: 'weighings',
+      label: 'weighings',
+      kind: 'rows',
+      columns: [
+        { key: 'atMin', label: 'after, min', kind: 'number', unit: '', least: 0, most: 20_000 },
+        { key: 'massG', label: 'net, g', kind: 'number', unit: '', least: 0.0001, most: 5000 },
+      ],
+      add: 'Add a weighing',
+      fresh: { atMin: 0, massG: 1 },
+    },
+  ],
+  suggest: ({ step }) => ({
+    ovenC: 60,
+    everyMin: 10,
+    agreementPercent: step.kind === 'dry' ? rough(100 * step.agreement) : 0.5,
+    weighings: [],
+  }),
+  report: (context, filled) => {
+    const { plan, step } = context
+    const sample = step.kind === 'dry' ? step.sample : ''
+    const melts = substanceOfSample(plan, sample)?.melting?.lowC
+    const ovenC = number(filled, 'ovenC')
+    const weighings = weighingsOf(context, filled)
+    const last = weighings.at(-1)
+    const device = deviceOf(step.kind === 'dry' ? step.device : undefined)
+    const agree = agreementG(context, filled, last?.massG ?? expectedProductG(context))
+    const trend = last ? dryingTrend(weighings, device ? uncertaintyOf(device, 2) : 0.01, agree) : null
+    const left = trend?.endsAtMin === null || !trend || !last ? null : Math.max(0, trend.endsAtMin - last.atMin)
+    const lastTwo = weighings.slice(-2)
+    const agreed = lastTwo.length === 2 && Math.abs(lastTwo[0]!.massG - lastTwo[1]!.massG) <= agree + 1e-9
+    const advice: Advice[] = [
+      ...(melts !== undefined && ovenC > melts - 20
+        ? [
+            {
+              id: 'hot',
+              level: 'danger' as const,
+              words: `${ovenC} °C is too near the melting point of ${melts} °C, and damp solid melts lower still: at most ${writeNumber(melts - 20, 0)} °C, or in air.`,
+            },
+          ]
+        : []),
+      ...when(
+        weighings.length === 0,
+        'rule',
+        'open',
+        `It is dry when two weighings, ${number(filled, 'everyMin')} min apart, differ by no more than ${writeNumber(agree, 3)} g. A yield taken before that is marked wet.`,
+      ),
+      ...when(agreed, 'dry', 'good', 'The last two weighings agree: dry.'),
+      ...when(
+        !agreed && weighings.length > 0 && weighings.length < 3,
+        'more',
+        'open',
+        'Three weighings show where it is tending to.',
+      ),
+      ...when(
+        !agreed && weighings.length >= 3 && !trend,
+        'no-trend',
+        'doubt',
+        'These weighings do not fall ever slower: was the container the same, and cold?',
+      ),
+      ...(trend && !agreed && left !== null
+        ? [
+            {
+              id: 'left',
+              level: 'open' as const,
+              words: `About ${writeNumber(left, 0)} min more; it is tending to ${writeNumber(trend.endG, 2)} ± ${writeNumber(trend.uEndG, 2)} g.`,
+            },
+          ]
+        : []),
+    ]
+    return {
+      facts: [
+        fact('agree', 'two weighings agree within', agree, 'g', 3, {
+          how: `${number(filled, 'agreementPercent')} % or twice the readability`,
+          atBench: true,
+        }),
+        ...(trend
+          ? [
+              fact('end', 'tending to', trend.endG, 'g', 2, {
+                how: `± ${writeNumber(trend.uEndG, 2)} g from the balance; m = end + (start − end)·e^(−k·t), k = ${writeNumber(trend.perMin, 3)}/min`,
+                atBench: true,
+              }),
+            ]
+          : []),
+        ...(left === null ? [] : [fact('left', 'time still to dry', left, 'min', 0, { atBench: true })]),
+      ],
+      advice,
+    }
+  },
+}

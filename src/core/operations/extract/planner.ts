@@ -1,0 +1,347 @@
+import { acidLeftMmol } from '../../query/acidAndBase'
+import { writeNumber } from '../../quantity/write'
+import { baseCapacityOf } from '../../substance/acidBase'
+import { operationOf } from '../../plan/operations'
+import { densityOf, mainSubstance } from '../../plan/plan'
+import { emulsionLadder, loadedDensity, uncertainBelow, whichOnTop } from './layers'
+import { saturatedSodiumChloride, usualSetschenow } from './saltingOut'
+import { mostlyIn, type FlowState, type Layer } from './layerFlow'
+import { distributionRatio, fractionLeft, fractionLimit, portionFor, portionsFor } from './partition'
+import { fillRule, fittingSize } from '../vessel/vessel'
+import { flowOfPlan, pHOf, saltingOf, shakenWith, solutesOf, type PlanFlow, type Shaken } from './flowOfPlan'
+import { organicLayer } from '../vessel/inVessel'
+import { shortOfReagent } from './shortOfReagent'
+import {
+  blank,
+  fact,
+  inPowers,
+  number,
+  oneOf,
+  rough,
+  word,
+  type Advice,
+  type Context,
+  type Field,
+  type Filled,
+  type Planner,
+  type Report,
+} from '../planner'
+
+export const soluteColumns: readonly Exclude<Field, { kind: 'rows' }>[] = [
+  { key: 'name', label: 'substance', kind: 'text', offers: 'substances' },
+  { key: 'mmol', label: 'mmol', kind: 'number', unit: '', least: 0, most: 1e6 },
+  { key: 'K', label: 'K', kind: 'number', unit: '', least: 0, most: 1e8 },
+  { key: 'acidPKa', label: 'pKa, acid', kind: 'number', unit: '', least: -10, most: 50 },
+  { key: 'basePKa', label: 'pKa, base', kind: 'number', unit: '', least: -10, most: 50 },
+]
+
+/** The flow of layers up to and with a step: what stands where now and before, and the layer that the step shakes as it was. */
+export function flowHere(
+  context: Context,
+): { flow: PlanFlow; state: FlowState; before: FlowState | undefined; shaken: Layer } | null {
+  const flow = flowOfPlan(context)
+  const at = flow?.states.findIndex(({ step }) => step === context.step.id) ?? -1
+  if (!flow || at < 0) return null
+  const before = flow.states[at - 1]?.state
+  const first: Layer = { ...flow.start, holds: Object.fromEntries(flow.solutes.map(({ id, mmol }) => [id, mmol])) }
+  const shaken = (before?.layers ?? [first]).find(({ name }) => name === flow.states[at]!.layer)
+  return shaken ? { flow, state: flow.states[at]!.state, before, shaken } : null
+}
+
+/** Water that takes the acid of a reaction up is about as acid as this: what dissolves in it decides, not the water. */
+const acidWaterPH = 2
+
+/** True where plain water or brine meets acid that no base has met before. */
+function acidInWater({ plan, table, step }: Context, goes: Shaken): boolean {
+  if (pHOf(goes.line, goes.substance) !== 7 || acidLeftMmol(plan, table) <= 0) return false
+  const earlier = plan.steps
+    .slice(0, plan.steps.indexOf(step))
+    .filter((each) => ['extract', 'wash', 'quench'].includes(operationOf(each) ?? ''))
+  return !earlier.some((each) => baseCapacityOf(shakenWith(table, each)?.substance ?? {}) > 0)
+}
+
+/** What a step of extraction or washing suggests, from the liquid that goes into it. */
+export function suggestShaking(context: Context, typed: Filled): Filled {
+  const { plan, table, step } = context
+  const goes = shakenWith(table, step)
+  const portions = typeof typed.portions === 'number' ? typed.portions : 1
+  const earlier = plan.steps
+    .slice(0, plan.steps.indexOf(step))
+    .some((other) => shakenWith(table, other) && ['extract', 'wash'].includes(operationOf(other) ?? ''))
+  const organic = organicLayer(context)
+  return {
+    portions,
+    portionML: rough((goes?.volumeML ?? 20) / portions),
+    pH: goes?.watery ? (acidInWater(context, goes) ? acidWaterPH : pHOf(goes.line, goes.substance)) : 7,
+    layer: '',
+    into: `${goes?.substance.name ?? 'wash'} of “${step.title}”`,
+    wantedPercent: 99,
+    salt: 'none',
+    setschenow: usualSetschenow,
+    ...(earlier ? {} : { solutes: solutesOf(context, organic?.solvents[0]) }),
+  }
+}
+
+/** A solvent that boils below this presses the stopper out, °C: ether 35, dichloromethane 40, tert-butyl methyl ether 55. */
+const quickC = 60
+
+/** Extraction: what each portion takes, how many are wanted, which layer lies on top, and what is where after it. */
+export const extracting: Planner = {
+  of: 'extract',
+  title: 'Extraction',
+  sentences: ({ salt }) => [
+    'Shake with {portions} portions of {portionML} each, water at pH {pH}, drawn into {into}.',
+    `Salt in the water: {salt}${salt === 'saturated' ? ', Setschenow constant {setschenow}' : ''}.`,
+    'To take out {wantedPercent} of what should go. {solutes}',
+  ],
+  fields: [
+    blank('portions', 'portions', '', 1, 20),
+    blank('portionML', 'volume of a portion', 'mL', 0.1, 5000),
+    blank('pH', 'pH of the watery layer', '', -1, 15),
+    { key: 'into', label: 'flask it is drawn into', kind: 'text' },
+    { key: 'layer', label: 'layer that is shaken', kind: 'text' },
+    oneOf('salt', 'salt in the water', [
+      ['none', 'none is added'],
+      ['saturated', 'sodium chloride till no more dissolves'],
+    ]),
+    blank('setschenow', 'Setschenow constant', 'L/mol', 0, 1),
+    blank('wantedPercent', 'wanted', '%', 1, 99.99),
+    {
+      key: 'solutes',
+      label: 'substances followed',
+      kind: 'rows',
+      columns: soluteColumns,
+      add: 'Follow another substance',
+      fresh: { name: '', mmol: 1, K: 10 },
+    },
+  ],
+  suggest: suggestShaking,
+  report: (context, filled) => {
+    const here = flowHere(context)
+    const [portions, portionML, pH] = ['portions', 'portionML', 'pH'].map((key) => number(filled, key)) as [
+      number,
+      number,
+      number,
+    ]
+    const wanted = number(filled, 'wantedPercent') / 100
+    if (!here)
+      return {
+        facts: [],
+        advice: [
+          {
+            id: 'no-layers',
+            level: 'doubt',
+            words: word(filled, 'layer')
+              ? `There is no layer “${word(filled, 'layer')}” to shake yet.`
+              : 'This step names no liquid to shake with, or a flask that holds the other kind of layer.',
+          },
+        ],
+      }
+    const { state, flow, shaken } = here
+    // What goes into the new layer most is what this step is for.
+    const moved = flow.solutes
+      .map((solute) => {
+        const held = shaken.holds[solute.id] ?? 0
+        const left = state.layers.find(({ name }) => name === shaken.name)?.holds[solute.id] ?? 0
+        return { solute, held, taken: held > 0 ? 1 - left / held : 0 }
+      })
+      .filter(({ held, solute }) => held > 1e-6 * Math.max(solute.mmol, 1e-9))
+    const product = context.plan.mainProduct === undefined ? undefined : mainSubstance(context.plan)?.name
+    const target =
+      product === undefined
+        ? [...moved].sort((a, b) => b.taken * b.held - a.taken * a.held)[0]
+        : moved.find(({ solute }) => solute.id === product)
+    const facts: Report['facts'] = []
+    const advice: Advice[] = []
+    if (product !== undefined && !target)
+      advice.push({
+        id: 'unknown',
+        level: 'doubt',
+        words: `No partition coefficient of ${product} is on record: write it among the substances of the first extraction or wash to see how much each portion takes.`,
+      })
+    const short = shortOfReagent(context)
+    if (short)
+      advice.push({
+        id: 'too-little',
+        level: 'danger',
+        words:
+          short.has === null
+            ? `How strong ${short.reagent} is in “${short.title}” is not known, so how much it takes is not either.`
+            : `${short.reagent} in “${short.title}” holds ${writeNumber(short.has, 1)} mmol, and ${short.target} ${short.target.includes(' and ') ? 'are' : 'is'} ${writeNumber(short.needs, 1)} mmol: it cannot take all of it. How much goes over is not worked out; take more.`,
+        why: 'once the reagent is spent the pH typed here no longer holds',
+      })
+    if (target && !short) {
+      const intoWater = shaken.kind === 'organic'
+      const salting = saltingOf(filled)
+      const D = salting * distributionRatio(target.solute, intoWater ? pH : shaken.pH)
+      // Seen from the layer that is shaken: what the portions prefer to it.
+      const pull = intoWater ? 1 / D : D
+      const one = 1 - fractionLeft(pull, shaken.volumeML, portionML * portions, 1)
+      const count = portionsFor(wanted, pull, shaken.volumeML, portionML)
+      const wateryML = intoWater ? portions * portionML : shaken.volumeML
+      const at = `V = ${writeNumber(shaken.volumeML, 0)} mL`
+      facts.push(
+        {
+          ...fact('D', `D of ${target.solute.id}`, D, '', 3),
+          text: inPowers(D),
+          how: `K = ${writeNumber(target.solute.K, 1)} at pH ${writeNumber(intoWater ? pH : shaken.pH, 1)}${target.solute.acidPKa === undefined ? '' : `, pKa ${target.solute.acidPKa}`}${target.solute.basePKa === undefined ? '' : `, pKaH ${target.solute.basePKa}`}: D = K/(1 + 10^(pH − pKa) + 10^(pKaH − pH))${salting > 1 ? `, times ${writeNumber(salting, 1)} for the salt` : ''}`,
+        },
+        fact('taken', `taken in ${portions} × ${writeNumber(portionML, 0)} mL`, 100 * target.taken, '%', 1, {
+          how: `1 − (V/(V + D·v))^n, ${at}, D ${intoWater ? 'counted the other way round' : `= ${writeNumber(D, 2)}`}`,
+          atBench: true,
+        }),
+        fact('at-once', 'the same volume at once', 100 * one, '%', 1),
+        fact(
+          'limit',
+          'limit, ever smaller portions',
+          100 * (1 - fractionLimit(pull, shaken.volumeML, portionML * portions)),
+          '%',
+          1,
+          { how: `1 − exp(−D·V_tot/V)` },
+        ),
+        ...(salting > 1
+          ? [
+              fact('salt', 'sodium chloride to saturate the water', wateryML * saturatedSodiumChloride.gPerMLWater, 'g', 0, {
+                how: `${writeNumber(wateryML, 0)} mL × ${saturatedSodiumChloride.gPerMLWater} g/mL`,
+                atBench: true,
+              }),
+              fact('salting', 'and it raises K', salting, 'times', 1, {
+                how: `10^(${number(filled, 'setschenow')} L/mol × ${saturatedSodiumChloride.molPerL} mol/L), Setschenow`,
+              }),
+            ]
+          : []),
+        ...(count === null
+          ? []
+          : [fact('count', `portions of ${writeNumber(portionML, 0)} mL for ${writeNumber(100 * wanted, 0)} %`, count, '', 0)]),
+      )
+      if (count === null)
+        advice.push({
+          id: 'never',
+          level: 'doubt',
+          words: `No reasonable number of portions takes ${writeNumber(100 * wanted, 0)} % of ${target.solute.id} out: change the pH or the solvent, or salt it out.`,
+        })
+      else if (count > portions)
+        advice.push({
+          id: 'more',
+          level: 'doubt',
+          words: `For ${writeNumber(100 * wanted, 0)} % take ${count} portions of ${writeNumber(portionML, 0)} mL, or ${portions} of ${writeNumber(portionFor(wanted, pull, shaken.volumeML, portions), 0)} mL.`,
+        })
+      const where = mostlyIn(state, target.solute.id)
+      advice.push({
+        id: 'where',
+        level: where.fraction > 0.9 ? 'good' : 'doubt',
+        words: `${writeNumber(100 * where.fraction, 1)} % of ${target.solute.id} is now in ${where.layer}.`,
+      })
+    }
+    advice.push(...layersAdvice(context, shaken.volumeML, portionML, saltingOf(filled) > 1))
+    return { facts, advice, ladder: { title: 'If an emulsion stands, gentlest first', rungs: [...emulsionLadder] } }
+  },
+}
+
+/** Which layer is on top, which funnel, when to vent, how to take the layers out. */
+export function layersAdvice(context: Context, layerML: number, portionML: number, salted = false): Advice[] {
+  const { plan, table, step, lab } = context
+  const goes = shakenWith(table, step)
+  const organic = organicLayer(context)
+  const solute = table.lines
+    .filter(({ line, mass }) => line.role === 'component' && mass)
+    .reduce((sum, { mass }) => sum + mass!.value, 0)
+  const advice: Advice[] = []
+  const wateryDensity = salted ? saturatedSodiumChloride.gPerML : goes?.watery ? (densityOf(plan, goes.line)?.gPerML ?? 1.0) : 1.0
+  const organicDensity = organic && loadedDensity(organic.volumeML, organic.gPerML, solute)
+  if (organic && organicDensity !== null) {
+    const { top, certain, difference } = whichOnTop(organicDensity, wateryDensity)
+    advice.push({
+      id: 'on-top',
+      level: certain ? 'open' : 'doubt',
+      words: certain
+        ? `The ${top === 'organic' ? `${organic.name} layer` : 'watery layer'} lies on top.`
+        : `Either layer may lie on top: they differ by ${writeNumber(difference, 3)} g/mL, less than ${uncertainBelow}. Add salt, and let a drop of each fall into water.`,
+      why: `${writeNumber(organicDensity, 2)} against ${writeNumber(wateryDensity, 2)} g/mL with what is dissolved; a drop that vanishes in water came from the watery layer`,
+    })
+  }
+  const all = layerML + portionML
+  const size = fittingSize('separating funnel', all)
+  const used = context.now.vessel
+  if (used?.kind === 'separating funnel' && all > fillRule['separating funnel'].most * used.sizeML)
+    advice.push({
+      id: 'funnel',
+      level: 'doubt',
+      words: `Both layers make ${writeNumber(all, 0)} mL, too much for the ${used.sizeML} mL funnel: take ${size ?? 'two fillings of the largest'} mL.`,
+    })
+  else
+    advice.push({
+      id: 'funnel',
+      level: 'open',
+      words: `A ${used?.kind === 'separating funnel' ? used.sizeML : (size ?? 1000)} mL funnel: ${writeNumber(all, 0)} mL with both layers in.`,
+      why: 'at most three quarters full',
+    })
+  const gassy = goes && /CO3$/.test(goes.substance.formula ?? '')
+  const quick = organic && plan.substances.some(({ name, boiling }) => name === organic.name && boiling && boiling.lowC < quickC)
+  advice.push({
+    id: 'vent',
+    level: gassy ? 'danger' : 'open',
+    words: `Invert, point away from people, open: ${gassy ? 'swirl open first, then after every second shake' : quick ? 'after every second shake at first' : 'after the first shakes, then now and then'}.`,
+    why: gassy ? 'carbon dioxide' : 'warm vapour presses the stopper out',
+  })
+  advice.push({
+    id: 'out',
+    level: 'open',
+    words:
+      lab.layersOut === 'top through the top'
+        ? 'Bottom layer out through the tap, top layer out at the top.'
+        : 'Both layers out through the tap, the boundary into a flask of its own.',
+    why:
+      lab.layersOut === 'top through the top'
+        ? 'the bore of the tap holds drops of the other layer'
+        : 'the school of this laboratory; dry the upper layer longer',
+  })
+  advice.push({
+    id: 'keep',
+    level: 'open',
+    words: `Every layer into a named flask; none is thrown away before the product has been weighed. Then neutral, harmless water goes ${lab.harmlessWater === 'sink' ? 'into the sink, where local rules allow it' : 'into its container'}.`,
+  })
+  return advice
+}
+
+/** The substances that are followed at a step, with how much of each every layer holds. */
+export function whereItIs(
+  context: Context,
+): { solutes: string[]; layers: { name: string; kind: string; volumeML: number; pH: number; share: number[] }[] } | null {
+  const here = flowHere(context)
+  if (!here || shortOfReagent(context)) return null
+  const { flow, state } = here
+  const totals = flow.solutes.map(({ id }) => state.layers.reduce((sum, { holds }) => sum + (holds[id] ?? 0), 0))
+  return {
+    solutes: flow.solutes.map(({ id }) => id),
+    layers: state.layers.map(({ name, kind, volumeML, pH, holds }) => ({
+      name,
+      kind,
+      volumeML,
+      pH,
+      share: flow.solutes.map(({ id }, i) => (totals[i]! > 0 ? (holds[id] ?? 0) / totals[i]! : 0)),
+    })),
+  }
+}
+
+/** Fraction taken out against the number of portions into which the same volume is parted, for the substance that moves least easily of those that should. */
+export function recoveryByPortions(context: Context, filled: Filled): { portions: number; percent: number }[] {
+  const here = flowHere(context)
+  if (!here || shortOfReagent(context)) return []
+  const { flow, shaken } = here
+  const product = context.plan.mainProduct === undefined ? undefined : mainSubstance(context.plan)?.name
+  const pulls = flow.solutes
+    .filter(({ id }) => (product === undefined ? (shaken.holds[id] ?? 0) > 0 : id === product))
+    .map((solute) => {
+      const D = saltingOf(filled) * distributionRatio(solute, shaken.kind === 'organic' ? number(filled, 'pH') : shaken.pH)
+      return shaken.kind === 'organic' ? 1 / D : D
+    })
+    .filter((pull) => pull > 0.05)
+  if (pulls.length === 0) return []
+  const pull = Math.min(...pulls)
+  const total = number(filled, 'portions') * number(filled, 'portionML')
+  return Array.from({ length: 8 }, (_, index) => ({
+    portions: index + 1,
+    percent: 100 * (1 - fractionLeft(pull, shaken.volumeML, total / (index + 1), index + 1)),
+  }))
+}

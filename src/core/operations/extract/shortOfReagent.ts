@@ -1,0 +1,57 @@
+import { operationOf } from '../../plan/operations'
+import { baseCapacityOf, protonsOf } from '../../substance/acidBase'
+import { flowOfPlan, shakenWith } from './flowOfPlan'
+import { number, type Context } from '../planner'
+
+/** A step in which the acid or base that is shaken with is less than what it should turn. */
+export interface Shortfall {
+  step: string
+  title: string
+  reagent: string
+  /** mmol of base or of protons that it holds; null where its strength is not known. */
+  has: number | null
+  /** mmol that should be turned. */
+  needs: number
+  target: string
+}
+
+/** A base this little above an acid's pKa turns less than half of it. */
+const turnsFrom = 0
+
+/**
+ * The first step up to this one that has too little acid or base for what it should take out of the layer it shakes; null where there is enough. From there on nothing is said of how much went over: pH is typed, not worked
+ * out, and the typed pH does not hold once the reagent is spent.
+ */
+export function shortOfReagent(context: Context): Shortfall | null {
+  const { plan, table, step, filledOf } = context
+  const flow = flowOfPlan(context)
+  if (!flow) return null
+  for (const [index, { step: id, layer }] of flow.states.entries()) {
+    const here = plan.steps.find((each) => each.id === id)!
+    const goes = shakenWith(table, here)
+    if (goes?.watery && (operationOf(here) === 'extract' || operationOf(here) === 'wash')) {
+      const base = baseCapacityOf(goes.substance)
+      const acid = protonsOf(goes.substance)
+      const pH = number(filledOf(here), 'pH')
+      const before = flow.states[index - 1]?.state.layers.find(({ name }) => name === layer)?.holds
+      const turned = flow.solutes.filter(({ acidPKa, basePKa }) =>
+        base > 0
+          ? acidPKa !== undefined && pH - acidPKa > turnsFrom
+          : acid > 0 && basePKa !== undefined && basePKa - pH > turnsFrom,
+      )
+      const needs = turned.reduce((sum, solute) => sum + (before ? (before[solute.id] ?? 0) : solute.mmol), 0)
+      const has = goes.mmol === null ? null : goes.mmol * Math.max(base, acid)
+      if (needs > 1e-6 && (has === null || has < needs))
+        return {
+          step: id,
+          title: here.title,
+          reagent: goes.substance.name,
+          has,
+          needs,
+          target: turned.map(({ id: name }) => name).join(' and '),
+        }
+    }
+    if (id === step.id) break
+  }
+  return null
+}

@@ -1,0 +1,93 @@
+import { mainSubstance } from '../../plan/plan'
+import { writeNumber } from '../../quantity/write'
+import { solubilityAt } from '../crystallise/solubility'
+import { filteringFor, flutedPaper, rinseLoss, rinseML, suctionPaper } from './papers'
+import { expectedProductG } from '../vessel/inVessel'
+import { blank, fact, number, oneOf, rough, word, type Planner, when } from '../planner'
+
+/** Filtering: by what, on which paper, and what the rinse costs. */
+export const filtering: Planner = {
+  of: 'filter',
+  title: 'Filtering',
+  sentences: () => [
+    'Keep the {keep} of {volumeML} with {solidG} of solid, {heat}; rinse {times} with {rinseML} of cold {rinseWith}, which dissolves {solubility} in 100 mL.',
+  ],
+  fields: [
+    oneOf('keep', 'what is kept', ['solid', 'solution']),
+    blank('volumeML', 'volume', 'mL', 0.1, 20_000),
+    blank('solidG', 'solid', 'g', 0, 5000),
+    oneOf('heat', 'how', [
+      ['cold', 'cold'],
+      ['hot', 'hot'],
+    ]),
+    blank('times', 'rinses', '×', 0, 10),
+    blank('rinseML', 'each rinse', 'mL', 0, 1000),
+    { key: 'rinseWith', label: 'rinsed with', kind: 'text', offers: 'solvents' },
+    blank('solubility', 'solubility cold', 'g', 0, 300, 'an unknown number of'),
+  ],
+  suggest: (context, typed) => {
+    const { plan, now } = context
+    const solidG = rough(expectedProductG(context))
+    const rinseWith = typeof typed.rinseWith === 'string' ? typed.rinseWith : ''
+    const solvent = plan.substances.find(({ name }) => name === rinseWith)?.id ?? rinseWith
+    const points = mainSubstance(plan)?.solubility?.find((each) => each.solvent === solvent)?.points
+    return {
+      keep: 'solid',
+      volumeML: rough(Math.max(1, now.volumeML || 10 * solidG)),
+      solidG,
+      heat: 'cold',
+      times: 1,
+      rinseWith,
+      rinseML: rinseML(solidG),
+      solubility: points ? rough(solubilityAt(points, 5)) : 0,
+    }
+  },
+  report: (_context, filled) => {
+    const keep = word(filled, 'keep') === 'solution' ? 'solution' : 'solid'
+    const [volumeML, solidG, times, each, solubility] = ['volumeML', 'solidG', 'times', 'rinseML', 'solubility'].map((key) =>
+      number(filled, key),
+    ) as [number, number, number, number, number]
+    const { way, why } = filteringFor(keep, word(filled, 'heat') === 'hot', volumeML)
+    const loss = rinseLoss(times * each, solubility, solidG)
+    const paper = way === 'suction' ? suctionPaper(solidG) : way === 'cotton plug' ? null : flutedPaper(volumeML)
+    return {
+      facts: [
+        ...(paper === null
+          ? []
+          : [
+              fact('paper', 'paper', paper, 'mm', 0, {
+                how:
+                  way === 'suction'
+                    ? `${writeNumber(solidG, 1)} g at 2 mL to the gram, no thicker than 10 mm`
+                    : 'holds a third of the liquid at a time',
+                atBench: true,
+              }),
+            ]),
+        ...(keep === 'solid'
+          ? [
+              fact('loss', 'lost in the rinses', loss, 'g', 2, {
+                how: `${times} × ${writeNumber(each, 0)} mL × ${writeNumber(solubility, 2)} g ÷ 100 mL${solubility === 0 ? '; no cold solubility on record' : ''}`,
+                atBench: solubility > 0,
+              }),
+            ]
+          : []),
+      ],
+      advice: [
+        { id: 'way', level: 'open', words: `Take ${way}.`, why },
+        ...when(
+          keep === 'solid' && solidG > 0 && loss > 0.05 * solidG,
+          'rinse',
+          'doubt',
+          `The rinses take ${writeNumber((100 * loss) / solidG, 0)} % of it: rinse with less, ice-cold, or with a solvent that dissolves less.`,
+        ),
+        ...when(
+          way === 'suction',
+          'dry',
+          'open',
+          'Wet the paper, press the cake flat, draw air until the paper is dry and opaque and the powder falls off the spatula.',
+        ),
+        { id: 'clog', level: 'open', words: 'When it clogs, change the paper: it can cost hours.' },
+      ],
+    }
+  },
+}

@@ -1,0 +1,84 @@
+import { pressureMmHg } from '../../lab/lab'
+import { writeNumber } from '../../quantity/write'
+import { boilsAt } from '../vessel/boilingAt'
+import { timeInBand } from '../vessel/timeInBand'
+import { neatLiquids } from '../vessel/inVessel'
+import { blank, fact, number, oneOf, when, word, type Planner } from '../planner'
+
+/** What each bath reaches at the most, °C, and how it is kept there. */
+const baths: Readonly<Record<string, { mostC: number; kept: string }>> = {
+  'a warm-water bath': { mostC: 90, kept: 'topped up with hot water, a thermometer in it' },
+  'a boiling-water bath': { mostC: 100, kept: 'boiling gently, topped up with boiling water' },
+  'a mantle': { mostC: 350, kept: 'a thermometer in the flask, the mantle on something that drops away' },
+}
+
+/** Heating without reflux: in what, between which temperatures, what would boil away, and how long it stood inside its band. */
+export const holding: Planner = {
+  of: 'heat',
+  title: 'Heating and holding',
+  sentences: () => ['Hold it between {lowC} and {highC} in {bath} for {minutes}, the flask {closed}.'],
+  fields: [
+    blank('lowC', 'lower end of the band', '°C', -50, 400),
+    blank('highC', 'upper end of the band', '°C', -50, 400),
+    oneOf('bath', 'bath', Object.keys(baths)),
+    blank('minutes', 'time', 'min', 0.1, 6000),
+    oneOf('closed', 'flask', ['open or loosely stoppered', 'under a condenser']),
+  ],
+  suggest: ({ step }, typed) => ({
+    lowC: 50,
+    highC: 60,
+    bath: Number(typed.highC ?? 60) <= 90 ? 'a warm-water bath' : 'a mantle',
+    minutes: step.kind === 'hold' && step.holdMin > 0 ? step.holdMin : Math.max(1, step.waitMin),
+    closed: 'open or loosely stoppered',
+  }),
+  report: ({ step, now, lab, measured }, filled) => {
+    const [lowC, highC, minutes] = [number(filled, 'lowC'), number(filled, 'highC'), number(filled, 'minutes')]
+    const bath = baths[word(filled, 'bath')] ?? baths['a mantle']!
+    const readings = measured?.temperatures[step.id] ?? []
+    const { insideMin, allMin } = timeInBand(readings, { lowC, highC })
+    const lost =
+      word(filled, 'closed') === 'under a condenser'
+        ? []
+        : neatLiquids(now).flatMap(({ substance }) => {
+            const boil = boilsAt(substance, pressureMmHg(lab))
+            return boil && boil.atC < highC ? [`${substance.name} (${Math.round(boil.atC)} °C)`] : []
+          })
+    return {
+      facts: [
+        fact('least', 'inside the band at least', 0.8 * minutes, 'min', 0, {
+          how: `four fifths of ${writeNumber(minutes, 0)} min`,
+        }),
+        ...(readings.length > 1
+          ? [
+              fact('inside', 'inside the band', insideMin, 'min', 0, {
+                how: `of ${writeNumber(allMin, 0)} min between the first and the last of ${readings.length} readings`,
+                atBench: true,
+              }),
+            ]
+          : []),
+      ],
+      advice: [
+        {
+          id: 'bath',
+          level: 'open',
+          words: `${word(filled, 'bath')[0]!.toUpperCase()}${word(filled, 'bath').slice(1)}, ${bath.kept}.`,
+          why: 'the bath stands a few degrees above what is in the flask',
+        },
+        ...when(highC > bath.mostC, 'too-cold', 'doubt', `It stays below ${bath.mostC} °C: take another bath for ${highC} °C.`),
+        ...when(highC <= lowC, 'band', 'doubt', 'The band ends below where it begins: give the lower end first.'),
+        ...when(
+          lost.length > 0,
+          'boils-away',
+          'doubt',
+          `Boils away below ${writeNumber(highC, 0)} °C: ${lost.join(', ')}. Put a condenser on, or stay colder.`,
+        ),
+        ...when(
+          readings.length > 1 && allMin >= minutes && insideMin < 0.8 * minutes,
+          'outside',
+          'doubt',
+          `Inside the band for ${writeNumber(insideMin, 0)} of ${writeNumber(minutes, 0)} min: hold it longer.`,
+        ),
+      ],
+    }
+  },
+}

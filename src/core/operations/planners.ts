@@ -1,0 +1,122 @@
+import { defaultLab, type Lab } from '../lab/lab'
+import { operationOf, type OperationKey } from '../plan/operations'
+import type { Plan, Step } from '../plan/plan'
+import type { Substance } from '../substance/substance'
+import { typedFor } from '../plan/typedFor'
+import type { ReactionTable } from '../reaction/reactionTable'
+import { stepContents } from './vessel/contents'
+import { adding } from './add/planner'
+import { cooling } from './cool/planner'
+import { crystallising } from './crystallise/planner'
+import { distilling } from './distil/planner'
+import { dryingSolids } from './dry/planner'
+import { dryingSolutions } from './dry-solution/planner'
+import { evaporating } from './evaporate/planner'
+import { extracting } from './extract/planner'
+import { filtering } from './filter/planner'
+import { heating } from './reflux/planner'
+import { holding } from './heat/planner'
+import { melting } from './melt/planner'
+import type { Context, Field, Filled, Measured, Planner, Report } from './planner'
+import { quenching } from './quench/planner'
+import { sending } from './send/planner'
+import { testing } from './test/planner'
+import { washing } from './wash/planner'
+
+/** The planner of each operation that has one. */
+export const planners: Partial<Record<OperationKey, Planner>> = Object.fromEntries(
+  [
+    heating,
+    holding,
+    cooling,
+    adding,
+    quenching,
+    extracting,
+    washing,
+    dryingSolutions,
+    filtering,
+    evaporating,
+    distilling,
+    crystallising,
+    dryingSolids,
+    melting,
+    testing,
+    sending,
+  ].map((planner) => [planner.of, planner]),
+)
+
+/** The planner of a step's operation; undefined where it has none. */
+export function plannerFor(step: Step): Planner | undefined {
+  const operation = operationOf(step)
+  return operation && planners[operation]
+}
+
+/** Where the planner of a step stands. @throws where the plan has no such step */
+export function contextOf(
+  plan: Plan,
+  table: ReactionTable,
+  step: Step,
+  lab: Lab = defaultLab,
+  measured?: Measured,
+  solvents?: readonly Substance[],
+): Context {
+  const now = stepContents(plan, table).find((each) => each.step === step.id)
+  if (!now) throw new Error(`The plan has no step “${step.id}”.`)
+  const context: Context = {
+    plan,
+    table,
+    step,
+    now,
+    lab,
+    ...(measured ? { measured } : {}),
+    ...(solvents ? { solvents } : {}),
+    filledOf: (other) => filledFor(contextOf(plan, table, other, lab, measured, solvents)),
+  }
+  return context
+}
+
+/** Every blank of a step's planner: what the plan suggests, and over it what was typed. Empty where the operation has none. */
+export function filledFor(context: Context): Filled {
+  const planner = plannerFor(context.step)
+  if (!planner) return {}
+  const { of: _of, ...typed } = typedFor(context.step) as Filled
+  return { ...planner.suggest(context, typed), ...typed }
+}
+
+/** What follows for a step; null where its operation has no planner. */
+export function reportFor(context: Context, filled = filledFor(context)): Report | null {
+  return plannerFor(context.step)?.report(context, filled) ?? null
+}
+
+/** Fields of a planner as they are here: the apparatus to choose from are the laboratory's. */
+export function fieldsHere(planner: Planner, lab: Lab): readonly Field[] {
+  return planner.fields.map((field) =>
+    planner === melting && field.key === 'instrument' && field.kind === 'choice'
+      ? { ...field, ways: [...lab.instruments.map(({ id, name }) => ({ value: id, words: name })), ...field.ways] }
+      : field,
+  )
+}
+
+/** Why a typed value cannot stand in a field; undefined where it can. */
+export function problemIn(field: Field, value: unknown): string | undefined {
+  if (field.kind === 'number') {
+    if (typeof value !== 'number' || !Number.isFinite(value))
+      return `${field.label} is a number${field.unit ? ` of ${field.unit}` : ''}.`
+    return value < field.least || value > field.most
+      ? `${field.label} lies between ${field.least} and ${field.most}${field.unit ? ` ${field.unit}` : ''}.`
+      : undefined
+  }
+  if (field.kind === 'rows') {
+    if (!Array.isArray(value)) return `${field.label} is a list.`
+    for (const row of value as Record<string, unknown>[])
+      for (const column of field.columns) {
+        const problem = row[column.key] === undefined ? undefined : problemIn(column, row[column.key])
+        if (problem) return problem
+      }
+    return undefined
+  }
+  if (typeof value !== 'string') return `${field.label} is a word.`
+  return field.kind === 'choice' && field.key !== 'instrument' && !field.ways.some((way) => way.value === value)
+    ? `${field.label} is one of: ${field.ways.map(({ words }) => words).join(', ')}.`
+    : undefined
+}

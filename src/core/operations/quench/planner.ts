@@ -1,0 +1,206 @@
+import { pressureMmHg } from '../../lab/lab'
+import { mainSubstance, type Step } from '../../plan/plan'
+import { type Substance } from '../../substance/substance'
+import { partsUsed } from '../../plan/partsUsed'
+import { acidLeftMmol } from '../../query/acidAndBase'
+import { typedFor } from '../../plan/typedFor'
+import { writeNumber } from '../../quantity/write'
+import { baseCapacityOf, givesCarbonDioxide, protonsOf } from '../../substance/acidBase'
+import { deprotonated, neutralisation, neutraliserOf, neutralisers, targetPH, unitsPast, type Neutraliser } from './neutralise'
+import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Planner, when } from '../planner'
+
+/** What goes in at a step that neutralises: mmol of protons given and taken up, mL, and its name. */
+function added(table: Context['table'], step: Step) {
+  return partsUsed(step).flatMap(({ line: id, part }) => {
+    const found = table.lines.find(({ line }) => line.id === id)
+    if (!found) return []
+    const mmol = (found.amount?.value ?? 0) * part
+    const mL = (found.volume?.value ?? found.mass?.value ?? 0) * part
+    return [
+      {
+        name: found.substance.name,
+        mL,
+        acid: mmol * protonsOf(found.substance),
+        base: mmol * baseCapacityOf(found.substance),
+        co2: givesCarbonDioxide(found.substance) ? 1 / baseCapacityOf(found.substance) : 0,
+      },
+    ]
+  })
+}
+
+const sum = (values: readonly number[]) => values.reduce((a, b) => a + b, 0)
+
+/** What this step itself adds as a neutraliser; undefined where it adds neither acid nor base. */
+function ownNeutraliser({ table, step }: Context): Neutraliser | undefined {
+  const own = added(table, step).find(({ acid, base, mL }) => mL > 0 && (acid > 0 || base > 0))
+  return (
+    own && {
+      name: `what this step adds, ${own.name}`,
+      kind: own.acid > 0 ? 'acid' : 'base',
+      mmolPerML: Math.max(own.acid, own.base) / own.mL,
+      co2: own.co2,
+      gPerML: 1,
+      source: 'strength and volume of its line',
+    }
+  )
+}
+
+/** Acid or base that earlier steps put into the same flask, mmol: the flask that is named, or everything before where none is. */
+function putIn({ plan, table, step }: Context, what: 'acid' | 'base', flask: string): number {
+  const earlier = plan.steps
+    .slice(0, plan.steps.indexOf(step))
+    .filter((other) => flask === '' || [typedFor(other).into, typedFor(other).flask].includes(flask))
+  return sum(earlier.flatMap((each) => added(table, each).map((goes) => goes[what])))
+}
+
+/** The substance that a change of pH is for: the component, or the product, that is an acid or a base as wanted. */
+function turned({ plan, table }: Context, aim: 'protonate' | 'deprotonate'): Substance | undefined {
+  const components = table.lines.filter(({ line }) => line.role === 'component').map(({ substance }) => substance)
+  const product = mainSubstance(plan)
+  return [...components, ...(product ? [product] : [])].find(
+    ({ pKa }) => pKa && (pKa.ofConjugateAcid ? 'deprotonate' : 'protonate') === aim,
+  )
+}
+
+const planned = 'what this step adds'
+
+/** Quenching and neutralising: acid or base left against what meets it, the gas, and the pH to reach. */
+export const quenching: Planner = {
+  of: 'quench',
+  title: 'Quenching and neutralising',
+  sentences: () => [
+    'There are {mmol} of {kind} left, to meet {plannedML} of {with}.',
+    'It happens in flask {flask}, to pH {toPH}.',
+    'The substance that is to {aim} has pKa {pKa}; the vessel holds {vesselML}.',
+  ],
+  fields: [
+    blank('mmol', 'left to be met', 'mmol', 0, 1e6),
+    oneOf('kind', 'what is left', ['acid', 'base']),
+    blank('plannedML', 'volume of the neutraliser', 'mL', 0, 20_000),
+    oneOf('with', 'neutraliser', [planned, ...neutralisers.map(({ name }) => name)]),
+    oneOf('aim', 'aim', [
+      ['none', 'stay as it is'],
+      ['protonate', 'take up its proton'],
+      ['deprotonate', 'lose its proton'],
+    ]),
+    blank('pKa', 'pKa', '', -10, 50),
+    { key: 'flask', label: 'flask', kind: 'text' },
+    blank('toPH', 'pH to reach', '', 0, 14, 'what the neutraliser gives'),
+    blank('vesselML', 'vessel', 'mL', 1, 20_000),
+  ],
+  suggest: (context, typed) => {
+    const { plan, table, now, step } = context
+    const flask = word(typed, 'flask')
+    const own = ownNeutraliser(context)
+    const kind = own?.kind === 'acid' ? 'base' : 'acid'
+    const left =
+      kind === 'base'
+        ? putIn(context, 'base', flask)
+        : own && flask !== ''
+          ? putIn(context, 'acid', flask)
+          : acidLeftMmol(plan, table)
+    const aim = own ? (own.kind === 'acid' ? 'protonate' : 'deprotonate') : 'none'
+    const substance = aim === 'none' ? undefined : turned(context, aim)
+    return {
+      mmol: rough(left),
+      kind,
+      plannedML: rough(sum(added(table, step).flatMap(({ mL, acid, base }) => (acid > 0 || base > 0 ? [mL] : [])))),
+      with: own ? planned : 'saturated sodium bicarbonate',
+      aim: substance ? aim : 'none',
+      pKa: substance?.pKa?.values[0] ?? 7,
+      flask: '',
+      toPH: 0,
+      vesselML: now.vessel?.sizeML ?? Math.max(50, Math.ceil((now.volumeML * 2) / 50) * 50),
+    }
+  },
+  report: (context, filled) => {
+    const { lab, now } = context
+    const by =
+      word(filled, 'with') === planned
+        ? (ownNeutraliser(context) ?? neutraliserOf('saturated sodium bicarbonate'))
+        : neutraliserOf(word(filled, 'with'))
+    const [mmol, plannedML, vesselML] = ['mmol', 'plannedML', 'vesselML'].map((key) => number(filled, key)) as [
+      number,
+      number,
+      number,
+    ]
+    const meets = by.kind !== word(filled, 'kind')
+    const found = neutralisation(mmol, by, plannedML, pressureMmHg(lab))
+    const room = vesselML - now.volumeML
+    const aim = word(filled, 'aim')
+    const pKa = number(filled, 'pKa')
+    const pH = aim === 'none' ? null : targetPH(pKa, aim === 'protonate' ? 'protonate' : 'deprotonate')
+    const advice: Advice[] = [
+      {
+        id: 'order',
+        level: 'danger',
+        words: 'Acid into water, never the reverse: cold, slowly, in portions, stirring.',
+        why: 'the heat of dilution boils the first drops of water',
+      },
+      ...when(
+        !meets,
+        'same',
+        'danger',
+        `${by.name} is itself ${by.kind === 'acid' ? 'an acid' : 'a base'} and does not meet what is left. Choose ${by.kind === 'acid' ? 'a base' : 'an acid'}.`,
+      ),
+      ...when(
+        meets && found.leftMmol > 0 && plannedML === 0,
+        'poured',
+        'open',
+        `${writeNumber(mmol, 0)} mmol go into the water as they are; all of it would take ${writeNumber(found.neededML, 0)} mL of ${by.name}.`,
+      ),
+      ...when(
+        meets && found.leftMmol > 0 && plannedML > 0,
+        'short',
+        'doubt',
+        `${writeNumber(found.leftMmol, 0)} mmol are left: take ${writeNumber(found.neededML, 0)} mL, or something stronger, and test with paper.`,
+      ),
+      ...when(meets && found.leftMmol === 0 && plannedML > 0, 'enough', 'good', 'It is enough; test with paper all the same.'),
+      ...when(
+        meets && found.gasL > 0.05,
+        'gas',
+        'doubt',
+        `${writeNumber(found.gasL, 2)} L of carbon dioxide from a ${vesselML} mL vessel with ${writeNumber(Math.max(0, room), 0)} mL free: add in portions, open, and wait for the foam to fall.`,
+      ),
+      ...when(
+        now.volumeML > vesselML / 2,
+        'full',
+        'doubt',
+        `${writeNumber(now.volumeML, 0)} mL fill more than half of it; foam needs the rest. Take a larger one.`,
+      ),
+    ]
+    return {
+      facts: [
+        ...(meets
+          ? [
+              fact('needed', `${by.name} needed`, found.neededML, 'mL', found.neededML < 10 ? 1 : 0, {
+                how: `${writeNumber(mmol, 1)} mmol ÷ ${writeNumber(by.mmolPerML, 2)} mmol/mL (${by.source})`,
+                atBench: true,
+              }),
+              fact('gas', 'carbon dioxide', found.gasL, 'L', 2, {
+                how: `${by.co2} mol to the mole of acid, 24.06 L/mol at 20 °C and 760 mmHg`,
+                atBench: found.gasL > 0.05,
+              }),
+            ]
+          : []),
+        ...(pH === null
+          ? []
+          : [
+              fact('pH', `pH to reach, ${aim === 'protonate' ? 'or below' : 'or above'}`, pH, '', 1, {
+                how: `pKa ${writeNumber(pKa, 2)} ${aim === 'protonate' ? '−' : '+'} ${unitsPast}`,
+                atBench: true,
+              }),
+              fact(
+                'turned',
+                'turned there',
+                100 * (aim === 'protonate' ? 1 - deprotonated(pKa, pH) : deprotonated(pKa, pH)),
+                '%',
+                1,
+                { how: '1/(1 + 10^(pKa − pH)) has lost its proton' },
+              ),
+            ]),
+      ],
+      advice,
+    }
+  },
+}

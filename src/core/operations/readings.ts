@@ -1,0 +1,30 @@
+import { operationOf } from '../plan/operations'
+import { lineOf, substanceOf, type Plan, type Step } from '../plan/plan'
+
+/** What a group writes down in a step, in words; empty where it only ticks the step off. */
+export function readingsOf(plan: Plan, step: Step): string {
+  switch (step.kind) {
+    case 'charge':
+      return `${step.measure} of ${substanceOf(plan, lineOf(plan, step.line)).name}${step.measure === 'mass' ? ', two readings' : ''}`
+    case 'weigh':
+      return `mass of the sample ${step.sample}, two readings`
+    case 'crystallise':
+      return 'volume of hot solvent, every portion'
+    case 'dry':
+      return `masses of the sample ${step.sample} until two agree`
+    case 'melt':
+      return `onset and clear point of the sample ${step.sample}`
+    case 'reflux':
+      return 'heat on, onset of reflux, heat off'
+    case 'hold':
+      return 'start and end of the clock'
+    case 'act':
+      return (
+        { distil: 'head at the first drop, then volume and head', test: 'what each tube shows', send: 'slot of the vial' }[
+          operationOf(step) as string
+        ] ?? ''
+      )
+    default:
+      return ''
+  }
+}

@@ -1,0 +1,141 @@
+import { pressureMmHg } from '../../lab/lab'
+import { writeNumber } from '../../quantity/write'
+import { boilsAt } from '../vessel/boilingAt'
+import { heatingFor } from './heating'
+import { timeInBand } from '../vessel/timeInBand'
+import { boilingLiquid, isFlammable, liquids, neatLiquids } from '../vessel/inVessel'
+import { blank, fact, number, oneOf, rough, word, type Advice, type Planner, when } from '../planner'
+
+/** How far the pot may stand above and below its boil while it is held, K. */
+const bandK = 5
+
+/** Heating under reflux: where the liquid boils here, with what, under what, and how long it was inside its band. */
+export const heating: Planner = {
+  of: 'reflux',
+  title: 'Heating under reflux',
+  sentences: () => [
+    'The liquid boils at {boilC}; hold it between {lowC} and {highC}.',
+    'Water in the air {moisture}; gas {gas}.',
+  ],
+  fields: [
+    blank('boilC', 'boiling point at this pressure', '°C', -50, 400, 'a temperature that is not known'),
+    blank('lowC', 'lower end of the band', '°C', -50, 400, 'a little below'),
+    blank('highC', 'upper end of the band', '°C', -50, 400, 'a little above'),
+    oneOf('moisture', 'water in the air', [
+      ['no', 'does no harm'],
+      ['yes', 'spoils it'],
+    ]),
+    oneOf('gas', 'gas', [
+      ['none', 'does not come off'],
+      ['acid', 'comes off that is acid or foul'],
+    ]),
+  ],
+  suggest: (context, typed) => {
+    const found = boilingLiquid(context)
+    const boil = 'liquid' in found ? boilsAt(found.liquid, pressureMmHg(context.lab)) : null
+    const typedC = typeof typed.boilC === 'number' && typed.boilC !== 0 ? typed.boilC : undefined
+    const atC = typedC ?? (boil ? rough(boil.atC) : undefined)
+    const incompatible = context.now.contents.flatMap(({ substance }) => substance.incompatible?.with ?? [])
+    return {
+      // Where nothing is known there is no figure: 0 stands for that.
+      boilC: boil ? rough(boil.atC) : 0,
+      lowC: atC === undefined ? 0 : rough(atC - bandK),
+      highC: atC === undefined ? 0 : rough(atC + bandK),
+      moisture:
+        incompatible.some((each) => /^water\b|moisture/.test(each)) &&
+        !context.now.contents.some(({ substance }) => substance.formula === 'H2O')
+          ? 'yes'
+          : 'no',
+      gas: 'none',
+    }
+  },
+  report: (context, filled) => {
+    const { lab, step, measured } = context
+    const looked = boilingLiquid(context)
+    const liquid = 'liquid' in looked ? looked.liquid : undefined
+    const boilC = number(filled, 'boilC')
+    const known = boilC !== 0
+    const mmHg = pressureMmHg(lab)
+    const found = liquid && boilsAt(liquid, mmHg)
+    const flammable = liquids(context.now).some(({ substance }) => isFlammable(substance))
+    const { bath, condenser, why } = heatingFor(boilC, flammable)
+    const band = { lowC: number(filled, 'lowC'), highC: number(filled, 'highC') }
+    const readings = measured?.temperatures[step.id] ?? []
+    const { insideMin, allMin } = timeInBand(readings, band)
+    const banded = readings.length > 1 && band.highC > band.lowC
+    const light = neatLiquids(context.now).flatMap(({ substance }) => {
+      const at = boilsAt(substance, mmHg)
+      return at && known && at.atC < boilC - 15 ? [`${substance.name} at ${Math.round(at.atC)} °C`] : []
+    })
+    const wanted = step.kind === 'reflux' || step.kind === 'hold' ? step.holdMin : 0
+    const advice: Advice[] = [
+      ...when(
+        !known,
+        'boil-unknown',
+        'doubt',
+        `What this boils at is not known: ${'why' in looked ? looked.why : 'nothing was found'}. Write it in where you know it; bath and condenser follow from it.`,
+      ),
+      ...when(known, 'bath', 'open', `Heat with ${bath}.`, '15 to 25 °C above the boil, on something that can be dropped away'),
+      ...when(known, 'condenser', 'open', `Take a ${condenser}.`, why),
+      ...when(
+        word(filled, 'moisture') === 'yes',
+        'tube',
+        'open',
+        'Put a drying tube on the condenser.',
+        'what is in the flask does not bear water, and a stopper would close it',
+      ),
+      ...when(
+        word(filled, 'gas') === 'acid',
+        'gas',
+        'doubt',
+        lab.gas === 'trap'
+          ? 'Lead the gas through a trap: an inverted funnel just above the liquid, not in it.'
+          : 'Under the hood with the sash down; a trap for more than a few millimoles.',
+        lab.gas === 'trap'
+          ? 'liquid cannot be sucked back, and the hood stays clean'
+          : 'this laboratory leads small amounts into the draught',
+      ),
+      ...when(
+        light.length > 0,
+        'light',
+        'open',
+        `Boils before: ${light.join(', ')}.`,
+        'a mixture begins to boil below its main liquid',
+      ),
+      ...when(
+        known && band.highC <= band.lowC,
+        'band',
+        'doubt',
+        'The band ends below where it begins: give the lower end first.',
+      ),
+      ...when(
+        banded && insideMin < wanted * 0.8,
+        'outside',
+        'doubt',
+        `Inside the band for ${writeNumber(insideMin, 0)} of ${wanted} min so far.`,
+      ),
+    ]
+    return {
+      facts: [
+        fact('pressure', 'pressure here', mmHg, 'mmHg', 0),
+        ...(found && liquid
+          ? [
+              fact('boil', `${liquid.name} boils at`, found.atC, '°C', 1, {
+                how: `at ${Math.round(mmHg)} mmHg, by its ${found.by}; the clock counts from the onset of reflux`,
+                atBench: true,
+              }),
+            ]
+          : []),
+        ...(banded
+          ? [
+              fact('inside', 'inside the band', insideMin, 'min', 0, {
+                how: `of ${writeNumber(allMin, 0)} min between the first and the last of ${readings.length} readings`,
+                atBench: true,
+              }),
+            ]
+          : []),
+      ],
+      advice,
+    }
+  },
+}

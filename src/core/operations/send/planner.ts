@@ -1,0 +1,50 @@
+import { slots, slotsOf } from './sampleSlots'
+import { blank, fact, number, oneOf, word, type Planner } from '../planner'
+
+/** Samples for an instrument: vials, what for, and a slot for each bench, so that results find their sample. */
+export const sending: Planner = {
+  of: 'send',
+  title: 'Samples for an instrument',
+  sentences: () => ['{vials} of each bench go to {instrument}, for {groups}.'],
+  fields: [
+    blank('vials', 'vials', '', 1, 10),
+    oneOf('instrument', 'instrument', [
+      'gas chromatography',
+      'infrared',
+      'nuclear magnetic resonance',
+      'thin-layer chromatography',
+    ]),
+    blank('groups', 'benches', '', 1, 60),
+  ],
+  suggest: ({ plan }) => ({
+    vials: 1,
+    instrument: plan.steps.some(({ kind }) => kind === 'melt') ? 'infrared' : 'gas chromatography',
+    groups: 8,
+  }),
+  report: (_context, filled) => {
+    const [vials, groups] = [Math.max(1, Math.round(number(filled, 'vials'))), Math.max(1, Math.round(number(filled, 'groups')))]
+    const last = slotsOf(groups, vials)
+    return {
+      facts: [fact('all', 'slots taken', vials * groups, '', 0, { how: `of ${slots.length} in a tray` })],
+      advice: [
+        last
+          ? {
+              id: 'slots',
+              level: 'open',
+              words: `Bench 1 has ${slotsOf(1, vials)!.join(' and ')}, bench ${groups} has ${last.join(' and ')}.`,
+              why: 'side by side, benches one after another',
+            }
+          : {
+              id: 'slots',
+              level: 'doubt',
+              words: `The tray has ${slots.length} slots, and ${vials * groups} are wanted: benches from ${Math.floor(slots.length / vials) + 1} on go into a second tray.`,
+            },
+        {
+          id: 'label',
+          level: 'open',
+          words: `On every vial: bench, sample, date, ${word(filled, 'instrument')}. The bench writes its slot down; a file that comes back is found by it.`,
+        },
+      ],
+    }
+  },
+}

@@ -1,0 +1,113 @@
+import { operationOf } from '../../plan/operations'
+import { isCharged, type Line, type Plan, type Step, type Vessel } from '../../plan/plan'
+import { type Substance } from '../../substance/substance'
+import { partsUsed } from '../../plan/partsUsed'
+import type { ComputedLine, ReactionTable } from '../../reaction/reactionTable'
+
+/** A part of a line as it stands in a vessel. */
+export interface Content {
+  line: Line
+  substance: Substance
+  massG: number | null
+  volumeML: number | null
+}
+
+/** What the work goes on in while a step is done, once everything is in that the step adds. */
+export interface StepContents {
+  step: string
+  /** The vessel, where the plan names it. */
+  vessel: Vessel | undefined
+  /** The step that set this vessel up. */
+  since: string | undefined
+  contents: Content[]
+  /** Liquids by volume, solids taken at 1 mL to the gram. */
+  volumeML: number
+}
+
+/** Operations after which only the product is left of what was in the vessel. */
+const leavesProduct = new Set(['filter', 'evaporate', 'distil', 'weigh', 'dry', 'crystallise', 'melt'])
+/** Operations that take the mixture to another vessel. */
+const pouredOff = new Set(['pour', 'quench'])
+
+/**
+ * Follows what goes into which vessel, step by step. A charge, or a line named in the words of a step, goes in with the part named; a step with a vessel of its
+ * own goes on in that one with what there was; pouring off, quenching and crystallising leave the vessel, and so does an extraction or a wash that is not in a separating funnel yet; extraction and washing take the watery layer away with them;
+ * filtering, evaporating, distilling and weighing leave the product alone, whose amount is not known then.
+ */
+export function stepContents(plan: Plan, table: ReactionTable): readonly StepContents[] {
+  const known = followed.get(table)
+  if (known?.plan === plan) return known.steps
+  const steps = follow(plan, table)
+  followed.set(table, { plan, steps })
+  return steps
+}
+
+/** The last plan followed with each table: every rule that looks into a vessel asks for the same. */
+const followed = new WeakMap<ReactionTable, { plan: Plan; steps: StepContents[] }>()
+
+function follow(plan: Plan, table: ReactionTable): StepContents[] {
+  let vessel: Vessel | undefined
+  let since: string | undefined
+  let inside: Content[] = []
+  return plan.steps.map((step) => {
+    const operation = operationOf(step)
+    const leaves = pouredOff.has(operation ?? '')
+    const toFunnel = (operation === 'extract' || operation === 'wash') && vessel?.kind !== 'separating funnel'
+    if (step.vessel || leaves || toFunnel || operation === 'filter' || step.kind === 'crystallise')
+      [vessel, since] = [step.vessel, step.vessel && step.id]
+    if (step.kind === 'crystallise') inside = []
+    inside = together(inside, added(table, step))
+    const during = {
+      step: step.id,
+      vessel,
+      since,
+      contents: inside,
+      volumeML: inside.reduce((sum, { volumeML, massG }) => sum + (volumeML ?? massG ?? 0), 0),
+    }
+    if (operation === 'extract' || operation === 'wash') inside = inside.filter((content) => !watery(content))
+    if (leavesProduct.has(operation ?? '')) {
+      // What a filtration names is what the solid is rinsed with or dissolved in: it goes on.
+      inside = operation === 'filter' ? added(table, step) : []
+      if (!step.vessel || operation !== 'filter') [vessel, since] = [undefined, undefined]
+    }
+    return during
+  })
+}
+
+/** Millilitres in the vessel that a step sets up, when it is fullest. */
+export function contentsML(plan: Plan, table: ReactionTable, setUp: string): number {
+  return Math.max(0, ...stepContents(plan, table).flatMap(({ since, volumeML }) => (since === setUp ? [volumeML] : [])))
+}
+
+/** Contents with others put to them; a divided charge is one content again. */
+function together(inside: readonly Content[], more: readonly Content[]): Content[] {
+  const sum = (a: number | null, b: number | null) => (a === null || b === null ? (a ?? b) : a + b)
+  return more.reduce<Content[]>(
+    (all, next) => {
+      const same = all.find(({ line }) => line.id === next.line.id)
+      if (!same) return [...all, next]
+      const both = { ...same, massG: sum(same.massG, next.massG), volumeML: sum(same.volumeML, next.volumeML) }
+      return all.map((content) => (content === same ? both : content))
+    },
+    [...inside],
+  )
+}
+
+function added(table: ReactionTable, step: Step): Content[] {
+  return partsUsed(step).flatMap(({ line: id, part }): Content[] => {
+    const found: ComputedLine | undefined = table.lines.find(({ line }) => line.id === id)
+    if (!found || !isCharged(found.line)) return []
+    const { line, substance, mass, volume } = found
+    return [{ line, substance, massG: mass && mass.value * part, volumeML: volume && volume.value * part }]
+  })
+}
+
+/** True for water and what is dissolved in it. */
+function watery({ line, substance }: Content): boolean {
+  return (
+    line.form.kind === 'solution' ||
+    line.form.kind === 'mass-volume' ||
+    line.form.kind === 'mass-fraction' ||
+    substance.formula === 'H2O'
+  )
+}

@@ -1,0 +1,119 @@
+import { allThereIs, densityOf, mainResult, mainSubstance } from '../../plan/plan'
+import { type FunctionalGroup, type Substance } from '../../substance/substance'
+import { wholeOf } from '../../reaction/reactionTable'
+import { specificHeat } from '../add/adiabaticRise'
+import type { Content, StepContents } from './contents'
+import type { Context } from '../planner'
+
+/** Liquids in the vessel while a step is done, the most first. */
+export function liquids({ contents }: StepContents): Content[] {
+  return contents
+    .filter(({ line, volumeML }) => line.form.kind !== 'solid' && volumeML !== null)
+    .sort((a, b) => b.volumeML! - a.volumeML!)
+}
+
+/** The liquids of a vessel that are in it neat: what a solution boils at stands on no record. */
+export function neatLiquids(now: StepContents): Content[] {
+  return liquids(now).filter(({ line }) => line.form.kind === 'neat')
+}
+
+/** True for water and what is dissolved in it. */
+export function isWatery({ line, substance }: Pick<Content, 'line' | 'substance'>): boolean {
+  return (
+    line.form.kind === 'solution' ||
+    line.form.kind === 'mass-volume' ||
+    line.form.kind === 'mass-fraction' ||
+    substance.formula === 'H2O'
+  )
+}
+
+/** Acids that hold water and boil with it at a point of their own, whatever is on record of the pure acid. */
+const boilsWithWater = new Set(['H2SO4', 'HNO3', 'HCl', 'HBr', 'H3PO4', 'HClO4'])
+
+/**
+ * The liquid that sets the boil: the neat one that there is most of. A dissolved solid never does, and a solution boils by its solvent and its strength, which are not on record: where there is more of that than of any
+ * neat liquid nothing is said, and why.
+ */
+export function boilingLiquid(context: Context): { liquid: Substance } | { why: string } {
+  const most = liquids(context.now)[0]
+  if (!most) return { why: 'no liquid is known to be in it' }
+  const { line, substance } = most
+  if (line.form.kind !== 'neat' || boilsWithWater.has(substance.formula ?? ''))
+    return { why: `most of it is ${substance.name} in solution, and what that boils at is not on record` }
+  if (!substance.boiling && !substance.antoine) return { why: `what ${substance.name} boils at is not on record` }
+  return { liquid: substance }
+}
+
+/** Grams of the product that a careful group gets: the middle of what is expected, all that theory allows where nobody has said, or what was weighed of the sample. */
+export function expectedProductG({ plan, table, measured }: Context, sample?: string): number {
+  const weighed = sample === undefined ? undefined : measured?.samples[sample]
+  if (weighed !== undefined) return weighed
+  const result = mainResult(plan)
+  const whole = wholeOf(plan, table)
+  const { low, high } = result?.expected ?? allThereIs
+  return result && whole ? (whole.value * (low + high)) / 2 : 0
+}
+
+/** Grams of all that is in the vessel; what has no mass on record counts by its volume. */
+export function gramsIn({ contents }: StepContents): number {
+  return contents.reduce((sum, { massG, volumeML }) => sum + (massG ?? volumeML ?? 0), 0)
+}
+
+/** Specific heat of all that is in the vessel, J/(g·K): known where it is water alone, else nobody has said. */
+export function specificHeatIn({ contents }: StepContents): number | null {
+  const known =
+    contents.length > 0 && contents.every(({ substance, line }) => substance.formula === 'H2O' && line.form.kind === 'neat')
+  return known ? specificHeat.water : null
+}
+
+/** The groups of the substance that the plan makes or isolates. */
+export function productGroups({ plan }: Context): readonly FunctionalGroup[] {
+  return mainSubstance(plan)?.groups ?? []
+}
+
+/** True for what burns easily, by its statements. */
+export function isFlammable({ hazards }: Pick<Substance, 'hazards'>): boolean {
+  return hazards?.statements.some((statement) => /^H22[456]/.test(statement)) ?? false
+}
+
+/** Density of a content as it was dispensed, g/mL; 1 where none is on record. */
+export function densityIn({ plan }: Context, { line }: Content): number {
+  return densityOf(plan, line)?.gPerML ?? 1
+}
+
+/** The organic layer of a funnel: its solvents that do not mix with water, and the product where it is a liquid itself. */
+export interface OrganicLayer {
+  /** Ids of its solvents; empty for a product that is its own layer. */
+  solvents: string[]
+  name: string
+  gPerML: number
+  volumeML: number
+}
+
+/** Liquids of less log P than this mix with water: acetone −0.2, tetrahydrofuran 0.5; ethyl acetate has 0.7, diethyl ether 0.9. */
+const mixesBelowLogP = 0.6
+
+/** What the organic layer is made of at a step; null where nothing in the vessel parts from water. */
+export function organicLayer(context: Context): OrganicLayer | null {
+  const solvents = liquids(context.now).filter(
+    (content) => !isWatery(content) && content.line.role !== 'reactant' && (content.substance.logP?.value ?? 1) >= mixesBelowLogP,
+  )
+  const product = mainSubstance(context.plan)
+  const neat = product?.density && context.plan.mainProduct !== undefined ? expectedProductG(context) : 0
+  const parts = [
+    ...solvents.map((content) => ({
+      name: content.substance.name,
+      mL: content.volumeML!,
+      g: content.volumeML! * densityIn(context, content),
+    })),
+    ...(neat > 0 ? [{ name: product!.name, mL: neat / product!.density!.gPerML, g: neat }] : []),
+  ]
+  const volumeML = parts.reduce((sum, { mL }) => sum + mL, 0)
+  if (volumeML === 0) return null
+  return {
+    solvents: solvents.map(({ substance }) => substance.id),
+    name: parts[0]!.name,
+    volumeML,
+    gPerML: parts.reduce((sum, { g }) => sum + g, 0) / volumeML,
+  }
+}

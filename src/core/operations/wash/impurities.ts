@@ -1,0 +1,77 @@
+import { isProduct, isReactant, type Plan } from '../../plan/plan'
+import { type FunctionalGroup, type Substance } from '../../substance/substance'
+import type { ReactionTable } from '../../reaction/reactionTable'
+import { protonsOf } from '../../substance/acidBase'
+
+/** How an impurity behaves towards a wash. */
+export type ImpurityKind =
+  'mineral acid' | 'carboxylic acid' | 'phenol' | 'amine' | 'aldehyde' | 'halogen' | 'water-soluble' | 'neutral'
+
+export interface Impurity {
+  name: string
+  kind: ImpurityKind
+  /** mmol that a wash has to meet: of protons for an acid, of the substance for all else. */
+  mmol: number
+  /** Partition coefficient, organic over watery, where it is known: what water alone takes out. */
+  K?: number
+}
+
+const halogens = new Set(['I2', 'Br2', 'Cl2'])
+const byGroup: readonly [FunctionalGroup, ImpurityKind][] = [
+  ['carboxylic acid', 'carboxylic acid'],
+  ['amine', 'amine'],
+  ['phenol', 'phenol'],
+  ['aldehyde', 'aldehyde'],
+]
+/** At or below this log P a small molecule goes into water: butan-1-ol, the least soluble alcohol still washed out, has 0.88. */
+const waterSolubleLogP = 0.9
+
+/** What kind of impurity a substance is, from its formula, its groups and its log P; salts and small polar molecules go into water. */
+export function impurityKind({ formula = '', groups, logP }: Pick<Substance, 'formula' | 'groups' | 'logP'>): ImpurityKind {
+  if (halogens.has(formula)) return 'halogen'
+  if (protonsOf({ formula }) > 0) return 'mineral acid'
+  const found = byGroup.find(([group]) => groups?.includes(group))
+  if (found) return found[1]
+  if (logP) return logP.value <= waterSolubleLogP ? 'water-soluble' : 'neutral'
+  // What has no carbon, or a metal in it, is a salt.
+  return !/C(?![a-z])/.test(formula) || /Na|K|Li|Mg|Ca/.test(formula) ? 'water-soluble' : 'neutral'
+}
+
+/**
+ * What a crude product is expected to hold from the plan's own table: reactants in excess, and a part of all of them where the reaction does not run to its end; catalysts, reagents and solvents that are
+ * not taken off; and what forms beside the product.
+ * @param conversion fraction of the limiting reagent that reacts, 0 to 1
+ */
+export function crudeComposition(plan: Plan, table: ReactionTable, conversion: number): Impurity[] {
+  const reacted = (table.extent?.value ?? 0) * conversion
+  const all = table.lines.flatMap(({ line, substance, amount }): Impurity[] => {
+    if (line.id === plan.mainProduct || line.role === 'work-up' || line.role === 'material' || line.role === 'component')
+      return []
+    const protons = protonsOf(substance)
+    if (line.role === 'solvent' && protons === 0) return []
+    const made = isProduct(line)
+    const mmol = made
+      ? (line.coefficient ?? 0) * reacted
+      : (amount?.value ?? 0) - (isReactant(line) ? line.coefficient! * reacted : 0)
+    // A metal that is left lies at the bottom and is decanted from.
+    if (
+      mmol <= 1e-9 ||
+      substance.formula === undefined ||
+      substance.formula === 'H2O' ||
+      /^(Mg|Zn|Fe|Sn|Na|Li|Pd)$/.test(substance.formula)
+    )
+      return []
+    return [
+      {
+        name: substance.name,
+        kind: impurityKind(substance),
+        mmol: mmol * Math.max(1, protons),
+        ...(substance.logP ? { K: 10 ** substance.logP.value } : {}),
+      },
+    ]
+  })
+  return all.reduce<Impurity[]>((sum, next) => {
+    const same = sum.find(({ name }) => name === next.name)
+    return same ? sum.map((each) => (each === same ? { ...each, mmol: each.mmol + next.mmol } : each)) : [...sum, next]
+  }, [])
+}

@@ -1,0 +1,241 @@
+import { pressureMmHg } from '../../lab/lab'
+import { mainSubstance } from '../../plan/plan'
+import { partsUsed } from '../../plan/partsUsed'
+import { baseCapacityOf, protonsOf } from '../../substance/acidBase'
+import { writeNumber } from '../../quantity/write'
+import { crudeComposition, type Impurity, type ImpurityKind } from './impurities'
+import { afterWater, dissolvedFrom, measured as measuredWash, washPlan, washSolutions, type Wash } from './washPlan'
+import { flowHere, layersAdvice, suggestShaking } from '../extract/planner'
+import { shakenWith } from '../extract/flowOfPlan'
+import { isWatery, liquids, organicLayer, productGroups } from '../vessel/inVessel'
+import { blank, fact, number, rough, rowsOf, type Advice, type Context, type Filled, type Planner, when } from '../planner'
+
+const kinds: readonly ImpurityKind[] = [
+  'mineral acid',
+  'carboxylic acid',
+  'phenol',
+  'amine',
+  'aldehyde',
+  'halogen',
+  'water-soluble',
+  'neutral',
+]
+
+/** Volume of the layer that is washed: the solvents and the product, and what is dissolved in it before the first water. */
+function layerOf(context: Context): number {
+  const dissolved = liquids(context.now).filter((content) => !isWatery(content) && content.line.role === 'reactant')
+  return Math.max(1, (organicLayer(context)?.volumeML ?? 0) + dissolved.reduce((sum, { volumeML }) => sum + volumeML!, 0))
+}
+
+const impuritiesOf = (rows: Filled): Impurity[] =>
+  rowsOf(rows, 'impurities').map(({ name, kind, mmol, K }) => ({
+    name: String(name ?? ''),
+    kind: kinds.find((each) => each === kind) ?? 'neutral',
+    mmol: Number(mmol ?? 0),
+    ...(typeof K === 'number' ? { K } : {}),
+  }))
+
+/** The washes as they stand, each with what it still has to meet when its turn comes. */
+export function washesOf(context: Context, filled: Filled): Wash[] {
+  const groups = productGroups(context)
+  const impurities = impuritiesOf(filled)
+  let left = impurities
+  return rowsOf(filled, 'washes').map(({ solution, portionML, times }) => {
+    const planned = { solution: String(solution), portionML: Number(portionML ?? 0), times: Number(times ?? 1) }
+    const wash = measuredWash(planned, left, groups, pressureMmHg(context.lab))
+    // What follows has less to meet: what water has taken, and what this one has reacted with.
+    const before = left
+    if (planned.solution === 'water') {
+      left = afterWater(before, number(filled, 'layerML'), planned.portionML, planned.times)
+      return { ...wash, dissolves: dissolvedFrom(before, left) }
+    }
+    left = before.map((each) =>
+      wash.removes.includes(each.name) && wash.needMmol
+        ? { ...each, mmol: each.mmol * Math.max(0, 1 - (wash.capacityMmol ?? 0) / wash.needMmol) }
+        : each,
+    )
+    return wash
+  })
+}
+
+/** mmol of acid that the bases named at a step can meet. */
+function baseOf({ table, step }: Context): number {
+  return partsUsed(step).reduce((sum, { line: id, part }) => {
+    const found = table.lines.find(({ line }) => line.id === id)
+    return sum + (found?.amount ? found.amount.value * part * baseCapacityOf(found.substance) : 0)
+  }, 0)
+}
+
+/** mmol of acid that the layer still holds when a step begins, from the flow of the layers. */
+function acidInLayer({ plan }: Context, { flow, shaken }: NonNullable<ReturnType<typeof flowHere>>): number {
+  return flow.solutes.reduce((sum, { id }) => {
+    const substance = plan.substances.find(({ name }) => name === id)
+    return sum + (substance ? (shaken.holds[id] ?? 0) * protonsOf(substance) : 0)
+  }, 0)
+}
+
+/** Washing: from what the crude product holds, which solutions, in which order, how much, and what each takes and does. */
+export const washing: Planner = {
+  of: 'wash',
+  title: 'Washing',
+  sentences: () => [
+    'The layer is {layerML}; {conversion} of the limiting reagent has reacted. This step: {portions} portions of {portionML}, pH {pH}, drawn into {into}.',
+    'It holds beside the product: {impurities}',
+    'Washes, in this order: {washes}',
+  ],
+  fields: [
+    blank('layerML', 'volume of the layer', 'mL', 0.1, 20_000),
+    blank('conversion', 'conversion', '%', 0, 100),
+    blank('portions', 'portions', '', 1, 20),
+    blank('portionML', 'volume of a portion', 'mL', 0.1, 5000),
+    blank('pH', 'pH of the watery layer', '', -1, 15),
+    { key: 'into', label: 'flask it is drawn into', kind: 'text' },
+    {
+      key: 'impurities',
+      label: 'impurities',
+      kind: 'rows',
+      columns: [
+        { key: 'name', label: 'substance', kind: 'text', offers: 'substances' },
+        { key: 'kind', label: 'what it is', kind: 'choice', ways: kinds.map((value) => ({ value, words: value })) },
+        { key: 'mmol', label: 'mmol', kind: 'number', unit: '', least: 0, most: 1e6 },
+        { key: 'K', label: 'K', kind: 'number', unit: '', least: 0, most: 1e8 },
+      ],
+      add: 'Add an impurity',
+      fresh: { name: '', kind: 'neutral', mmol: 1 },
+    },
+    {
+      key: 'washes',
+      label: 'washes',
+      kind: 'rows',
+      columns: [
+        { key: 'solution', label: 'solution', kind: 'choice', ways: washSolutions.map((value) => ({ value, words: value })) },
+        { key: 'portionML', label: 'mL', kind: 'number', unit: '', least: 0.1, most: 5000 },
+        { key: 'times', label: 'times', kind: 'number', unit: '', least: 1, most: 10 },
+      ],
+      add: 'Add a wash',
+      fresh: { solution: 'water', portionML: 10, times: 1 },
+    },
+  ],
+  suggest: (context, typed) => {
+    const { plan, table, lab } = context
+    const expected = plan.expectedYield ? (plan.expectedYield.low + plan.expectedYield.high) / 2 : 1
+    const conversion = typeof typed.conversion === 'number' ? typed.conversion / 100 : expected
+    const layerML = rough(layerOf(context))
+    const crude = crudeComposition(plan, table, conversion).map(({ name, kind, mmol, K }) => ({
+      name,
+      kind,
+      mmol: rough(mmol),
+      ...(K === undefined ? {} : { K: rough(K) }),
+    }))
+    const impurities = impuritiesOf({ impurities: crude, ...typed })
+    const proposed = washPlan(
+      impurities,
+      typeof typed.layerML === 'number' ? typed.layerML : layerML,
+      productGroups(context),
+      pressureMmHg(lab),
+    )
+    return {
+      ...suggestShaking(context, typed),
+      layerML,
+      conversion: rough(100 * expected),
+      impurities: crude,
+      washes: proposed.map(({ solution, portionML, times }) => ({ solution, portionML, times })),
+    }
+  },
+  report: (context, filled) => {
+    const washes = washesOf(context, filled)
+    const layerML = number(filled, 'layerML')
+    const impurities = impuritiesOf(filled)
+    const met = new Set(washes.flatMap(({ removes }) => removes))
+    const left = impurities.filter(({ name, kind }) => kind !== 'neutral' && !met.has(name))
+    const advice: Advice[] = washes.flatMap(
+      ({ solution, portionML, times, needMmol, capacityMmol, gasL, harm }, index): Advice[] => [
+        ...(harm ? [{ id: `harm-${index}`, level: 'doubt' as const, words: `${solution}: ${harm}.` }] : []),
+        ...(needMmol !== null && capacityMmol !== null && capacityMmol < needMmol
+          ? [
+              {
+                id: `short-${index}`,
+                level: 'doubt' as const,
+                words: `${solution}: ${times} × ${portionML} mL meet ${writeNumber(capacityMmol, 0)} of ${writeNumber(needMmol, 0)} mmol.`,
+              },
+            ]
+          : []),
+        ...when(
+          gasL > 0.02,
+          `gas-${index}`,
+          'danger',
+          `${solution}: about ${writeNumber(gasL, 2)} L of gas. Swirl open until it slows, then shake and vent.`,
+        ),
+        ...when(
+          portionML > layerML,
+          `large-${index}`,
+          'doubt',
+          `${solution}: ${portionML} mL is more than the layer itself; a tenth to a half of it is usual.`,
+        ),
+      ],
+    )
+    const here = flowHere(context)
+    const goes = shakenWith(context.table, context.step)
+    const own = goes ? baseOf(context) : 0
+    const acid = here ? acidInLayer(context, here) : 0
+    const product = mainSubstance(context.plan)?.name
+    const lost =
+      here && product && context.plan.mainProduct !== undefined && here.flow.solutes.some(({ id }) => id === product)
+        ? here.state.layers.filter(({ kind }) => kind === 'watery').reduce((sum, { holds }) => sum + (holds[product] ?? 0), 0) /
+          (here.flow.solutes.find(({ id }) => id === product)?.mmol || 1)
+        : null
+    return {
+      facts: [
+        ...washes.flatMap(({ solution, needMmol, capacityMmol }, index) =>
+          needMmol === null || capacityMmol === null
+            ? []
+            : [
+                fact(`capacity-${index}`, `${solution} can meet`, capacityMmol, 'mmol', 0, {
+                  how: `of ${writeNumber(needMmol, 0)} mmol that are there`,
+                }),
+              ],
+        ),
+        ...(goes && own > 0
+          ? [
+              fact('own', `this step’s ${goes.substance.name} can meet`, own, 'mmol', 0, {
+                how: `about ${writeNumber(acid, 0)} mmol of acid are still in the layer, from the washes before and K`,
+                atBench: true,
+              }),
+            ]
+          : []),
+        fact(
+          'gas',
+          'gas in all',
+          washes.reduce((sum, { gasL }) => sum + gasL, 0),
+          'L',
+          2,
+          { atBench: washes.some(({ gasL }) => gasL > 0.02) },
+        ),
+        ...(lost === null
+          ? []
+          : [
+              fact('lost', `${product} in the watery layers so far`, 100 * lost, '%', 1, {
+                how: 'from its K and the volumes of every wash up to here',
+                atBench: true,
+              }),
+            ]),
+      ],
+      advice: [
+        ...advice,
+        ...(goes && own > 0 && acid > own
+          ? [
+              {
+                id: 'own-short',
+                level: 'doubt' as const,
+                words: `This step’s ${goes.substance.name} meets ${writeNumber(own, 0)} mmol, and about ${writeNumber(acid, 0)} mmol of acid are still in the layer: more of it, or more water first.`,
+              },
+            ]
+          : []),
+        ...(left.length > 0
+          ? [{ id: 'left', level: 'doubt' as const, words: `Nothing here takes out ${left.map(({ name }) => name).join(', ')}.` }]
+          : [{ id: 'all', level: 'good' as const, words: 'Every impurity that a wash can take meets one.' }]),
+        ...layersAdvice(context, layerML, number(filled, 'portionML')),
+      ],
+    }
+  },
+}

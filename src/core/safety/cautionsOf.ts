@@ -1,0 +1,33 @@
+import { operationOf, type OperationKey } from '../plan/operations'
+import { lineOf, substanceOf, type Plan, type Step } from '../plan/plan'
+import type { ReactionTable } from '../reaction/reactionTable'
+import { meetingsIn } from './meetingsIn'
+import { stepContents } from '../operations/vessel/contents'
+import { isFlammable } from '../operations/vessel/inVessel'
+
+/** Operations in which a flammable liquid is hot: fire is then the first danger, whatever else the liquid is. */
+const hot = new Set<OperationKey | undefined>(['reflux', 'heat', 'distil', 'evaporate', 'crystallise'])
+
+/**
+ * What to heed in a step, the gravest for its operation first: fire where something flammable is heated, then the measure where things meet that must not meet unawares, then the author's own caution, then that of the substance that is measured out.
+ */
+export function cautionsOf(plan: Plan, table: ReactionTable, step: Step): string[] {
+  const found: string[] = []
+  if (hot.has(operationOf(step))) {
+    const inside = stepContents(plan, table).find((each) => each.step === step.id)?.contents ?? []
+    const burning = inside.filter(({ substance, line }) => line.form.kind === 'neat' && isFlammable(substance))
+    const names = [...new Set(burning.map(({ substance }) => substance.name))]
+    if (names.length > 0)
+      found.push(
+        `Fire: ${names.join(', ')} ${names.length === 1 ? 'burns' : 'burn'}. No flame, no spark, no open hot plate near it.`,
+      )
+  }
+  for (const { step: where, meeting, meant, one, other } of meetingsIn(plan, table)) {
+    const words = meeting.meant?.measure
+    if (meant && where === step.id && words) found.push(`${one.name} with ${other.name}: ${words}`)
+  }
+  if (step.caution) found.push(step.caution)
+  const measured = step.kind === 'charge' ? substanceOf(plan, lineOf(plan, step.line)).caution : undefined
+  if (measured && !step.caution) found.push(measured)
+  return found
+}

@@ -1,0 +1,52 @@
+import { operationOf, operations } from '../plan/operations'
+import type { Plan } from '../plan/plan'
+import type { Substance } from '../substance/substance'
+
+export interface SafetySheet {
+  /** Every substance in use that has hazards on record, the gravest first; then those without a record. */
+  substances: Substance[]
+  /** Substances about which the plan knows nothing: their safety data sheet is the only source. */
+  unknown: Substance[]
+  /** Codes such as `GHS02` that occur, in order. */
+  pictograms: string[]
+  /** Codes such as `H225` that occur. */
+  codes: string[]
+  /** What can go wrong in the operations of this plan, each once, with the steps it belongs to. */
+  dangers: { words: string; steps: string[] }[]
+  /** What goes into which waste, by stream. */
+  waste: { stream: string; substances: string[] }[]
+}
+
+/** The safety sheet of a plan, drawn from its substances and its steps. It is advice: the safety data sheets and the qualified person decide. */
+export function safetySheet(plan: Plan): SafetySheet {
+  const used = plan.substances.filter(({ id }) => plan.lines.some(({ substance }) => substance === id))
+  const codesOf = ({ hazards }: Substance) => hazards?.statements.map((statement) => statementCode(statement)) ?? []
+  const gravity = (substance: Substance) => (substance.hazards?.signal === 'danger' ? 100 : 0) + codesOf(substance).length
+  const substances = used.filter(({ hazards }) => hazards).sort((a, b) => gravity(b) - gravity(a))
+  const dangers = new Map<string, string[]>()
+  for (const step of plan.steps) {
+    const operation = operationOf(step)
+    for (const words of new Set([operation && operations[operation].danger, step.caution]))
+      if (words) dangers.set(words, [...(dangers.get(words) ?? []), step.title])
+  }
+  const waste = new Map<string, string[]>()
+  for (const { waste: stream, name } of used) if (stream) waste.set(stream, [...(waste.get(stream) ?? []), name])
+  return {
+    substances,
+    unknown: used.filter(({ hazards, waste: known }) => !hazards && !known),
+    pictograms: [...new Set(substances.flatMap(({ hazards }) => hazards!.pictograms))].sort(),
+    codes: [...new Set(substances.flatMap(codesOf))].sort(),
+    dangers: [...dangers].map(([words, steps]) => ({ words, steps })),
+    waste: [...waste].map(([stream, names]) => ({ stream, substances: names })),
+  }
+}
+
+/** The code of a printed statement: `EUH019` of “EUH019 May form explosive peroxides”. */
+function statementCode(statement: string): string {
+  return statement.split(' ')[0]!
+}
+
+/** The words of a printed statement, for those who are to act on them and not to look them up. */
+export function statementWords(statement: string): string {
+  return statement.replace(/^(EU)?[HP]\d{3}\S* /, '')
+}
