@@ -1,6 +1,26 @@
 // The layers, lowest first. A layer may import from itself and from those before it, never from those after it.
 const layers = ['core', 'reference', 'demo', 'devices', 'data', 'server', 'workers', 'ui', 'app']
 
+/** The floors of core, lowest first: each knows only those before it, types included. */
+const floors = [
+  'quantity',
+  'words',
+  'substance',
+  'plan',
+  'reaction',
+  'lab',
+  'operations',
+  'edit',
+  'safety',
+  'query',
+  'run',
+  'result',
+  'classroom',
+  'stores',
+  'reading',
+  'format',
+]
+
 /** Imports that point downward and are still not wanted. */
 const extra = [
   {
@@ -16,7 +36,7 @@ const extra = [
     from: { path: '^src/core' },
     to: { path: '^node_modules/(react|next|sequelize|mariadb|bootstrap|react-bootstrap|recharts|iron-session)' },
   },
-  { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+  { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
 ]
 
 module.exports = {
@@ -27,6 +47,18 @@ module.exports = {
       from: { path: `^src/${layer}/` },
       to: { path: `^src/(${layers.slice(index + 1).join('|') || 'nothing'})/` },
     })),
+    ...floors.map((floor, index) => ({
+      name: `core-${floor}-stands-on-what-is-below`,
+      severity: 'error',
+      from: { path: `^src/core/${floor}/`, pathNot: '\\.test\\.ts$' },
+      to: { path: `^src/core/(${floors.slice(index + 1).join('|') || 'nothing'})/` },
+    })),
+    {
+      name: 'core-folder-without-a-floor',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: `^src/core/(${floors.join('|')})/` },
+      to: {},
+    },
     ...extra,
   ],
   options: {

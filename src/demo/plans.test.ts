@@ -5,7 +5,7 @@ import { balance } from '@/core/reaction/balance'
 import { queriesOf } from '@/core/query/queries'
 import { mainResult } from '@/core/plan/plan'
 import { reactionTable, theoreticalYield, wholeOf } from '@/core/reaction/reactionTable'
-import { scalePlan } from '@/core/operations/scalePlan'
+import { scalePlan } from '@/core/edit/scalePlan'
 import { plans } from './plans'
 
 /** Queries without the author's answer. */

@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize'
-import { madeLine } from '@/core/operations/sequence'
+import { madeLine } from '@/core/edit/sequence'
 import type { Plan } from '@/core/plan/plan'
 import { runResults } from '@/core/result/runResults'
 import { foldRun } from '@/core/run/foldRun'

@@ -1,6 +1,6 @@
 import { acetanilide } from '@/test-support/plans'
 import { TestLog } from '@/test-support/entries'
-import { editLine } from '@/core/reaction/editLine'
+import { editLine } from '@/core/edit/editLine'
 import type { Plan } from '@/core/plan/plan'
 import { CallError, type call } from './call'
 import { DraftKeeper, type Base } from './desk/draftKeeper'

@@ -1,9 +1,9 @@
 /** The small pure pieces that screens are made of. */
 import { acetanilide, benzoin } from '@/test-support/plans'
 import { TestLog } from '@/test-support/entries'
-import { editLine } from '@/core/reaction/editLine'
+import { editLine } from '@/core/edit/editLine'
 import { reactionTable, computedLine } from '@/core/reaction/reactionTable'
-import { scalePlan } from '@/core/operations/scalePlan'
+import { scalePlan } from '@/core/edit/scalePlan'
 import { foldRun } from '@/core/run/foldRun'
 import { college } from '@/demo/college'
 import { readingOf } from './bench/readingOf'

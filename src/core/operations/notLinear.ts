@@ -1,4 +1,4 @@
-import { operationOf } from '../plan/operations'
+import { operationIn } from './registry'
 import type { Plan } from '../plan/plan'
 import { timeFactor } from '../quantity/timeFactor'
 import { writeNumber } from '../quantity/write'
@@ -12,7 +12,7 @@ export interface NotLinear {
 /** What to look at again when a plan is scaled: times of addition and cooling with a figure, heat, gas, fixed amounts, vessels. */
 export function notLinear(plan: Plan, factor: number): NotLinear[] {
   const times = writeNumber(timeFactor(factor), 2)
-  const slow = plan.steps.filter((step) => ['add', 'cool', 'quench'].includes(operationOf(step) ?? ''))
+  const slow = plan.steps.filter((step) => operationIn(step)?.slowsWithScale)
   const gas = plan.steps.filter(({ says }) => says?.includes('gas-comes'))
   const fixed = plan.lines.filter((line) => line.fixed)
   return [

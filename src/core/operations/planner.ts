@@ -1,5 +1,5 @@
 import type { Lab } from '../lab/lab'
-import type { OperationKey } from '../plan/operations'
+import type { OperationKey } from './registry'
 import type { Plan, Step, WorkRow, WorkValue } from '../plan/plan'
 import type { Substance } from '../substance/substance'
 import { writeNumber } from '../quantity/write'

@@ -1,5 +1,5 @@
 import { defaultLab, type Lab } from '../lab/lab'
-import { operationOf, type OperationKey } from '../plan/operations'
+import { operationOf, type OperationKey } from './registry'
 import type { Plan, Step } from '../plan/plan'
 import type { Substance } from '../substance/substance'
 import { typedFor } from '../plan/typedFor'

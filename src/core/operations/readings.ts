@@ -1,5 +1,12 @@
-import { operationOf } from '../plan/operations'
+import { operationIn } from './registry'
 import { lineOf, substanceOf, type Plan, type Step } from '../plan/plan'
+
+const measured = {
+  head: 'head at the first drop, then volume and head',
+  tubes: 'what each tube shows',
+  slot: 'slot of the vial',
+  nothing: '',
+}
 
 /** What a group writes down in a step, in words; empty where it only ticks the step off. */
 export function readingsOf(plan: Plan, step: Step): string {
@@ -19,12 +26,14 @@ export function readingsOf(plan: Plan, step: Step): string {
     case 'hold':
       return 'start and end of the clock'
     case 'act':
-      return (
-        { distil: 'head at the first drop, then volume and head', test: 'what each tube shows', send: 'slot of the vial' }[
-          operationOf(step) as string
-        ] ?? ''
-      )
+      return measured[operationIn(step)?.measures ?? 'nothing']
     default:
       return ''
   }
+}
+
+/** What may be written besides while a step goes on: what its operation says, and all of it while the author's own work is held. */
+export function besidesIn(step: Step): readonly ('temperature' | 'heater')[] {
+  const operation = operationIn(step)
+  return operation ? (operation.besides ?? []) : step.kind === 'hold' ? ['temperature', 'heater'] : []
 }

@@ -1,6 +1,6 @@
 import { batchDistillation } from './distil/batch'
 import { byWindow, purityOf, recoveryAtPurity, usualPurities, type Fraction } from './distil/fractions'
-import { operationOf } from '../plan/operations'
+import { operationOf } from './registry'
 import { pairsJudged, solventsJudged } from './crystallise/planner'
 import { batchOf, windowOf } from './distil/planner'
 import { whereItIs } from './extract/planner'

@@ -3,26 +3,25 @@ import { acetanilide, benzoin } from '@/test-support/plans'
 import { checkPlan, readPlanFile, writePlanFile } from '../format/planFile'
 import type { Reading } from '../quantity/readQuantity'
 import { computedLine, reactionTable, theoreticalYield } from '../reaction/reactionTable'
-import { scalePlan } from '../operations/scalePlan'
+import { scalePlan } from '../edit/scalePlan'
 import {
   addLine,
-  addStep,
   changeLine,
   changeStep,
   freeId,
   moveLine,
   moveStep,
-  newIsolation,
-  newPlan,
   removeLine,
   removeStep,
   stepsThatUse,
   usualForm,
-} from './editPlan'
-import { operationOf, operations, operationsLike, type OperationKey } from './operations'
+} from '../edit/editPlan'
+import { addStep } from '../edit/addStep'
+import { newIsolation, newPlan } from '../edit/newPlan'
+import { operationOf, operations, operationsLike, type OperationKey } from '../operations/registry'
 import { mainResult, type Plan, type Step } from './plan'
 import { type Substance } from '../substance/substance'
-import { comparePlans } from '../reaction/comparePlans'
+import { comparePlans } from '../edit/comparePlans'
 import { safetySheet, statementWords } from '../safety/safetySheet'
 
 const toluene: Substance = {

@@ -1,6 +1,5 @@
 import type { Quantity } from '../quantity/unit'
 import type { Substance, WasteStream } from '../substance/substance'
-import type { OperationKey } from './operations'
 import type { StepFact } from './stepFacts'
 
 /**
@@ -164,9 +163,9 @@ export type Step =
       portion?: number
     })
   | (StepBase & { kind: 'reflux'; holdMin: number })
-  | (StepBase & { kind: 'hold'; operation?: OperationKey; verb: string; holdMin: number })
+  | (StepBase & { kind: 'hold'; operation?: string; verb: string; holdMin: number })
   /** Ticked off; `verb` is what its button says. A step without an operation is work of the author's own. */
-  | (StepBase & { kind: 'act'; operation?: OperationKey; verb: string })
+  | (StepBase & { kind: 'act'; operation?: string; verb: string })
   /** A safe place to stop; `meanwhile` says what becomes of the material until the work goes on, `endsDay` that it goes on another day. */
   | (StepBase & { kind: 'pause'; meanwhile: string; endsDay: boolean })
   | (StepBase & { kind: 'weigh'; sample: string; container: string; device: string; dry: boolean })

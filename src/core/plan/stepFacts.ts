@@ -1,5 +1,3 @@
-import type { OperationKey } from './operations'
-
 /**
  * What a step makes sure of, or what happens in it, besides its figures: a few facts that the author ticks. The rules ask these and never the words of a step.
  */
@@ -19,16 +17,3 @@ export const stepFacts = {
 export type StepFact = keyof typeof stepFacts
 
 export const stepFactKeys = Object.keys(stepFacts) as StepFact[]
-
-const shaken: readonly StepFact[] = ['vented', 'layer-discarded']
-
-/** The facts that are asked for in an operation; gas may come off in any of them. */
-export const factsAskedIn: Partial<Record<OperationKey, readonly StepFact[]>> = {
-  assemble: ['water-runs', 'open-to-air', 'chips-or-stirrer'],
-  extract: shaken,
-  wash: shaken,
-  crystallise: ['cooled-by-itself'],
-  melt: ['heated-slowly'],
-  distil: ['stops-before-dry'],
-  send: ['slot-noted'],
-}

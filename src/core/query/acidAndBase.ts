@@ -1,24 +1,11 @@
 import { stepContents } from '../operations/vessel/contents'
-import { operationOf } from '../plan/operations'
-import { isCharged, isProduct, isReactant, type Plan } from '../plan/plan'
+import { acidLeftMmol } from '../operations/quench/acidLeft'
+import { operationIn } from '../operations/registry'
+import { isCharged, isProduct } from '../plan/plan'
 import { partsUsed } from '../plan/partsUsed'
 import { writeNumber } from '../quantity/write'
-import type { ReactionTable } from '../reaction/reactionTable'
-import { baseCapacityOf, gasMolarVolume, givesCarbonDioxide, protonsOf } from '../substance/acidBase'
+import { baseCapacityOf, gasMolarVolume, givesCarbonDioxide } from '../substance/acidBase'
 import type { Query, QueryRule } from './query'
-
-/**
- * Millimoles of acid that are left when the reaction is over: what is in excess of a reactant, all of a catalyst, reagent or solvent, and what forms beside the
- * product, each times its protons. The product itself does not count: it is what is kept.
- */
-export function acidLeftMmol(plan: Plan, table: ReactionTable): number {
-  const extent = table.extent?.value ?? 0
-  return table.lines.reduce((sum, { line, substance, amount }) => {
-    if (!amount || line.id === plan.mainProduct || line.role === 'work-up' || line.role === 'component') return sum
-    const left = isReactant(line) ? amount.value - line.coefficient! * extent : amount.value
-    return sum + Math.max(0, left) * protonsOf(substance)
-  }, 0)
-}
 
 /**
  * Washing or quenching acid with base: too little base for the acid that is left, and carbon dioxide in a funnel that nobody is told to vent. Where the first wash is
@@ -29,7 +16,7 @@ export const acidAndBase: QueryRule = (plan, table) => {
   if (acid <= 0) return []
   const found: Query[] = []
   const contents = stepContents(plan, table)
-  const washes = plan.steps.filter((step) => ['wash', 'extract', 'quench'].includes(operationOf(step) ?? ''))
+  const washes = plan.steps.filter((step) => operationIn(step)?.meetsAcidOrBase)
   const workUp = (id: string) => table.lines.find(({ line }) => line.id === id && isCharged(line) && !isProduct(line))
   let base = 0
   let first: (typeof washes)[number] | undefined
@@ -44,7 +31,7 @@ export const acidAndBase: QueryRule = (plan, table) => {
     if (now > 0) first ??= step
     base += now
     const gas = used.some(({ substance }) => givesCarbonDioxide(substance))
-    if (gas && operationOf(step) !== 'quench' && !step.says?.includes('vented')) {
+    if (gas && operationIn(step)?.shakes && !step.says?.includes('vented')) {
       const litres = (Math.min(now, acid) * gasMolarVolume) / 1000
       const vessel = contents.find((each) => each.step === step.id)?.vessel
       found.push({

@@ -1,5 +1,5 @@
-import { changeStep } from '../plan/editPlan'
-import { operationOf } from '../plan/operations'
+import { changeStep } from '../edit/editPlan'
+import { operationIn } from '../operations/registry'
 import type { StepFact } from '../plan/stepFacts'
 import type { QueryRule } from './query'
 
@@ -21,15 +21,12 @@ const needed = [
 /** An apparatus check before reflux or distillation that leaves out running water, the opening to the air, or chips in the cold flask. */
 export const apparatusChecks: QueryRule = (plan) =>
   plan.steps.flatMap((step, index) => {
-    const operation = operationOf(step)
-    if (operation !== 'reflux' && operation !== 'distil') return []
-    const setUp = plan.steps.slice(0, index).findLast(({ kind }) => kind === 'assemble')
+    if (operationIn(step)?.heats !== 'under a condenser') return []
+    const setUp = plan.steps.slice(0, index).findLast((each) => operationIn(each)?.setsUp)
     if (setUp?.kind !== 'assemble') return []
     const missing = needed.filter(({ fact }) => !setUp.says?.includes(fact))
     // A second distillation from the same set-up repeats nothing.
-    const first = plan.steps
-      .slice(plan.steps.indexOf(setUp))
-      .find((other) => ['reflux', 'distil'].includes(operationOf(other) ?? ''))
+    const first = plan.steps.slice(plan.steps.indexOf(setUp)).find((other) => operationIn(other)?.heats === 'under a condenser')
     if (missing.length === 0 || first !== step) return []
     return [
       {

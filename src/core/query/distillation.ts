@@ -1,5 +1,5 @@
-import { changeStep } from '../plan/editPlan'
-import { operationOf } from '../plan/operations'
+import { changeStep } from '../edit/editPlan'
+import { operationOf } from '../operations/registry'
 import { mainSubstance } from '../plan/plan'
 import { typedFor } from '../plan/typedFor'
 import { writeNumber } from '../quantity/write'

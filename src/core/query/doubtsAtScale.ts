@@ -1,5 +1,5 @@
 import type { Plan } from '../plan/plan'
-import { scalePlan } from '../operations/scalePlan'
+import { scalePlan } from '../edit/scalePlan'
 import { queriesOf } from './queries'
 import type { Query } from './query'
 

@@ -1,5 +1,5 @@
 import { stepContents } from '../operations/vessel/contents'
-import { operationOf } from '../plan/operations'
+import { operationOf } from '../operations/registry'
 import { mainSubstance, type Plan } from '../plan/plan'
 import { type FunctionalGroup, type Substance } from '../substance/substance'
 import type { Query, QueryRule } from './query'

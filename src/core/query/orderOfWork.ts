@@ -1,6 +1,8 @@
-import { addStep, moveStep } from '../plan/editPlan'
-import { operationOf } from '../plan/operations'
+import { moveStep } from '../edit/editPlan'
+import { addStep } from '../edit/addStep'
+import { operationIn, operationKeys, operations, type OperationKey } from '../operations/registry'
 import type { Plan, Step } from '../plan/plan'
+import type { Operation } from '../operations/operation'
 import type { Query, QueryRule } from './query'
 
 /** Steps that come without the one they need before them: safety first, apparatus before heat, a dry solid before the capillary, waste at the end. */
@@ -9,7 +11,7 @@ export const orderOfWork: QueryRule = (plan) => {
   const before = (step: Step) => steps.slice(0, steps.indexOf(step))
   const found: Query[] = []
   if (steps.length === 0) return found
-  if (steps[0]!.kind !== 'safety')
+  if (operationIn(steps[0]!)?.place !== 'first')
     found.push({
       id: 'safety-first',
       about: steps[0]!.id,
@@ -18,8 +20,7 @@ export const orderOfWork: QueryRule = (plan) => {
       remedy: { label: 'Put it first', apply: safetyFirst },
     })
   for (const step of steps) {
-    const operation = operationOf(step)
-    if ((operation === 'reflux' || operation === 'distil') && !before(step).some(({ kind }) => kind === 'assemble'))
+    if (operationIn(step)?.heats === 'under a condenser' && !before(step).some((other) => operationIn(other)?.setsUp))
       found.push({
         id: `unchecked-heat-${step.id}`,
         about: step.id,
@@ -44,21 +45,25 @@ export const orderOfWork: QueryRule = (plan) => {
   }
   if (
     steps.length > 3 &&
-    !steps.some((step) => ['dispose', 'store'].includes(operationOf(step) ?? '') || (step.waste?.length ?? 0) > 0)
+    !steps.some((step) => ['waste', 'last'].includes(operationIn(step)?.place ?? '') || (step.waste?.length ?? 0) > 0)
   )
     found.push({
       id: 'no-disposal',
       about: steps.at(-1)!.id,
       title: 'Nothing says where the waste goes',
       evidence: 'A group that is not told puts it in the sink or in the nearest bottle.',
-      remedy: { label: 'Add a step for the waste', apply: (current) => addStep(current, 'dispose').plan },
+      remedy: { label: 'Add a step for the waste', apply: (current) => addStep(current, standing('waste')).plan },
     })
   return found
 }
 
+/** The operation that stands at that place. */
+const standing = (place: Operation['place']): OperationKey =>
+  operationKeys.find((key) => (operations[key] as Operation).place === place)!
+
 function safetyFirst(plan: Plan): Plan {
-  const known = plan.steps.find(({ kind }) => kind === 'safety')
+  const known = plan.steps.find((step) => operationIn(step)?.place === 'first')
   if (known) return moveStep(plan, known.id, 0)
-  const { plan: added, id } = addStep(plan, 'safety')
+  const { plan: added, id } = addStep(plan, standing('first'))
   return moveStep(added, id, 0)
 }

@@ -1,10 +1,11 @@
 /** The mistakes of the teaching laboratory, each made on purpose in a sound plan. */
 import { acetanilide, benzoin, isopentylAcetate } from '@/test-support/plans'
-import { addLine, addStep, changeStep, removeStep } from '../plan/editPlan'
+import { addLine, changeStep, removeStep } from '../edit/editPlan'
+import { addStep } from '../edit/addStep'
 import type { Line, Plan } from '../plan/plan'
 import type { Substance } from '../substance/substance'
 import { reactionTable } from '../reaction/reactionTable'
-import { acidLeftMmol } from './acidAndBase'
+import { acidLeftMmol } from '../operations/quench/acidLeft'
 import { queriesOf } from './queries'
 
 const found = (plan: Plan, id: string) => queriesOf(plan).find((query) => query.id.startsWith(id))

@@ -1,10 +1,12 @@
 import { acetanilide, benzoin } from '@/test-support/plans'
 import { contentsML } from '../operations/vessel/contents'
 import { fittingSize } from '../operations/vessel/vessel'
-import { addLine, addStep, changeStep, moveStep, newPlan, removeStep } from '../plan/editPlan'
+import { addLine, changeStep, moveStep, removeStep } from '../edit/editPlan'
+import { addStep } from '../edit/addStep'
+import { newPlan } from '../edit/newPlan'
 import type { Plan } from '../plan/plan'
 import { reactionTable } from '../reaction/reactionTable'
-import { scalePlan } from '../operations/scalePlan'
+import { scalePlan } from '../edit/scalePlan'
 import { queriesOf } from './queries'
 
 const found = (plan: Plan, id: string) => queriesOf(plan).find((query) => query.id.startsWith(id))

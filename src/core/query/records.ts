@@ -1,11 +1,11 @@
-import { changeStep } from '../plan/editPlan'
-import { operationOf } from '../plan/operations'
+import { changeStep } from '../edit/editPlan'
+import { operationIn } from '../operations/registry'
 import { mainResult, type Plan } from '../plan/plan'
 import type { Query, QueryRule } from './query'
 
 /** What a report needs and nobody is told to write: the group's own charge of what the result counts from, and the slot of a sample. */
 export const records: QueryRule = (plan, table) => {
-  if (!plan.steps.some(({ kind }) => kind !== 'safety')) return []
+  if (!plan.steps.some((step) => operationIn(step)?.place !== 'first')) return []
   return [...notCharged(plan, table.limiting), ...slots(plan)]
 }
 
@@ -31,7 +31,7 @@ function notCharged(plan: Plan, limiting: readonly string[]): Query[] {
 
 function slots(plan: Plan): Query[] {
   return plan.steps
-    .filter((step) => operationOf(step) === 'send' && !step.says?.includes('slot-noted'))
+    .filter((step) => operationIn(step)?.measures === 'slot' && !step.says?.includes('slot-noted'))
     .map((step) => ({
       id: `slot-${step.id}`,
       about: step.id,

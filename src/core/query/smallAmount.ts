@@ -3,7 +3,7 @@ import { deviceOf, uncertaintyOf } from '../quantity/device'
 import { exact, times, type Figure } from '../quantity/figure'
 import { writeFigureText, writeNumber } from '../quantity/write'
 import { isCharged } from '../plan/plan'
-import { scalePlan } from '../operations/scalePlan'
+import { scalePlan } from '../edit/scalePlan'
 import { dispensed } from '../reaction/reactionTable'
 import type { QueryRule } from './query'
 

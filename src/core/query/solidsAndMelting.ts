@@ -1,4 +1,5 @@
-import { addStep, changeStep } from '../plan/editPlan'
+import { changeStep } from '../edit/editPlan'
+import { addStep } from '../edit/addStep'
 import { mainSubstance, substanceOfSample } from '../plan/plan'
 import { writeNumber } from '../quantity/write'
 import { computedLine, dispensed, wholeOf } from '../reaction/reactionTable'

@@ -1,6 +1,6 @@
 import { contentsML } from '../operations/vessel/contents'
 import { fillRule, fittingSize } from '../operations/vessel/vessel'
-import { changeStep } from '../plan/editPlan'
+import { changeStep } from '../edit/editPlan'
 import { writeNumber } from '../quantity/write'
 import type { QueryRule } from './query'
 

@@ -1,5 +1,5 @@
 import { stepContents } from '../operations/vessel/contents'
-import { operationOf } from '../plan/operations'
+import { operationOf } from '../operations/registry'
 import { mainSubstance, type Plan, type Step } from '../plan/plan'
 import { typedFor } from '../plan/typedFor'
 import { writeNumber } from '../quantity/write'

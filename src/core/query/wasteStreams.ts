@@ -1,4 +1,4 @@
-import { operationOf } from '../plan/operations'
+import { operationIn } from '../operations/registry'
 import { isProduct } from '../plan/plan'
 import type { WasteStream } from '../substance/substance'
 import type { QueryRule } from './query'
@@ -11,7 +11,7 @@ const alwaysAsked: readonly WasteStream[] = ['cyanide, alkaline, by itself', 'qu
 
 /** A substance whose waste has a container of its own, and no waste step that names it: it would end in the nearest bottle. */
 export const wasteStreams: QueryRule = (plan) => {
-  const disposal = plan.steps.filter((step) => operationOf(step) === 'dispose' || (step.waste?.length ?? 0) > 0)
+  const disposal = plan.steps.filter((step) => operationIn(step)?.place === 'waste' || (step.waste?.length ?? 0) > 0)
   if (disposal.length === 0) return []
   const placed = new Set(disposal.flatMap(({ waste }) => waste ?? []))
   return [...named, ...alwaysAsked].flatMap((stream) => {

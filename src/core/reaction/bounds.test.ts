@@ -1,10 +1,10 @@
 /** What is just taken and just refused, and what follows when something is not known: each rule from both sides. */
 import { acetanilide, benzoin, isopentylAcetate, trimyristin } from '@/test-support/plans'
-import { newPlan } from '../plan/editPlan'
+import { newPlan } from '../edit/newPlan'
 import type { Line, Plan } from '../plan/plan'
 import type { Substance } from '../substance/substance'
 import { balance } from './balance'
-import { editCoefficient, editLine, type Column } from './editLine'
+import { editCoefficient, editLine, type Column } from '../edit/editLine'
 import { equilibriumCeiling, yieldCeiling } from './equilibrium'
 import { greenFigures } from './greenFigures'
 import { notLinear } from '../operations/notLinear'

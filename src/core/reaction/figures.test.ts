@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { acetanilide, benzoin, isopentylAcetate as ester } from '@/test-support/plans'
-import { newPlan } from '../plan/editPlan'
+import { newPlan } from '../edit/newPlan'
 import { equilibriumCeiling, yieldCeiling } from './equilibrium'
 import { greenFigures } from './greenFigures'
 import { reactionTable, theoreticalYield } from './reactionTable'
@@ -8,7 +8,7 @@ import { roundToDevices } from './roundToDevices'
 import { scaleFactor, type ScaleWay } from './scaleWays'
 import { notLinear } from '../operations/notLinear'
 import { timeFactor } from '../quantity/timeFactor'
-import { scalePlan } from '../operations/scalePlan'
+import { scalePlan } from '../edit/scalePlan'
 
 describe('equilibrium ceiling', () => {
   test.each([

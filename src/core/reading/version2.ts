@@ -1,5 +1,5 @@
 import { testMethods } from '../operations/test/testPanel'
-import type { OperationKey } from '../plan/operations'
+import type { OperationKey } from '../operations/registry'
 import type { Plan, Step, Work } from '../plan/plan'
 import type { Substance } from '../substance/substance'
 import type { StepFact } from '../plan/stepFacts'

@@ -1,5 +1,5 @@
 import { writeNumber } from '../quantity/write'
-import type { MeltingReading } from './meltingReading'
+import type { MeltingReading } from '../operations/melt/meltingReading'
 
 /** A reading of a result in words: never a verdict about people, always *consistent with*, always with its evidence. */
 export interface Judgement {

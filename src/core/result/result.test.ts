@@ -8,7 +8,7 @@ import { leftInMotherLiquor, solubilityAt } from '../operations/crystallise/solu
 import { foldRun } from '../run/foldRun'
 import { judge, type Judged } from './judge'
 import { lossAccount } from './lossAccount'
-import { meltingReading } from './meltingReading'
+import { meltingReading } from '../operations/melt/meltingReading'
 import { runResults } from './runResults'
 
 /** A whole run: 4.094 g aniline, 5.00 mL anhydride, crude 4.98 g, 98 mL water, dry 4.41 g. */

@@ -13,7 +13,7 @@ import { computedLine, reactionTable, theoreticalYield, wholeOf, type ReactionTa
 import { leftInMotherLiquor, solubilityAt } from '../operations/crystallise/solubility'
 import { correctedRange } from '../run/correctedRange'
 import type { RunState } from '../run/foldRun'
-import { meltingReading, type MeltingReading } from './meltingReading'
+import { meltingReading, type MeltingReading } from '../operations/melt/meltingReading'
 import { judge, type Judgement } from './judge'
 
 /** A percentage that says which it is: of what, after which step, wet or dry. Fractions, not percent. */

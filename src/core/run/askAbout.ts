@@ -4,7 +4,8 @@ import { substanceOfSample } from '../plan/plan'
 import { computedLine, theoreticalYield } from '../reaction/reactionTable'
 import { correctedRange } from './correctedRange'
 import type { Entry } from './entry'
-import type { RunState, StepState } from './foldRun'
+import type { RunState } from './foldRun'
+import type { StepState } from './stepState'
 import { netOf } from './net'
 
 /** Beyond this factor a figure differs from the plan by more than a hasty hand: a decimal slip or a wrong unit. */

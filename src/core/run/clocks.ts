@@ -1,4 +1,4 @@
-import type { StepState } from './foldRun'
+import type { StepState } from './stepState'
 import type { Mark } from './entry'
 
 /** A clock that runs: what it is for, when it began, and when it is due; a clock without an end counts up. */

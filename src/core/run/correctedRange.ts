@@ -1,4 +1,4 @@
-import type { MeltingRange } from '../result/meltingReading'
+import type { MeltingRange } from '../operations/melt/meltingReading'
 import type { EntryBodies } from './entry'
 
 /** A melting range put right by the standards of its apparatus, as they stood when it was read; as it was read where it had none. */

@@ -1,10 +1,11 @@
 import { deviceOf } from '../quantity/device'
 import { decimalsOf } from '../quantity/figure'
-import { operationOf } from '../plan/operations'
+import { besidesIn } from '../operations/readings'
+import { operationIn } from '../operations/registry'
 import type { WeighingMethod } from '../plan/plan'
 import { markedAt } from './clocks'
 import type { Mark } from './entry'
-import type { StepState } from './foldRun'
+import type { StepState } from './stepState'
 import { readingIn, readingsIn } from './net'
 
 /** The one thing to enter now. */
@@ -51,20 +52,20 @@ export function dueIn(state: StepState, method?: WeighingMethod, portioned = fal
         checks: step.checks,
       }
     case 'act':
-      if (operationOf(step) === 'send' && !standing.some(({ kind }) => kind === 'note'))
+      if (operationIn(step)?.measures === 'slot' && !standing.some(({ kind }) => kind === 'note'))
         return {
           kind: 'note',
           slot: 'sample slot',
           label: 'Slot of our vial',
           hint: 'As it stands on the tray, for example A3. Results come back by it.',
         }
-      if (operationOf(step) === 'test')
+      if (operationIn(step)?.measures === 'tubes')
         return {
           kind: 'tubes',
           label: 'The tubes',
           hint: 'Start all of them together. Write for each when its sign is seen, or that none came.',
         }
-      if (operationOf(step) === 'distil') {
+      if (operationIn(step)?.measures === 'head') {
         const count = standing.filter(({ kind }) => kind === 'head').length
         return count === 0
           ? {
@@ -191,7 +192,7 @@ function weighing(
 
 /** What may be written besides, at any moment while something is heated, cooled, held, added or distilled; empty where nothing is. */
 export function besidesDue({ step, standing }: StepState): (Due & { kind: 'reading' })[] {
-  const operation = operationOf(step)
+  const besides = besidesIn(step)
   const held = step.kind === 'reflux' || step.kind === 'hold'
   if (held && !(markedAt({ standing }, 'heat-on') ?? markedAt({ standing }, 'start'))) return []
   const heater: Due & { kind: 'reading' } = {
@@ -202,7 +203,6 @@ export function besidesDue({ step, standing }: StepState): (Due & { kind: 'readi
     unit: '',
     decimals: 0,
   }
-  if (operation === 'distil') return [heater]
   const temperature: Due & { kind: 'reading' } = {
     kind: 'reading',
     slot: 'temperature',
@@ -211,8 +211,7 @@ export function besidesDue({ step, standing }: StepState): (Due & { kind: 'readi
     unit: '°C',
     decimals: 0,
   }
-  if (operation === 'add' || operation === 'quench' || operation === 'cool') return [temperature]
-  return held ? [temperature, heater] : []
+  return [temperature, heater].filter(({ slot }) => besides.some((each) => each === slot))
 }
 
 function reading(slot: string, label: string, hint: string, unit: 'g' | 'mL', device: string): Due & { kind: 'reading' } {

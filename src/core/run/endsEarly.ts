@@ -1,5 +1,5 @@
 import { markedAt } from './clocks'
-import type { StepState } from './foldRun'
+import type { StepState } from './stepState'
 
 /** A hold that has run for less than this share of its time is asked about before it is ended. */
 const early = 0.8

@@ -1,4 +1,5 @@
-import { operationOf } from '../plan/operations'
+import { operationIn } from '../operations/registry'
+import { besidesIn } from '../operations/readings'
 import type { Step } from '../plan/plan'
 import type { Entry, Mark } from './entry'
 
@@ -11,19 +12,11 @@ const units: Readonly<Record<string, string>> = {
 const twoMasses = ['full', 'empty', 'tared', 'net']
 
 /** The slots of readings that a step takes. */
-function slotsOf(step: Step): string[] {
-  const operation = operationOf(step)
-  const besides =
-    step.kind === 'reflux' || step.kind === 'hold'
-      ? ['temperature', 'heater']
-      : operation === 'distil'
-        ? ['heater']
-        : operation === 'add' || operation === 'quench' || operation === 'cool'
-          ? ['temperature']
-          : []
+function slotsOf(step: Step): readonly string[] {
+  const besides = besidesIn(step)
   switch (step.kind) {
     case 'charge':
-      return [...(step.measure === 'volume' ? ['volume'] : twoMasses), ...besides]
+      return step.measure === 'volume' ? ['volume'] : twoMasses
     case 'weigh':
       return twoMasses
     case 'dry':
@@ -43,7 +36,7 @@ const marks: Partial<Record<Step['kind'], readonly Mark[]>> = {
 
 /** Why an entry cannot belong to a step, in words; null where it can. What is odd but possible is not refused here: it is asked about. */
 export function problemWith(entry: Entry, step: Step): string | null {
-  const operation = operationOf(step)
+  const measures = operationIn(step)?.measures
   const no = (what: string) => `“${step.title}” takes no ${what}.`
   switch (entry.kind) {
     case 'reading': {
@@ -55,13 +48,13 @@ export function problemWith(entry: Entry, step: Step): string | null {
       return step.kind === 'melt' ? null : no('melting range')
     case 'head':
     case 'window':
-      return operation === 'distil' ? null : no(entry.kind === 'head' ? 'reading of a still head' : 'window of a fraction')
+      return measures === 'head' ? null : no(entry.kind === 'head' ? 'reading of a still head' : 'window of a fraction')
     case 'press':
       return marks[step.kind]?.includes(entry.body.mark) ? null : no(`mark “${entry.body.mark}”`)
     case 'tube':
-      return operation === 'test' ? null : no('sign of a tube')
+      return measures === 'tubes' ? null : no('sign of a tube')
     case 'note':
-      return operation === 'send' ? null : no('slot of a vial')
+      return measures === 'slot' ? null : no('slot of a vial')
     case 'done':
     case 'strike':
     case 'signature':

@@ -1,39 +1,12 @@
 import type { Plan, Step } from '../plan/plan'
 import { reactionTable, type Charge, type ReactionTable } from '../reaction/reactionTable'
-import { scalePlan } from '../operations/scalePlan'
+import { scalePlan } from '../edit/scalePlan'
 import type { Figure } from '../quantity/figure'
 import { clocksOf, type Clock } from './clocks'
 import { isShown, type Entry, type ShownKind } from './entry'
 import { lastTwoAgree, netOf, readability, type Net } from './net'
 import { inOrder } from './order'
-
-/** A struck entry: what stood there, when it was struck, why and by whom. */
-export interface Struck {
-  entry: Entry
-  by: string
-  at: string
-  reason: string
-}
-
-export type SignatureState =
-  | { state: 'not needed' }
-  | { state: 'not yet' }
-  | { state: 'due' }
-  | { state: 'void'; by: string; at: string }
-  | { state: 'signed'; by: string; at: string }
-
-export interface StepState {
-  step: Step
-  status: 'done' | 'now' | 'later'
-  /** Entries that stand, oldest first; a rewritten one in the place of the first. */
-  standing: Entry[]
-  struck: Struck[]
-  net: Net | null
-  signature: SignatureState
-  /** Device time of the first and last standing entry. */
-  startedAt: string | null
-  endedAt: string | null
-}
+import type { SignatureState, StepState, Struck } from './stepState'
 
 export interface Sample {
   mass: Figure

@@ -1,7 +1,7 @@
 /** What a run writes for its operations: temperatures, portions, tubes, slots, and ranges put right. */
 import { TestLog } from '@/test-support/entries'
 import { acetanilide, fractionation } from '@/test-support/plans'
-import { addStep } from '../plan/editPlan'
+import { addStep } from '../edit/addStep'
 import { runResults } from '../result/runResults'
 import { askAbout } from './askAbout'
 import { correctedRange } from './correctedRange'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { acetanilide, benzoin, fractionation } from '@/test-support/plans'
-import { addStep } from '../plan/editPlan'
+import { addStep } from '../edit/addStep'
 import { TestLog } from '@/test-support/entries'
 import { askAbout } from './askAbout'
 import { dueIn, weighingChoices } from './due'

@@ -1,19 +1,16 @@
-import { operationOf, type OperationKey } from '../plan/operations'
+import { operationIn } from '../operations/registry'
 import { lineOf, substanceOf, type Plan, type Step } from '../plan/plan'
 import type { ReactionTable } from '../reaction/reactionTable'
 import { meetingsIn } from './meetingsIn'
 import { stepContents } from '../operations/vessel/contents'
-import { isFlammable } from '../operations/vessel/inVessel'
-
-/** Operations in which a flammable liquid is hot: fire is then the first danger, whatever else the liquid is. */
-const hot = new Set<OperationKey | undefined>(['reflux', 'heat', 'distil', 'evaporate', 'crystallise'])
+import { isFlammable } from '../substance/flammable'
 
 /**
  * What to heed in a step, the gravest for its operation first: fire where something flammable is heated, then the measure where things meet that must not meet unawares, then the author's own caution, then that of the substance that is measured out.
  */
 export function cautionsOf(plan: Plan, table: ReactionTable, step: Step): string[] {
   const found: string[] = []
-  if (hot.has(operationOf(step))) {
+  if (operationIn(step)?.heats) {
     const inside = stepContents(plan, table).find((each) => each.step === step.id)?.contents ?? []
     const burning = inside.filter(({ substance, line }) => line.form.kind === 'neat' && isFlammable(substance))
     const names = [...new Set(burning.map(({ substance }) => substance.name))]

@@ -1,5 +1,5 @@
-import type { OperationKey } from '../plan/operations'
-import type { ReactiveClass } from './reactiveClasses'
+import type { Purpose } from '../operations/operation'
+import type { ReactiveClass } from '../reaction/reactiveClasses'
 
 /** Two classes that must not meet unawares, what comes of it, and where it may be meant. */
 export interface Meeting {
@@ -9,18 +9,18 @@ export interface Meeting {
   with?: ReactiveClass
   /** What happens, as a sentence. */
   happens: string
-  /** Operations in which the meeting is what the step is for, and the measure that then stands in place of the doubt. */
-  meant?: { in: readonly OperationKey[]; measure: string }
+  /** What the meeting may be for, and the measure that then stands in place of the doubt in the operations that are there for it. */
+  meant?: { purpose: Purpose; measure: string }
 }
 
 const hydrogen = 'hydrogen comes off, with heat enough to light it'
-const killsHydride = {
-  in: ['quench'] as const,
+const killsHydride: Meeting['meant'] = {
+  purpose: 'destroys',
   measure:
     'Hydrogen comes off: in the hood, no flame, cooled in ice, drop by drop with stirring, and each time only when the gas has stopped; the flask open.',
 }
-const drowns = {
-  in: ['quench', 'wash', 'extract'] as const,
+const drowns: Meeting['meant'] = {
+  purpose: 'drowns',
   measure: 'What is left of it reacts with water: cold, slowly, in the hood, the vessel open until nothing more comes off.',
 }
 
@@ -69,7 +69,7 @@ export const meetings: readonly Meeting[] = [
     other: 'ammonia',
     happens: 'fulminating silver forms when it stands, which explodes',
     meant: {
-      in: ['test'],
+      purpose: 'tests',
       measure:
         'Make it fresh in the tube and use it at once; within the hour destroy all of it with dilute nitric acid. It is never kept.',
     },

@@ -1,9 +1,9 @@
 import { stepContents, type Content } from '../operations/vessel/contents'
-import { operationOf } from '../plan/operations'
+import { operationIn } from '../operations/registry'
 import type { Plan } from '../plan/plan'
 import type { ReactionTable } from '../reaction/reactionTable'
 import { meetings, type Meeting } from './meetings'
-import { classesOf, type ReactiveClass } from './reactiveClasses'
+import { classesOf, type ReactiveClass } from '../reaction/reactiveClasses'
 
 /** Two substances of a plan that meet in a vessel, in the first step in which they do. */
 export interface Met {
@@ -29,12 +29,12 @@ const found = new WeakMap<ReactionTable, { plan: Plan; met: Met[] }>()
 function look(plan: Plan, table: ReactionTable): Met[] {
   const seen = new Set<string>()
   return stepContents(plan, table).flatMap(({ step, contents }) => {
-    const operation = operationOf(plan.steps.find(({ id }) => id === step)!)
+    const purposes = operationIn(plan.steps.find(({ id }) => id === step)!)?.meant ?? []
     const inside = contents.map(({ substance, line }) => ({ substance, classes: classesOf(substance, line) }))
     const has = (wanted: ReactiveClass) => inside.filter(({ classes }) => classes.has(wanted))
     return meetings.flatMap((meeting): Met[] => {
       if (meeting.with && has(meeting.with).length === 0) return []
-      const meant = operation !== undefined && (meeting.meant?.in.includes(operation) ?? false)
+      const meant = meeting.meant !== undefined && purposes.includes(meeting.meant.purpose)
       return has(meeting.one).flatMap(({ substance: one }) =>
         has(meeting.other).flatMap(({ substance: other }): Met[] => {
           const pair = `${[one.id, other.id].sort().join(' ')} ${meant}`

@@ -1,4 +1,4 @@
-import { operationOf, operations } from '../plan/operations'
+import { operationIn } from '../operations/registry'
 import type { Plan } from '../plan/plan'
 import type { Substance } from '../substance/substance'
 
@@ -25,8 +25,7 @@ export function safetySheet(plan: Plan): SafetySheet {
   const substances = used.filter(({ hazards }) => hazards).sort((a, b) => gravity(b) - gravity(a))
   const dangers = new Map<string, string[]>()
   for (const step of plan.steps) {
-    const operation = operationOf(step)
-    for (const words of new Set([operation && operations[operation].danger, step.caution]))
+    for (const words of new Set([operationIn(step)?.danger, step.caution]))
       if (words) dangers.set(words, [...(dangers.get(words) ?? []), step.title])
   }
   const waste = new Map<string, string[]>()

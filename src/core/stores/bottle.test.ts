@@ -1,6 +1,6 @@
 import { acetanilide } from '@/test-support/plans'
 import { reactionTable } from '../reaction/reactionTable'
-import { scalePlan } from '../operations/scalePlan'
+import { scalePlan } from '../edit/scalePlan'
 import { groupsServed, holds, type Bottle } from './bottle'
 
 const bottle = (part: Partial<Bottle>): Bottle => ({

@@ -3,7 +3,8 @@
 import { writeFigureText } from '@/core/quantity/write'
 import { computedLine } from '@/core/reaction/reactionTable'
 import type { Entry } from '@/core/run/entry'
-import type { RunState, StepState } from '@/core/run/foldRun'
+import type { RunState } from '@/core/run/foldRun'
+import type { StepState } from '@/core/run/stepState'
 import { entryLabel, entryValue } from '../run/labels'
 import { clockTime } from '../time'
 

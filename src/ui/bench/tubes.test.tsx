@@ -1,6 +1,6 @@
 /** The tubes of a test and the two faces of a reading, drawn as the server would. */
 import { renderToStaticMarkup } from 'react-dom/server'
-import { addStep } from '@/core/plan/editPlan'
+import { addStep } from '@/core/edit/addStep'
 import { defaultLab } from '@/core/lab/lab'
 import { foldRun } from '@/core/run/foldRun'
 import type { Work } from '@/core/plan/plan'

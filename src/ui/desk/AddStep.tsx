@@ -1,7 +1,7 @@
 'use client'
 
 import { useId, useState } from 'react'
-import { operations, operationsLike, type OperationKey } from '@/core/plan/operations'
+import { operations, operationsLike, type OperationKey } from '@/core/operations/registry'
 
 /** A step added by the first letters of its operation: arrows choose, Enter adds it, and the field is ready for the next. */
 export function AddStep({ onAdd }: { onAdd: (operation: OperationKey) => void }) {

@@ -1,5 +1,5 @@
 import Link from 'next/link'
-import { comparePlans, type Difference } from '@/core/reaction/comparePlans'
+import { comparePlans, type Difference } from '@/core/edit/comparePlans'
 import type { Plan } from '@/core/plan/plan'
 import { longDay } from '../time'
 

@@ -4,8 +4,10 @@ import { Fragment, memo, useState } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import { plannerFor } from '@/core/operations/planners'
 import { days, writeMinutes } from '@/core/plan/duration'
-import { addStep, changeStep, moveStep } from '@/core/plan/editPlan'
-import { operationOf, operations, type OperationKey } from '@/core/plan/operations'
+import { changeStep, moveStep } from '@/core/edit/editPlan'
+import { addStep } from '@/core/edit/addStep'
+import { operationIn, operations, type OperationKey } from '@/core/operations/registry'
+import type { Operation } from '@/core/operations/operation'
 import type { Plan } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
 import { stepText } from '@/core/reaction/stepText'
@@ -140,6 +142,7 @@ export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, lab, s
 /** Nothing is added after the waste step but storing: a new step goes before it. */
 function beforeTheEnd(plan: Plan, operation: OperationKey): string | undefined {
   const last = plan.steps.at(-1)
-  const atEnd = last && operationOf(last) === 'dispose' && operation !== 'store' && operation !== 'dispose'
+  const { place }: Operation = operations[operation]
+  const atEnd = last && operationIn(last)?.place === 'waste' && place !== 'last' && place !== 'waste'
   return atEnd ? plan.steps.at(-2)?.id : undefined
 }

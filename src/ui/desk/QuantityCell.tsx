@@ -1,7 +1,7 @@
 'use client'
 
 import { memo, useRef, type KeyboardEvent } from 'react'
-import type { Column } from '@/core/reaction/editLine'
+import type { Column } from '@/core/edit/editLine'
 
 export interface CellDisplay {
   number: string

@@ -12,7 +12,7 @@ import { chargedLines, computedLine, dispensed, reactionTable, type ReactionTabl
 import { scaleFactor, type ScaleWay } from '@/core/reaction/scaleWays'
 import { roundToDevices, type Rounded } from '@/core/reaction/roundToDevices'
 import { notLinear } from '@/core/operations/notLinear'
-import { scalePlan } from '@/core/operations/scalePlan'
+import { scalePlan } from '@/core/edit/scalePlan'
 
 type By = ScaleWay['by']
 

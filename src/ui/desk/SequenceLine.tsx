@@ -1,6 +1,6 @@
 import { memo } from 'react'
 import type { Plan } from '@/core/plan/plan'
-import { scaledToProduct, sequenceOf } from '@/core/operations/sequence'
+import { scaledToProduct, sequenceOf } from '@/core/edit/sequence'
 import { writeNumber } from '@/core/quantity/write'
 
 interface Props {

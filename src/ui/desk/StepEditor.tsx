@@ -2,11 +2,11 @@
 
 import { useState } from 'react'
 import { fillRule, vesselSizes } from '@/core/operations/vessel/vessel'
-import { changeStep, moveStep, removeStep } from '@/core/plan/editPlan'
-import { operationOf } from '@/core/plan/operations'
+import { changeStep, moveStep, removeStep } from '@/core/edit/editPlan'
+import { operationIn } from '@/core/operations/registry'
 import { lineName } from '@/core/plan/lineName'
 import { isCharged, type Plan, type Step, type Vessel } from '@/core/plan/plan'
-import { factsAskedIn, stepFacts, type StepFact } from '@/core/plan/stepFacts'
+import { stepFacts, type StepFact } from '@/core/plan/stepFacts'
 import { devices } from '@/core/quantity/device'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
 import { wasteStreams } from '@/core/substance/substance'
@@ -142,11 +142,11 @@ export function StepEditor({ plan, table, step, onChange }: Props) {
       {minutes('waitMin', 'waiting, min', step.waitMin)}
       <Facts
         legend="so it is"
-        facts={(operationOf(step) ? factsAskedIn[operationOf(step)!] : undefined) ?? []}
+        facts={operationIn(step)?.asks ?? []}
         step={step}
         onSays={(says, fact) => change({ says }, fact)}
       />
-      {operationOf(step) === 'dispose' && (
+      {operationIn(step)?.place === 'waste' && (
         <fieldset className="wide ticks">
           <legend>something goes into</legend>
           {wasteStreams.map((stream) => (

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import type { Plan } from '@/core/plan/plan'
-import { madeLine } from '@/core/operations/sequence'
+import { madeLine } from '@/core/edit/sequence'
 import { call } from '../call'
 
 /**

@@ -1,7 +1,7 @@
 import { writeNumber } from '@/core/quantity/write'
 import { correctedRange } from '@/core/run/correctedRange'
 import type { Entry } from '@/core/run/entry'
-import type { StepState } from '@/core/run/foldRun'
+import type { StepState } from '@/core/run/stepState'
 
 const marks = {
   'heat-on': 'Heat on',

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { madeLine } from '@/core/operations/sequence'
+import { madeLine } from '@/core/edit/sequence'
 import { crystallisationSolvents } from '@/reference/records'
 import { Desk } from '@/ui/desk/Desk'
 import { UnreadablePlan } from '@/ui/desk/UnreadablePlan'

@@ -1,4 +1,5 @@
-import { columnOver, type Column, type Head } from './column'
+import { columnOver } from './column'
+import { type Column, type Head } from './head'
 import type { Mixture } from './equilibrium'
 
 export interface BatchCharge extends Column {

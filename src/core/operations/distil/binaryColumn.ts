@@ -1,5 +1,5 @@
 import { activityCoefficients } from './activity'
-import type { Column, Head } from './column'
+import type { Column, Head } from './head'
 import { bubblePoint, vapourPressure, type Mixture } from './equilibrium'
 
 /** Lines of the table: between two of them boiling point and relative volatility are straight to a millionth of themselves. */

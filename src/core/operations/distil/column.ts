@@ -1,24 +1,7 @@
 import { activityCoefficients } from './activity'
 import { binaryColumn } from './binaryColumn'
+import type { Column, Head } from './head'
 import { bubblePoint, type Mixture } from './equilibrium'
-
-/** Stages in equilibrium above the pot, and liquid returned to liquid taken off. */
-export interface Column {
-  stages: number
-  /** Infinity for total reflux. */
-  reflux: number
-}
-
-/** What comes over a pot. */
-export interface Head {
-  /** Mole fractions of the distillate. */
-  distillate: number[]
-  /** Condensing point of the vapour at the top, °C. */
-  headC: number
-  potC: number
-  /** Mean mole fractions of the liquid on the stages above the pot. */
-  onStages: number[]
-}
 
 const ln10 = Math.LN10
 /** A Newton step in temperature shorter than this, K, leaves an error below a hundred-thousandth of a kelvin. */

@@ -1,5 +1,5 @@
 import type { Substance } from '../../substance/substance'
-import { classesOf } from '../../safety/reactiveClasses'
+import { classesOf } from '../../reaction/reactiveClasses'
 
 /** How a liquid stands to water, where that is known. */
 export type WithWater = 'parts from it' | 'mixes with it' | 'is destroyed by it' | 'unknown'

@@ -1,6 +1,6 @@
 import { surestStages } from './column'
 import { pressureMmHg } from '../../lab/lab'
-import { operationOf } from '../../plan/operations'
+import { operationIn } from '../registry'
 import { mainSubstance, type Step, type WorkRow } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
 import { writeNumber } from '../../quantity/write'
@@ -172,8 +172,8 @@ export function windowOf(context: Context, filled: Filled): { lowC: number; high
 function receiversUpTo({ plan, step }: Context): Step[] {
   const before = plan.steps.slice(0, plan.steps.indexOf(step) + 1)
   return before
-    .slice(before.findLastIndex(({ kind }) => kind === 'assemble') + 1)
-    .filter((each) => operationOf(each) === 'distil')
+    .slice(before.findLastIndex((each) => operationIn(each)?.setsUp) + 1)
+    .filter((each) => operationIn(each)?.measures === 'head')
 }
 
 /** The readings at the head since the first drop of all, with what every receiver before held. */

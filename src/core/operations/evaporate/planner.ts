@@ -2,7 +2,9 @@ import { pressureMmHg } from '../../lab/lab'
 import { writeNumber } from '../../quantity/write'
 import { boilsAt } from '../vessel/boilingAt'
 import { evaporating as evaporate } from './pressureFor'
-import { isFlammable, isWatery, liquids } from '../vessel/inVessel'
+import { isFlammable } from '../../substance/flammable'
+import { isWatery } from '../vessel/watery'
+import { liquids } from '../vessel/inVessel'
 import { blank, fact, number, oneOf, rough, type Advice, type Context, type Planner, when } from '../planner'
 
 /** The solvent that is taken off: the most of the organic liquids here, or of those in the plan where the vessel holds none. */

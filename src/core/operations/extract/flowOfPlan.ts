@@ -1,4 +1,4 @@
-import { operationOf } from '../../plan/operations'
+import { operationIn } from '../registry'
 import { mainSubstance, type Line, type Step, type WorkRow } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
 import { partsUsed } from '../../plan/partsUsed'
@@ -9,7 +9,8 @@ import { layerFlow, type FlowState, type FlowStep, type Layer, type Solute } fro
 import { partitionFromLogP, partitionFromSolubility } from './partition'
 import { saltingFactor, saturatedSodiumChloride } from './saltingOut'
 import { crudeComposition } from '../wash/impurities'
-import { expectedProductG, isWatery, liquids, organicLayer } from '../vessel/inVessel'
+import { isWatery } from '../vessel/watery'
+import { expectedProductG, liquids, organicLayer } from '../vessel/inVessel'
 import { number, rough, rowsOf, type Context, type Filled } from '../planner'
 
 /** Which layer a flow begins with, and what happened to the layers up to and with each step. */
@@ -115,7 +116,7 @@ export const asSolutes = (rows: readonly WorkRow[]): Solute[] =>
 export function flowOfPlan(context: Context): PlanFlow | null {
   const { plan, table, filledOf } = context
   const contents = stepContents(plan, table)
-  const first = plan.steps.findIndex((step) => ['extract', 'wash'].includes(operationOf(step) ?? ''))
+  const first = plan.steps.findIndex((step) => operationIn(step)?.shakes)
   if (first < 0) return null
   const firstStep = plan.steps[first]!
   const firstWith = shakenWith(table, firstStep)
@@ -124,10 +125,10 @@ export function flowOfPlan(context: Context): PlanFlow | null {
   const states: PlanFlow['states'] = []
   const done: FlowStep[] = []
   for (const step of plan.steps.slice(first)) {
-    const operation = operationOf(step)
-    const filled = operation === 'extract' || operation === 'wash' || operation === 'quench' ? filledOf(step) : {}
+    const { shakes, meetsAcidOrBase } = operationIn(step) ?? {}
+    const filled = shakes || meetsAcidOrBase ? filledOf(step) : {}
     const layers = states.at(-1)?.state.layers ?? [{ ...start, holds: {} }]
-    if (operation === 'extract' || operation === 'wash') {
+    if (shakes) {
       const layer = String(filled.layer || layerShaken(table, step, layers, start.name))
       if (!layers.some(({ name }) => name === layer)) continue
       done.push({
@@ -139,7 +140,7 @@ export function flowOfPlan(context: Context): PlanFlow | null {
         into: String(filled.into),
         salting: saltingOf(filled),
       })
-    } else if (operation === 'quench' && states.length > 0) {
+    } else if (meetsAcidOrBase && states.length > 0) {
       // Acid or base that goes into a flask by name brings that layer to its pH.
       const flask = layers.find(({ name }) => name === filled.flask && name !== start.name)
       const goes = shakenWith(table, step)

@@ -1,7 +1,7 @@
-import { acidLeftMmol } from '../../query/acidAndBase'
+import { acidLeftMmol } from '../quench/acidLeft'
 import { writeNumber } from '../../quantity/write'
 import { baseCapacityOf } from '../../substance/acidBase'
-import { operationOf } from '../../plan/operations'
+import { operationIn } from '../registry'
 import { densityOf, mainSubstance } from '../../plan/plan'
 import { emulsionLadder, loadedDensity, uncertainBelow, whichOnTop } from './layers'
 import { saturatedSodiumChloride, usualSetschenow } from './saltingOut'
@@ -54,9 +54,7 @@ const acidWaterPH = 2
 /** True where plain water or brine meets acid that no base has met before. */
 function acidInWater({ plan, table, step }: Context, goes: Shaken): boolean {
   if (pHOf(goes.line, goes.substance) !== 7 || acidLeftMmol(plan, table) <= 0) return false
-  const earlier = plan.steps
-    .slice(0, plan.steps.indexOf(step))
-    .filter((each) => ['extract', 'wash', 'quench'].includes(operationOf(each) ?? ''))
+  const earlier = plan.steps.slice(0, plan.steps.indexOf(step)).filter((each) => operationIn(each)?.meetsAcidOrBase)
   return !earlier.some((each) => baseCapacityOf(shakenWith(table, each)?.substance ?? {}) > 0)
 }
 
@@ -67,7 +65,7 @@ export function suggestShaking(context: Context, typed: Filled): Filled {
   const portions = typeof typed.portions === 'number' ? typed.portions : 1
   const earlier = plan.steps
     .slice(0, plan.steps.indexOf(step))
-    .some((other) => shakenWith(table, other) && ['extract', 'wash'].includes(operationOf(other) ?? ''))
+    .some((other) => shakenWith(table, other) && operationIn(other)?.shakes)
   const organic = organicLayer(context)
   return {
     portions,

@@ -1,4 +1,4 @@
-import { operationOf } from '../../plan/operations'
+import { operationIn } from '../registry'
 import { baseCapacityOf, protonsOf } from '../../substance/acidBase'
 import { flowOfPlan, shakenWith } from './flowOfPlan'
 import { number, type Context } from '../planner'
@@ -29,7 +29,7 @@ export function shortOfReagent(context: Context): Shortfall | null {
   for (const [index, { step: id, layer }] of flow.states.entries()) {
     const here = plan.steps.find((each) => each.id === id)!
     const goes = shakenWith(table, here)
-    if (goes?.watery && (operationOf(here) === 'extract' || operationOf(here) === 'wash')) {
+    if (goes?.watery && operationIn(here)?.shakes) {
       const base = baseCapacityOf(goes.substance)
       const acid = protonsOf(goes.substance)
       const pH = number(filledOf(here), 'pH')

@@ -1,4 +1,4 @@
-import type { MeltingRange } from '../../result/meltingReading'
+import type { MeltingRange } from './meltingReading'
 
 const width = ({ onsetC, clearC }: MeltingRange) => clearC - onsetC
 const middle = ({ onsetC, clearC }: MeltingRange) => (onsetC + clearC) / 2

@@ -1,6 +1,6 @@
 import { substanceOfSample } from '../../plan/plan'
 import { writeNumber } from '../../quantity/write'
-import { meltingReading } from '../../result/meltingReading'
+import { meltingReading } from './meltingReading'
 import { calibrationOf, correctedC } from './calibration'
 import { mixedMelting, purificationGain } from './compareRanges'
 import { impurityFromDepression } from './impurity'

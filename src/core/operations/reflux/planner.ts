@@ -3,7 +3,8 @@ import { writeNumber } from '../../quantity/write'
 import { boilsAt } from '../vessel/boilingAt'
 import { heatingFor } from './heating'
 import { timeInBand } from '../vessel/timeInBand'
-import { boilingLiquid, isFlammable, liquids, neatLiquids } from '../vessel/inVessel'
+import { isFlammable } from '../../substance/flammable'
+import { boilingLiquid, liquids, neatLiquids } from '../vessel/inVessel'
 import { blank, fact, number, oneOf, rough, word, type Advice, type Planner, when } from '../planner'
 
 /** How far the pot may stand above and below its boil while it is held, K. */

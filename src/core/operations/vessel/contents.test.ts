@@ -1,9 +1,9 @@
 import { acetanilide, benzoin, isopentylAcetate } from '@/test-support/plans'
-import { changeStep } from '../../plan/editPlan'
-import { makeStep } from '../../plan/operations'
+import { changeStep } from '../../edit/editPlan'
+import { makeStep } from '../../edit/addStep'
 import { readingsOf } from '../readings'
 import { reactionTable } from '../../reaction/reactionTable'
-import { scalePlan } from '../scalePlan'
+import { scalePlan } from '../../edit/scalePlan'
 import { stepContents } from './contents'
 
 const at = (plan: typeof acetanilide, step: string) => stepContents(plan, reactionTable(plan)).find((each) => each.step === step)!

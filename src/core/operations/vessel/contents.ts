@@ -1,4 +1,5 @@
-import { operationOf } from '../../plan/operations'
+import { operationIn } from '../registry'
+import { isWatery } from './watery'
 import { isCharged, type Line, type Plan, type Step, type Vessel } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
 import { partsUsed } from '../../plan/partsUsed'
@@ -24,15 +25,9 @@ export interface StepContents {
   volumeML: number
 }
 
-/** Operations after which only the product is left of what was in the vessel. */
-const leavesProduct = new Set(['filter', 'evaporate', 'distil', 'weigh', 'dry', 'crystallise', 'melt'])
-/** Operations that take the mixture to another vessel. */
-const pouredOff = new Set(['pour', 'quench'])
-
 /**
  * Follows what goes into which vessel, step by step. A charge, or a line named in the words of a step, goes in with the part named; a step with a vessel of its
- * own goes on in that one with what there was; pouring off, quenching and crystallising leave the vessel, and so does an extraction or a wash that is not in a separating funnel yet; extraction and washing take the watery layer away with them;
- * filtering, evaporating, distilling and weighing leave the product alone, whose amount is not known then.
+ * own goes on in that one with what there was. What else happens to it is the effect of the operation (operation.ts); where the product alone is left, its amount is not known.
  */
 export function stepContents(plan: Plan, table: ReactionTable): readonly StepContents[] {
   const known = followed.get(table)
@@ -50,12 +45,10 @@ function follow(plan: Plan, table: ReactionTable): StepContents[] {
   let since: string | undefined
   let inside: Content[] = []
   return plan.steps.map((step) => {
-    const operation = operationOf(step)
-    const leaves = pouredOff.has(operation ?? '')
-    const toFunnel = (operation === 'extract' || operation === 'wash') && vessel?.kind !== 'separating funnel'
-    if (step.vessel || leaves || toFunnel || operation === 'filter' || step.kind === 'crystallise')
-      [vessel, since] = [step.vessel, step.vessel && step.id]
-    if (step.kind === 'crystallise') inside = []
+    const { moves, begins, leaves } = operationIn(step)?.effect ?? {}
+    const moved = moves === 'always' || (moves === 'into a funnel' && vessel?.kind !== 'separating funnel')
+    if (step.vessel || moved) [vessel, since] = [step.vessel, step.vessel && step.id]
+    if (begins === 'empty') inside = []
     inside = together(inside, added(table, step))
     const during = {
       step: step.id,
@@ -64,11 +57,11 @@ function follow(plan: Plan, table: ReactionTable): StepContents[] {
       contents: inside,
       volumeML: inside.reduce((sum, { volumeML, massG }) => sum + (volumeML ?? massG ?? 0), 0),
     }
-    if (operation === 'extract' || operation === 'wash') inside = inside.filter((content) => !watery(content))
-    if (leavesProduct.has(operation ?? '')) {
+    if (leaves === 'organic layer') inside = inside.filter((content) => !isWatery(content))
+    else if (leaves) {
       // What a filtration names is what the solid is rinsed with or dissolved in: it goes on.
-      inside = operation === 'filter' ? added(table, step) : []
-      if (!step.vessel || operation !== 'filter') [vessel, since] = [undefined, undefined]
+      inside = leaves === 'what it names' ? added(table, step) : []
+      if (!step.vessel || leaves === 'product') [vessel, since] = [undefined, undefined]
     }
     return during
   })
@@ -100,14 +93,4 @@ function added(table: ReactionTable, step: Step): Content[] {
     const { line, substance, mass, volume } = found
     return [{ line, substance, massG: mass && mass.value * part, volumeML: volume && volume.value * part }]
   })
-}
-
-/** True for water and what is dissolved in it. */
-function watery({ line, substance }: Content): boolean {
-  return (
-    line.form.kind === 'solution' ||
-    line.form.kind === 'mass-volume' ||
-    line.form.kind === 'mass-fraction' ||
-    substance.formula === 'H2O'
-  )
 }

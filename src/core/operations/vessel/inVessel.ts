@@ -3,6 +3,7 @@ import { type FunctionalGroup, type Substance } from '../../substance/substance'
 import { wholeOf } from '../../reaction/reactionTable'
 import { specificHeat } from '../add/adiabaticRise'
 import type { Content, StepContents } from './contents'
+import { isWatery } from './watery'
 import type { Context } from '../planner'
 
 /** Liquids in the vessel while a step is done, the most first. */
@@ -15,16 +16,6 @@ export function liquids({ contents }: StepContents): Content[] {
 /** The liquids of a vessel that are in it neat: what a solution boils at stands on no record. */
 export function neatLiquids(now: StepContents): Content[] {
   return liquids(now).filter(({ line }) => line.form.kind === 'neat')
-}
-
-/** True for water and what is dissolved in it. */
-export function isWatery({ line, substance }: Pick<Content, 'line' | 'substance'>): boolean {
-  return (
-    line.form.kind === 'solution' ||
-    line.form.kind === 'mass-volume' ||
-    line.form.kind === 'mass-fraction' ||
-    substance.formula === 'H2O'
-  )
 }
 
 /** Acids that hold water and boil with it at a point of their own, whatever is on record of the pure acid. */
@@ -69,11 +60,6 @@ export function specificHeatIn({ contents }: StepContents): number | null {
 /** The groups of the substance that the plan makes or isolates. */
 export function productGroups({ plan }: Context): readonly FunctionalGroup[] {
   return mainSubstance(plan)?.groups ?? []
-}
-
-/** True for what burns easily, by its statements. */
-export function isFlammable({ hazards }: Pick<Substance, 'hazards'>): boolean {
-  return hazards?.statements.some((statement) => /^H22[456]/.test(statement)) ?? false
 }
 
 /** Density of a content as it was dispensed, g/mL; 1 where none is on record. */

@@ -1,9 +1,10 @@
 import fc from 'fast-check'
 import { acetanilide } from '@/test-support/plans'
-import { addStep, changeStep, moveStep } from '../../plan/editPlan'
+import { changeStep, moveStep } from '../../edit/editPlan'
+import { addStep } from '../../edit/addStep'
 import type { Vessel } from '../../plan/plan'
 import { reactionTable } from '../../reaction/reactionTable'
-import { scalePlan } from '../scalePlan'
+import { scalePlan } from '../../edit/scalePlan'
 import { contentsML } from './contents'
 import { fillRule, fittingSize, vesselSizes } from './vessel'
 

@@ -7,7 +7,8 @@ import { crudeComposition, type Impurity, type ImpurityKind } from './impurities
 import { afterWater, dissolvedFrom, measured as measuredWash, washPlan, washSolutions, type Wash } from './washPlan'
 import { flowHere, layersAdvice, suggestShaking } from '../extract/planner'
 import { shakenWith } from '../extract/flowOfPlan'
-import { isWatery, liquids, organicLayer, productGroups } from '../vessel/inVessel'
+import { isWatery } from '../vessel/watery'
+import { liquids, organicLayer, productGroups } from '../vessel/inVessel'
 import { blank, fact, number, rough, rowsOf, type Advice, type Context, type Filled, type Planner, when } from '../planner'
 
 const kinds: readonly ImpurityKind[] = [

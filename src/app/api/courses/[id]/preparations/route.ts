@@ -1,6 +1,6 @@
 import { boolean, mixed, object, string } from 'yup'
 import type { Substance } from '@/core/substance/substance'
-import { newIsolation, newPlan } from '@/core/plan/editPlan'
+import { newIsolation, newPlan } from '@/core/edit/newPlan'
 import { readPlanFile } from '@/core/format/planFile'
 import { startPreparation } from '@/server/preparations'
 import { Refusal } from '@/server/refusal'

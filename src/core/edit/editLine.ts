@@ -2,8 +2,8 @@ import { decimalsJustified } from '../quantity/figure'
 import { readNumber, readQuantity, type Reading } from '../quantity/readQuantity'
 import { inBaseUnit } from '../quantity/unit'
 import { densityOf, isProduct, isReactant, substanceOf, type Anchor, type Line, type Plan } from '../plan/plan'
-import { computedLine, reactionTable } from './reactionTable'
-import { scalePlan } from '../operations/scalePlan'
+import { computedLine, reactionTable } from '../reaction/reactionTable'
+import { scalePlan } from './scalePlan'
 
 export type Column = 'mass' | 'volume' | 'amount' | 'ratio'
 

@@ -1,7 +1,6 @@
 import type { Reading } from '../quantity/readQuantity'
-import { partsUsed } from './partsUsed'
-import { operations, type Operation, type OperationKey, makeStep } from './operations'
-import { isProduct, substanceOf, type Form, type Line, type Plan, type Role, type Span, type Step } from './plan'
+import { partsUsed } from '../plan/partsUsed'
+import { isProduct, substanceOf, type Form, type Line, type Plan, type Role, type Span, type Step } from '../plan/plan'
 import { type Substance } from '../substance/substance'
 
 /** An id that begins with a letter and that nothing else of the plan has. */
@@ -13,44 +12,6 @@ export function freeId(wanted: string, taken: readonly string[]): string {
   const base = /^[a-z]/.test(plain) ? plain : `n-${plain}`
   if (!taken.includes(base)) return base
   for (let number = 2; ; number++) if (!taken.includes(`${base}-${number}`)) return `${base}-${number}`
-}
-
-/** A new preparation: one starting material and one product, one to one, and nothing else yet. */
-export function newPlan(title: string, start: Substance, product: Substance): Plan {
-  const empty: Plan = {
-    format: 'mozle-plan',
-    version: 3,
-    title,
-    aim: '',
-    substances: [],
-    lines: [],
-    reference: '',
-    mainProduct: '',
-    conditions: { above: '', below: '' },
-    safety: {
-      wear: ['Goggles, all the time', 'Lab coat, closed', 'Gloves that stand up to what is handled'],
-      atHand: [],
-      ownWords: '',
-    },
-    steps: [operations.safety.make({ id: 'safety', title: 'Safety read' })],
-    answers: [],
-  }
-  const withStart = addLine(empty, start, 'reactant')
-  const withBoth = addLine(withStart, product, 'product')
-  return { ...withBoth, reference: withBoth.lines[0]!.id, mainProduct: withBoth.lines[1]!.id }
-}
-
-/** A new isolation or separation: one material that is put in, one substance that is sought in it, and nothing else yet. */
-export function newIsolation(title: string, material: Substance, sought: Substance): Plan {
-  const { mainProduct: _product, lines: _lines, substances: _substances, ...empty } = newPlan(title, material, sought)
-  const withMaterial = addLine({ ...empty, lines: [], substances: [] }, material, 'material')
-  const plan = addLine(withMaterial, sought, 'component')
-  const [put, got] = plan.lines.map(({ id }) => id) as [string, string]
-  return {
-    ...plan,
-    reference: put,
-    recoveries: [{ sample: 'purified', product: got, of: put }],
-  }
 }
 
 /** How a substance usually comes out of its bottle: a solid by mass, a liquid with a density by volume. */
@@ -210,21 +171,6 @@ export function changeRecovery(plan: Plan, line: Line, sample: string, expected?
 /** A solution of which only the volume can be measured. */
 function isSolutionWithoutDensity(form: Form): boolean {
   return (form.kind === 'solution' || form.kind === 'mass-volume') && form.gPerML === undefined
-}
-
-/** The plan with a step of that operation after the one named, or at the end. */
-export function addStep(plan: Plan, key: OperationKey, after?: string): { plan: Plan; id: string } {
-  const operation: Operation = operations[key]
-  const id = freeId(
-    key,
-    plan.steps.map((step) => step.id),
-  )
-  const title = operation.name.charAt(0).toUpperCase() + operation.name.slice(1)
-  const made = makeStep(key, { id, title }, plan)
-  const step: Step = operation.danger && !made.caution ? { ...made, caution: operation.danger } : made
-  const found = plan.steps.findIndex((other) => other.id === after)
-  const at = found < 0 ? plan.steps.length : found + 1
-  return { plan: { ...plan, steps: [...plan.steps.slice(0, at), step, ...plan.steps.slice(at)] }, id }
 }
 
 /** The plan without a step. */

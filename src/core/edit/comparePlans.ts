@@ -1,5 +1,5 @@
 import { stepFacts } from '../plan/stepFacts'
-import { reactionTable, dispensed, type ReactionTable } from './reactionTable'
+import { reactionTable, dispensed, type ReactionTable } from '../reaction/reactionTable'
 import { writeFigureText, writeNumber, writeQuantity } from '../quantity/write'
 import { plannerFor } from '../operations/planners'
 import type { Anchor, Form, Line, Plan, Span, Step, WorkValue } from '../plan/plan'

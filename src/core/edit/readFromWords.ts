@@ -2,7 +2,7 @@ import type { Plan, Step } from '../plan/plan'
 import { stepFacts } from '../plan/stepFacts'
 import { typedFor } from '../plan/typedFor'
 import { writeNumber } from '../quantity/write'
-import { plannerFor } from './planners'
+import { plannerFor } from '../operations/planners'
 
 /** What an older version of the file said in the words of a step and holds in fields now, one phrase a field; nothing once the author has looked at it. */
 export function readFromWords(step: Step): string[] {

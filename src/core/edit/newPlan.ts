@@ -1,0 +1,47 @@
+import { addLine } from './editPlan'
+import type { Plan } from '../plan/plan'
+import type { Substance } from '../substance/substance'
+import { addStep } from './addStep'
+import { operationKeys, operations, type OperationKey } from '../operations/registry'
+import type { Operation } from '../operations/operation'
+
+const standsFirst = (key: OperationKey) => (operations[key] as Operation).place === 'first'
+
+/** A new preparation: one starting material and one product, one to one, and nothing else yet. */
+export function newPlan(title: string, start: Substance, product: Substance): Plan {
+  const empty: Plan = {
+    format: 'mozle-plan',
+    version: 3,
+    title,
+    aim: '',
+    substances: [],
+    lines: [],
+    reference: '',
+    mainProduct: '',
+    conditions: { above: '', below: '' },
+    safety: {
+      wear: ['Goggles, all the time', 'Lab coat, closed', 'Gloves that stand up to what is handled'],
+      atHand: [],
+      ownWords: '',
+    },
+    steps: [],
+    answers: [],
+  }
+  const withStart = addLine(empty, start, 'reactant')
+  const withBoth = addLine(withStart, product, 'product')
+  const plan: Plan = { ...withBoth, reference: withBoth.lines[0]!.id, mainProduct: withBoth.lines[1]!.id }
+  return operationKeys.filter(standsFirst).reduce<Plan>((so, key) => addStep(so, key).plan, plan)
+}
+
+/** A new isolation or separation: one material that is put in, one substance that is sought in it, and nothing else yet. */
+export function newIsolation(title: string, material: Substance, sought: Substance): Plan {
+  const { mainProduct: _product, lines: _lines, substances: _substances, ...empty } = newPlan(title, material, sought)
+  const withMaterial = addLine({ ...empty, lines: [], substances: [] }, material, 'material')
+  const plan = addLine(withMaterial, sought, 'component')
+  const [put, got] = plan.lines.map(({ id }) => id) as [string, string]
+  return {
+    ...plan,
+    reference: put,
+    recoveries: [{ sample: 'purified', product: got, of: put }],
+  }
+}

@@ -1,0 +1,10 @@
+import type { Operation } from '../operation'
+import { act } from '../made'
+
+export const add: Operation = {
+  name: 'add',
+  danger: 'Too fast an addition runs away: watch the temperature.',
+  make: act('Add', 'Add in portions.', 8),
+  slowsWithScale: true,
+  besides: ['temperature'],
+}

@@ -1,0 +1,22 @@
+import type { Operation } from '../operation'
+import { times, firstLine } from '../made'
+
+export const charge: Operation = {
+  name: 'charge',
+  danger: '',
+  make: (base, plan) => {
+    const line = firstLine(plan)
+    const measure = line.form.kind === 'solid' ? 'mass' : 'volume'
+    return {
+      ...base,
+      kind: 'charge',
+      line: line.id,
+      measure,
+      ...(measure === 'mass' ? { weighing: ['tare', 'difference'] } : {}),
+      container: measure === 'mass' ? 'weighing paper' : 'measuring cylinder',
+      device: line.device ?? (measure === 'mass' ? 'balance-0.01' : 'cylinder-10'),
+      text: `Measure {${line.id}}.`,
+      ...times(8),
+    }
+  },
+}

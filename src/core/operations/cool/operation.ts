@@ -1,0 +1,10 @@
+import type { Operation } from '../operation'
+import { times } from '../made'
+
+export const cool: Operation = {
+  name: 'cool',
+  danger: '',
+  make: (base) => ({ ...base, kind: 'hold', verb: 'Cool', holdMin: 10, text: 'Stand the flask in ice.', ...times(2, 10) }),
+  slowsWithScale: true,
+  besides: ['temperature', 'heater'],
+}

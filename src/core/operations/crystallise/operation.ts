@@ -1,0 +1,22 @@
+import type { Operation } from '../operation'
+import { times, firstLine } from '../made'
+
+export const crystallise: Operation = {
+  name: 'crystallise',
+  danger: 'Hot solvent burns, and most of it catches fire: no flame.',
+  make: (base, plan) => ({
+    ...base,
+    kind: 'crystallise',
+    from: 'crude',
+    to: 'purified',
+    solvent: (plan.lines.findLast(({ role }) => role === 'solvent') ?? firstLine(plan)).id,
+    device: 'cylinder-100',
+    text: 'Add hot solvent in portions until the solid just dissolves. Leave to cool undisturbed, then in ice.',
+    until: 'when it is cold and full of crystals',
+    says: ['cooled-by-itself'],
+    ...times(15, 25),
+  }),
+  asks: ['cooled-by-itself'],
+  heats: 'open',
+  effect: { moves: 'always', begins: 'empty', leaves: 'product' },
+}

@@ -1,0 +1,17 @@
+import type { Operation } from '../operation'
+import { act } from '../made'
+
+export const distil: Operation = {
+  name: 'distil',
+  danger: 'Chips before heat, open at the receiver, and never to dryness.',
+  make: act('Distil', 'Distil at one or two drops a second into tared receivers; note first and last drop.', 25, {
+    waitMin: 10,
+    until: 'when the temperature leaves its window, and before the flask is dry',
+    says: ['stops-before-dry'],
+  }),
+  asks: ['stops-before-dry'],
+  heats: 'under a condenser',
+  effect: { leaves: 'product' },
+  measures: 'head',
+  besides: ['heater'],
+}

@@ -1,0 +1,11 @@
+import type { Operation } from '../operation'
+import { act } from '../made'
+
+export const drySolution: Operation = {
+  name: 'dry the solution',
+  danger: '',
+  make: act('Dry', 'Add drying agent in portions and swirl.', 4, {
+    waitMin: 10,
+    until: 'when some of it moves freely and the liquid is clear',
+  }),
+}

@@ -1,0 +1,19 @@
+import type { Operation } from '../operation'
+import { times, lastSample } from '../made'
+
+export const dry: Operation = {
+  name: 'dry the solid',
+  danger: '',
+  make: (base, plan) => ({
+    ...base,
+    kind: 'dry',
+    sample: lastSample(plan),
+    container: 'watch glass',
+    device: 'balance-0.01',
+    agreement: 0.005,
+    text: 'Dry below the melting point; cool and weigh until two weighings agree.',
+    until: 'when two weighings agree',
+    ...times(8, 25),
+  }),
+  effect: { leaves: 'product' },
+}

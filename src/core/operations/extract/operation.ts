@@ -1,0 +1,16 @@
+import type { Operation } from '../operation'
+import { act } from '../made'
+
+export const extract: Operation = {
+  name: 'extract',
+  danger: 'Pressure builds up in the funnel: vent it often, pointed away from people.',
+  make: act('Extract', 'Shake, vent, let the layers part. Keep both layers, in named flasks.', 10, {
+    says: ['vented'],
+    until: 'when the layers have parted',
+  }),
+  asks: ['vented', 'layer-discarded'],
+  effect: { moves: 'into a funnel', leaves: 'organic layer' },
+  shakes: true,
+  meetsAcidOrBase: true,
+  meant: ['drowns'],
+}

@@ -1,0 +1,11 @@
+import type { Operation } from '../operation'
+import { act } from '../made'
+
+export const filter: Operation = {
+  name: 'filter',
+  danger: 'A flask with a crack breaks under suction: look at it first.',
+  make: act('Filter', 'Filter by suction and rinse with a little cold solvent.', 10, {
+    until: 'when no more drops fall and the paper looks dry',
+  }),
+  effect: { moves: 'always', leaves: 'what it names' },
+}

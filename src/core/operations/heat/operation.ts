@@ -1,0 +1,17 @@
+import type { Operation } from '../operation'
+import { times } from '../made'
+
+export const heat: Operation = {
+  name: 'heat and hold',
+  danger: 'A closed flask that is heated bursts: it stays open, or has a condenser on.',
+  make: (base) => ({
+    ...base,
+    kind: 'hold',
+    verb: 'Heat',
+    holdMin: 30,
+    text: 'Hold in a warm-water bath at 50 to 60 °C.',
+    ...times(4, 30),
+  }),
+  heats: 'open',
+  besides: ['temperature', 'heater'],
+}

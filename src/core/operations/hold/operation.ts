@@ -1,0 +1,9 @@
+import type { Operation } from '../operation'
+import { times } from '../made'
+
+export const hold: Operation = {
+  name: 'hold',
+  danger: '',
+  make: (base) => ({ ...base, kind: 'hold', verb: 'Wait', holdMin: 15, text: 'Leave it for the time given.', ...times(1, 15) }),
+  besides: ['temperature', 'heater'],
+}

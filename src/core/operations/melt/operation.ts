@@ -1,0 +1,18 @@
+import type { Operation } from '../operation'
+import { times, lastSample } from '../made'
+
+export const melt: Operation = {
+  name: 'melt',
+  danger: 'The block is hot enough to burn.',
+  make: (base, plan) => ({
+    ...base,
+    kind: 'melt',
+    sample: lastSample(plan),
+    device: 'melting-0.1',
+    text: 'Pack 2–3 mm in a capillary. Heat fast to 20 °C below, then 1–2 °C a minute.',
+    says: ['heated-slowly'],
+    ...times(15),
+  }),
+  asks: ['heated-slowly'],
+  effect: { leaves: 'product' },
+}

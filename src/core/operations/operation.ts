@@ -1,0 +1,49 @@
+import type { Plan, Step } from '../plan/plan'
+import type { StepFact } from '../plan/stepFacts'
+
+/** What a step does to what is in its vessel. */
+export interface Effect {
+  /** The work goes on in another vessel: always, or unless it is a separating funnel already. */
+  moves?: 'always' | 'into a funnel'
+  /** The vessel holds nothing of what was before. */
+  begins?: 'empty'
+  /** What stays when it is over, where that is not all of it. */
+  leaves?: 'organic layer' | 'product' | 'what it names'
+}
+
+/** What two things that must not meet unawares may meet for: to destroy one of them, to drown what is left of it, to test with it. */
+export type Purpose = 'destroys' | 'drowns' | 'tests'
+
+/**
+ * An operation of the laboratory as everything knows it: the Desk, the bench, the safety sheet and the rules ask these members and know none by name.
+ * What it works out stands in its planner (planner.ts).
+ */
+export interface Operation {
+  /** What a person types to get it, and what stands in the list. */
+  name: string
+  /** The danger that goes with it wherever it is done; empty where there is none of its own. */
+  danger: string
+  /** A fresh step, as it stands before anything is typed. */
+  make: (base: { id: string; title: string }, plan: Plan) => Step
+  /** Facts that are asked for in it; gas may come off in any. */
+  asks?: readonly StepFact[]
+  effect?: Effect
+  /** What is in the vessel is hot. Under a condenser, the apparatus is checked before. */
+  heats?: 'under a condenser' | 'open'
+  /** It sets an apparatus up and checks it. */
+  setsUp?: true
+  /** Two layers are shaken in it. */
+  shakes?: true
+  /** Acid or base is put to what is there. */
+  meetsAcidOrBase?: true
+  /** It leads heat away through the wall, and takes longer at a larger scale. */
+  slowsWithScale?: true
+  /** Meetings that it is there for. */
+  meant?: readonly Purpose[]
+  /** Where it stands in a plan of its own accord. */
+  place?: 'first' | 'waste' | 'last'
+  /** What its readings are, where its kind does not say so: head against volume, tubes, the slot of a vial. */
+  measures?: 'head' | 'tubes' | 'slot'
+  /** What may be written besides while it goes on. */
+  besides?: readonly ('temperature' | 'heater')[]
+}

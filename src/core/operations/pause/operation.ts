@@ -1,0 +1,15 @@
+import type { Operation } from '../operation'
+import { times } from '../made'
+
+export const pause: Operation = {
+  name: 'pause',
+  danger: '',
+  make: (base) => ({
+    ...base,
+    kind: 'pause',
+    text: 'A safe place to stop.',
+    meanwhile: 'Closed and labelled with group, content and date, where the stores say.',
+    endsDay: true,
+    ...times(3),
+  }),
+}

@@ -1,0 +1,9 @@
+import type { Operation } from '../operation'
+import { act } from '../made'
+
+export const pour: Operation = {
+  name: 'pour over',
+  danger: '',
+  make: act('Pour', 'Pour into the other vessel.', 4),
+  effect: { moves: 'always' },
+}

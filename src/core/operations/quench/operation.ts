@@ -1,0 +1,13 @@
+import type { Operation } from '../operation'
+import { act } from '../made'
+
+export const quench: Operation = {
+  name: 'quench',
+  danger: 'Acid into water, never the reverse; slowly, cold, and watch the gas.',
+  make: act('Quench', 'Pour slowly, in portions, with stirring and cooling.', 8, { until: 'when no more gas comes' }),
+  effect: { moves: 'always' },
+  slowsWithScale: true,
+  meetsAcidOrBase: true,
+  meant: ['destroys', 'drowns'],
+  besides: ['temperature'],
+}

@@ -1,0 +1,17 @@
+import type { Operation } from '../operation'
+import { times } from '../made'
+
+export const reflux: Operation = {
+  name: 'heat under reflux',
+  danger: 'Boiling chips go into the cold liquid, never into the hot. Water runs before heat is on.',
+  make: (base) => ({
+    ...base,
+    kind: 'reflux',
+    holdMin: 30,
+    text: 'Heat until the first drops fall back steadily, then hold.',
+    until: 'from the onset of reflux',
+    ...times(8, 30),
+  }),
+  heats: 'under a condenser',
+  besides: ['temperature', 'heater'],
+}

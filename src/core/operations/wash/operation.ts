@@ -1,0 +1,15 @@
+import type { Operation } from '../operation'
+import { act } from '../made'
+
+export const wash: Operation = {
+  name: 'wash',
+  danger: 'A wash with bicarbonate gives gas: swirl open first, then shake and vent.',
+  make: act('Wash', 'Wash the layer with the product. Discard no layer before the product is weighed.', 8, {
+    until: 'when the layers have parted',
+  }),
+  asks: ['vented', 'layer-discarded'],
+  effect: { moves: 'into a funnel', leaves: 'organic layer' },
+  shakes: true,
+  meetsAcidOrBase: true,
+  meant: ['drowns'],
+}

@@ -1,0 +1,18 @@
+import type { Operation } from '../operation'
+import { times } from '../made'
+
+export const weigh: Operation = {
+  name: 'weigh',
+  danger: '',
+  make: (base) => ({
+    ...base,
+    kind: 'weigh',
+    sample: 'crude',
+    container: 'watch glass',
+    device: 'balance-0.01',
+    dry: false,
+    text: 'Weigh all of it.',
+    ...times(5),
+  }),
+  effect: { leaves: 'product' },
+}
