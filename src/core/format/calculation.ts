@@ -1,6 +1,5 @@
 import type { Context } from '../operations/planner'
-import { contextOf, filledFor, reportFor } from '../operations/planners'
-import { tablesOf } from '../operations/tablesOf'
+import { contextOf, filledFor, reportFor, tablesFor } from '../operations/planners'
 import type { Figure } from '../quantity/figure'
 import type { Plan } from '../plan/plan'
 import type { Substance } from '../substance/substance'
@@ -42,7 +41,7 @@ function operationsOf(plan: Plan, table: ReactionTable, { measured, solvents }: 
     if (!report) return []
     const figures = report.facts.map(({ id, name, value, unit }) => ({ id, name, value, unit }))
     const advice = report.advice.map(({ id, level, words }) => ({ id, level, words }))
-    return [{ step: step.id, inputs: filled, figures, advice, ...tablesOf(context, filled) }]
+    return [{ step: step.id, inputs: filled, figures, advice, ...tablesFor(context, filled) }]
   })
 }
 

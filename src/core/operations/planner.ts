@@ -36,24 +36,85 @@ export interface Context {
   filledOf: (step: Step) => Filled
 }
 
-/** One blank of a planner's sentence. */
-export type Field =
-  /** `none` is shown for a 0 that nobody typed: not taken, not known. */
-  | { key: string; label: string; kind: 'number'; unit: string; least: number; most: number; none?: string }
-  | { key: string; label: string; kind: 'choice'; ways: readonly { value: string; words: string }[] }
-  /** `offers`: names to choose from while it is typed; any other may be typed as well. */
-  | { key: string; label: string; kind: 'text'; offers?: 'substances' | 'solvents' }
-  | {
-      key: string
-      label: string
-      kind: 'rows'
-      columns: readonly Exclude<Field, { kind: 'rows' }>[]
-      add: string
-      fresh: WorkRow
-    }
+/** How a typed figure goes with the scale of its plan: as the amounts do, as the time does in which the same heat per gram is led away (timeFactor), or not at all. */
+export type Law = 'as the amounts' | 'as the time of cooling' | 'not'
 
-/** The value of every field: what was typed, and for the rest what the plan suggests. */
+/** `none` is shown for a 0 that nobody typed: not taken, not known. */
+export interface NumberField<K extends string = string> {
+  key: K
+  label: string
+  kind: 'number'
+  unit: string
+  least: number
+  most: number
+  law: Law
+  none?: string
+}
+
+/** One of a few words; `ofLab` adds those of the laboratory, and then any may stand in a file from elsewhere. */
+export interface ChoiceField<K extends string = string, V extends string = string> {
+  key: K
+  label: string
+  kind: 'choice'
+  ways: readonly { value: V; words: string }[]
+  ofLab?: (lab: Lab) => readonly { value: V; words: string }[]
+}
+
+/** `offers`: names to choose from while it is typed; any other may be typed as well. */
+export interface TextField<K extends string = string> {
+  key: K
+  label: string
+  kind: 'text'
+  offers?: 'substances' | 'solvents'
+}
+
+export interface RowsField<K extends string = string> {
+  key: K
+  label: string
+  kind: 'rows'
+  columns: readonly (NumberField | ChoiceField | TextField)[]
+  add: string
+  fresh: WorkRow
+}
+
+/** One blank of a planner's sentence. */
+export type Field = NumberField | ChoiceField | TextField | RowsField
+
+/** The value of every field by its key: what was typed, and for the rest what is suggested. */
 export type Filled = Record<string, WorkValue>
+
+type ValueOf<F> = F extends { kind: 'number' }
+  ? number
+  : F extends { kind: 'choice'; ways: readonly { value: infer V }[] }
+    ? V
+    : F extends { kind: 'rows' }
+      ? WorkRow[]
+      : string
+
+/** The blanks that belong to a list of fields: a misspelt key does not compile. */
+export type Blanks<F extends readonly Field[]> = { [E in F[number] as E['key']]: ValueOf<E> }
+
+/** A value that nobody typed, with where it comes from. */
+export interface Said<V = WorkValue> {
+  value: V
+  from: Source
+  /** What it follows from, for whoever asks: a clause without a full stop. */
+  words: string
+}
+
+/** The plan itself, a record of a substance, the laboratory, what is usual where nothing is known, what was measured in the run; or nobody has said it. */
+export type Source = 'plan' | 'record' | 'laboratory' | 'usual' | 'run' | 'unknown'
+
+const from =
+  (source: Source) =>
+  <V>(value: V, words: string): Said<V> => ({ value, from: source, words })
+
+export const ofPlan = from('plan')
+export const ofRecord = from('record')
+export const ofLab = from('laboratory')
+export const usual = from('usual')
+export const ofRun = from('run')
+export const unknown = from('unknown')
 
 /** One figure that follows. */
 export interface Fact {
@@ -90,9 +151,43 @@ export interface Planner {
   /** Sentences with `{key}` for each blank; those that matter with these values. */
   sentences: (filled: Filled) => readonly string[]
   fields: readonly Field[]
-  /** What the plan, and the run where there is one, says about each blank, in the light of what was typed into others. */
-  suggest: (context: Context, typed: Filled) => Filled
+  /** What the plan, the laboratory, and the run where there is one, say about each blank, in the light of what was typed into others. */
+  suggest: (context: Context, typed: Filled) => Record<string, Said>
   report: (context: Context, filled: Filled) => Report
+  /** Advice that belongs in the margin whoever opens the step or not: its id, with the title of the query. */
+  doubts: Readonly<Record<string, string>>
+  /** What is worked out beside the figures, as plain tables. */
+  tables: (context: Context, filled: Filled) => Record<string, unknown>
+}
+
+interface Made<F extends readonly Field[]> {
+  of: OperationKey
+  title: string
+  fields: F
+  sentences: (
+    say: (strings: TemplateStringsArray, ...keys: (F[number]['key'] | number)[]) => string,
+    blanks: Blanks<F>,
+  ) => readonly string[]
+  suggest: (context: Context, typed: Partial<Blanks<F>>) => { [K in keyof Blanks<F>]?: Said<Blanks<F>[K]> }
+  report: (context: Context, blanks: Blanks<F>) => Report
+  doubts?: Readonly<Record<string, string>>
+  tables?: (context: Context, blanks: Blanks<F>) => Record<string, unknown>
+}
+
+/** A sentence with the keys of its blanks where they stand. */
+const say = (strings: TemplateStringsArray, ...keys: (string | number)[]) =>
+  strings.reduce((text, piece, index) => `${text}{${keys[index - 1]}}${piece}`)
+
+/**
+ * A planner whose blanks are typed by its fields. What it is given holds a value of the right kind for each: the registry (planners.ts) lets nothing else through.
+ */
+export function planner<const F extends readonly Field[]>(made: Made<F>): Planner {
+  return {
+    doubts: {},
+    tables: () => ({}),
+    ...made,
+    sentences: (filled: Filled) => made.sentences(say, filled as Blanks<F>),
+  } as unknown as Planner
 }
 
 /** A fact with its figure written out. */
@@ -119,10 +214,6 @@ export function when(holds: boolean | undefined, id: string, level: Advice['leve
   return holds ? [{ id, level, words, ...(why === undefined ? {} : { why }) }] : []
 }
 
-export const number = (filled: Filled, key: string): number => (typeof filled[key] === 'number' ? filled[key] : 0)
-export const word = (filled: Filled, key: string): string => (typeof filled[key] === 'string' ? filled[key] : '')
-export const rowsOf = (filled: Filled, key: string): WorkRow[] => (Array.isArray(filled[key]) ? filled[key] : [])
-
 /** A small or large number as 4.3·10⁻⁸, others to three figures. */
 export function inPowers(value: number): string {
   if (value !== 0 && (Math.abs(value) < 1e-3 || Math.abs(value) >= 1e5)) {
@@ -135,23 +226,63 @@ export function inPowers(value: number): string {
   return String(Number(value.toPrecision(3)))
 }
 
-/** A blank for a number. */
-export const blank = (key: string, label: string, unit: string, least: number, most: number, none?: string): Field => ({
-  key,
-  label,
-  kind: 'number',
-  unit,
-  least,
-  most,
-  ...(none === undefined ? {} : { none }),
-})
+const numberField =
+  (law: Law) =>
+  <const K extends string>(key: K, label: string, unit: string, least: number, most: number, none?: string): NumberField<K> => ({
+    key,
+    label,
+    kind: 'number',
+    unit,
+    least,
+    most,
+    law,
+    ...(none === undefined ? {} : { none }),
+  })
+
+/** A blank for a number that stays as it is at any scale. */
+export const blank = numberField('not')
+/** A blank for how much of something there is: it goes with the scale. */
+export const amount = numberField('as the amounts')
+/** A blank for a time in which heat is led away through the wall. */
+export const lasting = numberField('as the time of cooling')
+
+type Way<W> = W extends readonly [infer V, string] ? V : W
 
 /** A blank that is one of a few words. */
-export const oneOf = (key: string, label: string, ways: readonly (string | readonly [string, string])[]): Field => ({
+export const oneOf = <const K extends string, const W extends string | readonly [string, string]>(
+  key: K,
+  label: string,
+  ways: readonly W[],
+  ofLab?: ChoiceField['ofLab'],
+): ChoiceField<K, Way<W> & string> =>
+  ({
+    key,
+    label,
+    kind: 'choice',
+    ways: ways.map((way) =>
+      typeof way === 'string' ? { value: way, words: way } : { value: way[0], words: way[1] },
+    ) as unknown as ChoiceField<K, Way<W> & string>['ways'],
+    ...(ofLab ? { ofLab } : {}),
+  }) as ChoiceField<K, Way<W> & string>
+
+/** A blank for a name. */
+export const named = <const K extends string>(key: K, label: string, offers?: TextField['offers']): TextField<K> => ({
   key,
   label,
-  kind: 'choice',
-  ways: ways.map((way) => (typeof way === 'string' ? { value: way, words: way } : { value: way[0], words: way[1] })),
+  kind: 'text',
+  ...(offers ? { offers } : {}),
+})
+
+/** A blank for a list. */
+export const list = <const K extends string>(
+  key: K,
+  label: string,
+  rest: Omit<RowsField, 'key' | 'label' | 'kind'>,
+): RowsField<K> => ({
+  key,
+  label,
+  kind: 'rows',
+  ...rest,
 })
 
 /** To three figures, for suggestions: nobody types more; to more of them where a sum is read from it. */

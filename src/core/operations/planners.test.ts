@@ -20,9 +20,12 @@ import { batchDistillation } from './distil/batch'
 import { pairsJudged, recoveryByVolume, solventsJudged } from './crystallise/planner'
 import { batchOf } from './distil/planner'
 import { recoveryByPortions, whereItIs } from './extract/planner'
-import type { Measured } from './planner'
-import { contextOf, fieldsHere, filledFor, planners, problemIn, reportFor } from './planners'
-import { washesOf } from './wash/planner'
+import type { Filled, Measured } from './planner'
+import { blanksOf, contextOf, fieldsHere, filledFor, planners, problemIn, reportFor } from './planners'
+import { washesOf, type WashBlanks } from './wash/planner'
+import type { ShakingBlanks } from './extract/blanks'
+import type { DistilBlanks } from './distil/planner'
+import type { CrystalliseBlanks } from './crystallise/planner'
 
 /** A step of a plan with what was typed for it, and what its planner says. */
 function at(plan: Plan, id: string, typed: Record<string, unknown> = {}, lab: Lab = defaultLab, measured?: Measured) {
@@ -43,7 +46,8 @@ function at(plan: Plan, id: string, typed: Record<string, unknown> = {}, lab: La
   const report = reportFor(context, filled)!
   return {
     context,
-    filled,
+    // Which operation it is each test knows.
+    filled: filled as unknown as Filled & ShakingBlanks & WashBlanks & DistilBlanks & CrystalliseBlanks,
     report,
     fact: (fact: string) => report.facts.find((each) => each.id === fact)?.value,
     advice: (advice: string) => report.advice.find((each) => each.id === advice),
@@ -340,7 +344,7 @@ describe('layers', () => {
     )
     expect(whereItIs(later)!.solutes).toEqual(['4-methylbenzoic acid'])
     expect(whereItIs(later)!.layers.find(({ name }) => name === 'B')!.share[0]).toBeLessThan(0.5)
-    expect(recoveryByPortions(later, filledFor(later))).toHaveLength(8)
+    expect(recoveryByPortions(later, blanksOf<ShakingBlanks>(later))).toHaveLength(8)
   })
   test('a funnel too small is asked about', () =>
     expect(at(scalePlan(separation, 4), 'extract-acid').advice('funnel')!.level).toBe('doubt'))

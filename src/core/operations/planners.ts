@@ -17,7 +17,7 @@ import { filtering } from './filter/planner'
 import { heating } from './reflux/planner'
 import { holding } from './heat/planner'
 import { melting } from './melt/planner'
-import type { Context, Field, Filled, Measured, Planner, Report } from './planner'
+import type { Context, Field, Filled, Measured, Planner, Report, Said } from './planner'
 import { quenching } from './quench/planner'
 import { sending } from './send/planner'
 import { testing } from './test/planner'
@@ -75,12 +75,28 @@ export function contextOf(
   return context
 }
 
-/** Every blank of a step's planner: what the plan suggests, and over it what was typed. Empty where the operation has none. */
-export function filledFor(context: Context): Filled {
-  const planner = plannerFor(context.step)
-  if (!planner) return {}
-  const { of: _of, ...typed } = typedFor(context.step) as Filled
-  return { ...planner.suggest(context, typed), ...typed }
+/** What is said of each blank of a step where nobody types anything, with where it comes from; nothing where its operation has no planner. */
+export function suggestedFor(context: Context): Record<string, Said> {
+  return plannerFor(context.step)?.suggest(context, typedIn(context.step)) ?? {}
+}
+
+/** Every blank of a step's planner: what is suggested, and over it what was typed. Empty where the operation has none. */
+export function filledFor(context: Context, suggested = suggestedFor(context)): Filled {
+  const values = Object.entries(suggested).map(([key, { value }]) => [key, value])
+  return { ...Object.fromEntries(values), ...typedIn(context.step) }
+}
+
+/** The same for who knows which operation the step is, by the blanks of its planner. */
+export const blanksOf = <B>(context: Context): B => filledFor(context) as unknown as B
+
+/** What was typed for a step and can stand in the fields of its planner. */
+function typedIn(step: Step): Filled {
+  const fields = plannerFor(step)?.fields ?? []
+  const typed = Object.entries(typedFor(step)).filter(([key, value]) => {
+    const field = fields.find((each) => each.key === key)
+    return field !== undefined && problemIn(field, value) === undefined
+  })
+  return Object.fromEntries(typed) as Filled
 }
 
 /** What follows for a step; null where its operation has no planner. */
@@ -88,12 +104,15 @@ export function reportFor(context: Context, filled = filledFor(context)): Report
   return plannerFor(context.step)?.report(context, filled) ?? null
 }
 
-/** Fields of a planner as they are here: the apparatus to choose from are the laboratory's. */
+/** What an operation works out beside its figures, as plain tables; empty for most. */
+export function tablesFor(context: Context, filled: Filled): Record<string, unknown> {
+  return plannerFor(context.step)?.tables(context, filled) ?? {}
+}
+
+/** Fields of a planner as they are here: what the laboratory has comes first among what may be chosen. */
 export function fieldsHere(planner: Planner, lab: Lab): readonly Field[] {
   return planner.fields.map((field) =>
-    planner === melting && field.key === 'instrument' && field.kind === 'choice'
-      ? { ...field, ways: [...lab.instruments.map(({ id, name }) => ({ value: id, words: name })), ...field.ways] }
-      : field,
+    field.kind === 'choice' && field.ofLab ? { ...field, ways: [...field.ofLab(lab), ...field.ways] } : field,
   )
 }
 
@@ -116,7 +135,7 @@ export function problemIn(field: Field, value: unknown): string | undefined {
     return undefined
   }
   if (typeof value !== 'string') return `${field.label} is a word.`
-  return field.kind === 'choice' && field.key !== 'instrument' && !field.ways.some((way) => way.value === value)
+  return field.kind === 'choice' && !field.ofLab && !field.ways.some((way) => way.value === value)
     ? `${field.label} is one of: ${field.ways.map(({ words }) => words).join(', ')}.`
     : undefined
 }

@@ -1,6 +1,8 @@
 import dynamic from 'next/dynamic'
 import { useMemo } from 'react'
 import type { Lab } from '@/core/lab/lab'
+import type { Band } from '../operation/BandPicture'
+import type { DistilBlanks } from '@/core/operations/distil/planner'
 import { contextOf, filledFor, reportFor } from '@/core/operations/planners'
 import type { Step } from '@/core/plan/plan'
 import { reactionTable } from '@/core/reaction/reactionTable'
@@ -47,9 +49,9 @@ export function BenchFigures({ run, step, lab }: { run: RunState; step: Step; la
           <State level={level}>{words}</State>
         </p>
       ))}
-      {context.measured?.heads[step.id] && <HeadPicture context={context} filled={filled} />}
+      {context.measured?.heads[step.id] && <HeadPicture context={context} filled={filled as unknown as DistilBlanks} />}
       {context.measured?.temperatures[step.id] && (step.kind === 'reflux' || step.kind === 'hold') && (
-        <BandPicture context={context} filled={filled} />
+        <BandPicture context={context} filled={filled as unknown as Band} />
       )}
     </section>
   )

@@ -2,8 +2,8 @@
 
 import { useState } from 'react'
 import type { Lab } from '@/core/lab/lab'
-import { windowOf } from '@/core/operations/distil/planner'
-import { contextOf, filledFor } from '@/core/operations/planners'
+import { windowOf, type DistilBlanks } from '@/core/operations/distil/planner'
+import { blanksOf, contextOf } from '@/core/operations/planners'
 import { askAbout } from '@/core/run/askAbout'
 import type { EntryBodies } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
@@ -64,7 +64,12 @@ export function EnterHead({
   if (widening) {
     const context = contextOf(run.plan, run.planned, state.step, lab, measuredOf(run))
     return (
-      <WidenWindow step={step} window={windowOf(context, filledFor(context))} write={write} onClose={() => setWidening(false)} />
+      <WidenWindow
+        step={step}
+        window={windowOf(context, blanksOf<DistilBlanks>(context))}
+        write={write}
+        onClose={() => setWidening(false)}
+      />
     )
   }
   const toHead = field === 'volume' && texts.head === ''

@@ -1,8 +1,8 @@
 'use client'
 
 import type { Lab } from '@/core/lab/lab'
-import { contextOf, filledFor } from '@/core/operations/planners'
-import { tubesOf } from '@/core/operations/test/planner'
+import { blanksOf, contextOf } from '@/core/operations/planners'
+import { tubesOf, type TestBlanks } from '@/core/operations/test/planner'
 import { testMethodOf } from '@/core/operations/test/testPanel'
 import type { Entry, EntryBodies } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
@@ -24,7 +24,7 @@ function seenIn(entries: readonly Entry<'tube'>[]): Entry<'tube'> | undefined {
 export function Tubes({ run, state, lab, write }: { run: RunState; state: StepState; lab: Lab; write: Write }) {
   const now = useNow(0)
   const step = state.step.id
-  const filled = filledFor(contextOf(run.plan, run.planned, state.step, lab))
+  const filled = blanksOf<TestBlanks>(contextOf(run.plan, run.planned, state.step, lab))
   const method = testMethodOf(String(filled.method))
   const tubes = tubesOf(filled).map(
     ({ holds, what }, index) => `${index + 1} ${holds === 'control' ? 'positive control' : holds}, ${what}`,

@@ -2,16 +2,16 @@
 
 import { CartesianGrid, Line, LineChart, ReferenceDot, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import { cropFrom } from '@/core/operations/crystallise/crop'
-import { pairsJudged, recoveryByVolume, solventsJudged } from '@/core/operations/crystallise/planner'
-import { number, type Context, type Filled } from '@/core/operations/planner'
+import { pairsJudged, recoveryByVolume, solventsJudged, type CrystalliseBlanks } from '@/core/operations/crystallise/planner'
+import type { Context } from '@/core/operations/planner'
 import { writeNumber } from '@/core/quantity/write'
 import { axis, Chart, chartMargin, inks, ticksFor } from './chart'
 
 /** Best recovery against the volume of hot solvent, with what is planned or was used, and the solvents on record compared. */
-export function CrystallisationPicture({ context, filled }: { context: Context; filled: Filled }) {
+export function CrystallisationPicture({ context, filled }: { context: Context; filled: CrystalliseBlanks }) {
   const points = recoveryByVolume(filled)
-  const volumeML = number(filled, 'volumeML')
-  const percent = 100 * cropFrom(number(filled, 'soluteG'), volumeML, number(filled, 'coldS')).recovery
+  const volumeML = filled.volumeML
+  const percent = 100 * cropFrom(filled.soluteG, volumeML, filled.coldS).recovery
   const judged = solventsJudged(context, filled)
   const pairs = pairsJudged(context, filled)
   const most = Math.max(volumeML * 1.05, points.at(-1)?.volumeML ?? 0)

@@ -2,8 +2,8 @@
 
 import { CartesianGrid, Line, LineChart, ReferenceArea, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import { purityOf } from '@/core/operations/distil/fractions'
-import { batchOf, windowOf } from '@/core/operations/distil/planner'
-import type { Context, Filled } from '@/core/operations/planner'
+import { batchOf, windowOf, type DistilBlanks } from '@/core/operations/distil/planner'
+import type { Context } from '@/core/operations/planner'
 import { writeNumber } from '@/core/quantity/write'
 import { State } from '../figures/State'
 import { axis, Chart, chartMargin, inks, ticksFor } from './chart'
@@ -16,7 +16,7 @@ const lines = [
 ] as const
 
 /** The curve of a batch: head and pot, what comes over, the fractions, and what a purer cut costs. */
-export function DistillationPicture({ context, filled }: { context: Context; filled: Filled }) {
+export function DistillationPicture({ context, filled }: { context: Context; filled: DistilBlanks }) {
   const here = batchOf(context, filled)
   const [answer, stop] = useDistillation(here && { ...here, ...windowOf(context, filled) })
   if (!here) return null

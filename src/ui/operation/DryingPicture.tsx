@@ -12,14 +12,14 @@ import {
   YAxis,
 } from 'recharts'
 import { dryingTrend } from '@/core/operations/dry/constantMass'
-import { agreementG, weighingsOf } from '@/core/operations/dry/planner'
-import type { Context, Filled } from '@/core/operations/planner'
+import { agreementG, weighingsOf, type DryBlanks } from '@/core/operations/dry/planner'
+import type { Context } from '@/core/operations/planner'
 import { deviceOf, uncertaintyOf } from '@/core/quantity/device'
 import { writeNumber } from '@/core/quantity/write'
 import { axis, Chart, chartMargin, inks, ticksFor } from './chart'
 
 /** The weighings of a drying solid, where they are tending to, and how well that is known. */
-export function DryingPicture({ context, filled }: { context: Context; filled: Filled }) {
+export function DryingPicture({ context, filled }: { context: Context; filled: DryBlanks }) {
   const weighings = weighingsOf(context, filled)
   if (weighings.length < 2) return null
   const device = deviceOf(context.step.kind === 'dry' ? context.step.device : undefined)

@@ -1,13 +1,13 @@
 'use client'
 
 import { CartesianGrid, ReferenceArea, ReferenceLine, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from 'recharts'
-import { calibrationHere } from '@/core/operations/melt/planner'
-import { number, type Context, type Filled } from '@/core/operations/planner'
+import { calibrationHere, type MeltBlanks } from '@/core/operations/melt/planner'
+import type { Context } from '@/core/operations/planner'
 import { writeNumber } from '@/core/quantity/write'
 import { axis, Chart, chartMargin, inks, ticksFor } from './chart'
 
 /** The standards of the apparatus: how far each read from the truth, with the line that corrects between them. */
-export function MeltingPicture({ context, filled }: { context: Context; filled: Filled }) {
+export function MeltingPicture({ context, filled }: { context: Context; filled: MeltBlanks }) {
   const calibrated = calibrationHere(context, filled)
   if (!calibrated?.line) return null
   const { instrument, line } = calibrated
@@ -28,7 +28,7 @@ export function MeltingPicture({ context, filled }: { context: Context; filled: 
       <ResponsiveContainer width="100%" height={190}>
         <ScatterChart margin={chartMargin} accessibilityLayer={false}>
           <CartesianGrid stroke={inks.rule} vertical={false} />
-          <ReferenceArea x1={number(filled, 'lowC') - 1} x2={number(filled, 'highC') + 1} fill={inks.band} fillOpacity={1} />
+          <ReferenceArea x1={filled.lowC - 1} x2={filled.highC + 1} fill={inks.band} fillOpacity={1} />
           <XAxis
             dataKey="readC"
             type="number"

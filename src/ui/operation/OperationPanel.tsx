@@ -2,8 +2,8 @@
 
 import { useMemo } from 'react'
 import type { Lab } from '@/core/lab/lab'
-import type { Filled, Measured } from '@/core/operations/planner'
-import { contextOf, fieldsHere, filledFor, plannerFor, reportFor } from '@/core/operations/planners'
+import type { Measured } from '@/core/operations/planner'
+import { contextOf, fieldsHere, filledFor, plannerFor, reportFor, suggestedFor } from '@/core/operations/planners'
 import { typedFor } from '@/core/plan/typedFor'
 import type { Plan, Step, WorkRow, WorkValue } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
@@ -32,14 +32,14 @@ export function OperationPanel({ plan, table, step, lab, measured, solvents, onW
     () => contextOf(plan, table, step, lab, measured, solvents),
     [plan, table, step, lab, measured, solvents],
   )
-  const filled = useMemo(() => filledFor(context), [context])
+  const suggested = useMemo(() => suggestedFor(context), [context])
+  const filled = useMemo(() => filledFor(context, suggested), [context, suggested])
   const report = useMemo(() => reportFor(context, filled), [context, filled])
   if (!planner || !report) return null
   const typed = typedFor(step)
   const fields = fieldsHere(planner, lab)
   const names = (of: readonly Substance[]) => [...new Set(of.map(({ name }) => name))]
   const offers = { substances: names(plan.substances), solvents: names(context.solvents ?? []) }
-  const suggested = planner.suggest(context, typed as Filled)
   const write = (key: string, label: string, value: WorkValue | undefined) => {
     const { [key]: _old, of: _of, ...rest } = typed
     const next = value === undefined ? rest : { ...rest, [key]: value }
@@ -59,7 +59,7 @@ export function OperationPanel({ plan, table, step, lab, measured, solvents, onW
       <Blank
         field={field}
         value={value as string | number}
-        suggested={suggested[key] as string | number}
+        suggested={suggested[key]?.value as string | number}
         offers={offers}
         typed={key in typed && !step.read?.includes(key)}
         read={step.read?.includes(key) ?? false}

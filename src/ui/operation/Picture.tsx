@@ -1,8 +1,9 @@
 'use client'
 
 import dynamic from 'next/dynamic'
+import type { ComponentType } from 'react'
 import type { Context, Filled } from '@/core/operations/planner'
-import { plannerFor } from '@/core/operations/planners'
+import { operationOf, type OperationKey } from '@/core/operations/registry'
 import { orSaid } from './orSaid'
 import { LayersPicture } from './LayersPicture'
 import { TubesPicture } from './TubesPicture'
@@ -23,38 +24,33 @@ const DryingPicture = dynamic(() => orSaid(import('./DryingPicture').then((modul
 const MeltingPicture = dynamic(() => orSaid(import('./MeltingPicture').then((module) => module.MeltingPicture)), { ssr: false })
 const BandPicture = dynamic(() => orSaid(import('./BandPicture').then((module) => module.BandPicture)), { ssr: false })
 
+/** What a picture is drawn from. */
+export interface Drawn<B = Filled> {
+  context: Context
+  filled: B
+}
+
+/** A picture as the registry keeps it: each is drawn only for its own operation, whose blanks it knows. */
+export const drawing = <B,>(picture: ComponentType<Drawn<B>>) => picture as unknown as ComponentType<Drawn>
+
+/** The pictures of the operations that have some. */
+const pictures: Partial<Record<OperationKey, readonly ComponentType<Drawn>[]>> = {
+  reflux: [drawing(BandPicture)],
+  heat: [drawing(BandPicture)],
+  cool: [drawing(BandPicture)],
+  extract: [drawing(LayersPicture), drawing(PortionsPicture)],
+  wash: [drawing(WashesPicture), drawing(LayersPicture)],
+  distil: [drawing(DistillationPicture)],
+  crystallise: [drawing(CrystallisationPicture)],
+  dry: [drawing(DryingPicture)],
+  melt: [drawing(MeltingPicture)],
+  test: [drawing(TubesPicture)],
+}
+
 /** What an operation has to show beside its figures. */
-export function Picture({ context, filled }: { context: Context; filled: Filled }) {
-  switch (plannerFor(context.step)?.of) {
-    case 'reflux':
-    case 'heat':
-    case 'cool':
-      return <BandPicture context={context} filled={filled} />
-    case 'extract':
-      return (
-        <>
-          <LayersPicture context={context} />
-          <PortionsPicture context={context} filled={filled} />
-        </>
-      )
-    case 'wash':
-      return (
-        <>
-          <WashesPicture context={context} filled={filled} />
-          <LayersPicture context={context} />
-        </>
-      )
-    case 'distil':
-      return <DistillationPicture context={context} filled={filled} />
-    case 'crystallise':
-      return <CrystallisationPicture context={context} filled={filled} />
-    case 'dry':
-      return <DryingPicture context={context} filled={filled} />
-    case 'melt':
-      return <MeltingPicture context={context} filled={filled} />
-    case 'test':
-      return <TubesPicture filled={filled} />
-    default:
-      return null
-  }
+export function Picture({ context, filled }: Drawn) {
+  const operation = operationOf(context.step)
+  return (operation ? (pictures[operation] ?? []) : []).map((Drawing, index) => (
+    <Drawing key={index} context={context} filled={filled} />
+  ))
 }

@@ -1,13 +1,14 @@
 'use client'
 
+import type { ShakingBlanks } from '@/core/operations/extract/blanks'
 import { CartesianGrid, Line, LineChart, ReferenceDot, ResponsiveContainer, XAxis, YAxis } from 'recharts'
-import type { Context, Filled } from '@/core/operations/planner'
+import type { Context } from '@/core/operations/planner'
 import { recoveryByPortions } from '@/core/operations/extract/planner'
 import { writeNumber } from '@/core/quantity/write'
 import { axis, Chart, chartMargin, inks } from './chart'
 
 /** The same volume in more and smaller portions: how much is taken out. */
-export function PortionsPicture({ context, filled }: { context: Context; filled: Filled }) {
+export function PortionsPicture({ context, filled }: { context: Context; filled: ShakingBlanks }) {
   const points = recoveryByPortions(context, filled)
   const here = points.find(({ portions }) => portions === filled.portions)
   // Where one portion takes all there is no picture to draw.

@@ -1,8 +1,7 @@
-import type { Filled } from '@/core/operations/planner'
-import { tubesOf } from '@/core/operations/test/planner'
+import { tubesOf, type TestBlanks } from '@/core/operations/test/planner'
 
 /** The rack: each tube with what it holds and what should be seen. */
-export function TubesPicture({ filled }: { filled: Filled }) {
+export function TubesPicture({ filled }: { filled: TestBlanks }) {
   return (
     <ol className="rack" aria-label="Tubes of the panel">
       {tubesOf(filled).map(({ holds, what, expect }, index) => (

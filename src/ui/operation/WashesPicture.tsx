@@ -1,9 +1,9 @@
-import type { Context, Filled } from '@/core/operations/planner'
-import { washesOf } from '@/core/operations/wash/planner'
+import type { Context } from '@/core/operations/planner'
+import { washesOf, type WashBlanks } from '@/core/operations/wash/planner'
 import { writeNumber } from '@/core/quantity/write'
 
 /** The washes in their order: what each takes, how much of its strength that needs, what it does to the product. */
-export function WashesPicture({ context, filled }: { context: Context; filled: Filled }) {
+export function WashesPicture({ context, filled }: { context: Context; filled: WashBlanks }) {
   return (
     <table className="ruled washes" aria-label="Washes in their order">
       <caption>Washes in their order</caption>

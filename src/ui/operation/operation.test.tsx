@@ -1,7 +1,10 @@
 /** Every planner drawn for every step of every demo preparation, as the server would. */
 import { renderToStaticMarkup } from 'react-dom/server'
 import { defaultLab } from '@/core/lab/lab'
-import { contextOf, filledFor, plannerFor } from '@/core/operations/planners'
+import { blanksOf, contextOf, filledFor, plannerFor } from '@/core/operations/planners'
+import type { WashBlanks } from '@/core/operations/wash/planner'
+import type { ComponentType } from 'react'
+import { drawing, type Drawn } from './Picture'
 import type { Plan, Step, Work } from '@/core/plan/plan'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { plans } from '@/demo/plans'
@@ -52,7 +55,7 @@ describe.each(plans.map((plan) => [plan.title, plan] as const))('%s', (_title, p
 test('a step without a planner draws nothing', () => expect(draw(acetanilide, stepOf(acetanilide, 'safety'))).toBe(''))
 
 describe('blanks', () => {
-  const volume = { key: 'v', label: 'volume', kind: 'number', unit: 'mL', least: 0, most: 100 } as const
+  const volume = { key: 'v', label: 'volume', kind: 'number', unit: 'mL', least: 0, most: 100, law: 'not' } as const
   const html = (value: number, typed: boolean, none?: string) =>
     renderToStaticMarkup(
       <Blank field={{ ...volume, ...(none ? { none } : {}) }} value={value} typed={typed} onValue={() => undefined} />,
@@ -108,7 +111,7 @@ describe('pictures', () => {
   })
   test('washes: in their order, with the share of their strength', () => {
     const context = contextAt(isopentylAcetate, 'wash-water')
-    const html = renderToStaticMarkup(<WashesPicture context={context} filled={filledFor(context)} />)
+    const html = renderToStaticMarkup(<WashesPicture context={context} filled={blanksOf<WashBlanks>(context)} />)
     expect([...html.matchAll(/<th scope="row">([^<]+)</g)].map(([, name]) => name)).toEqual([
       'water',
       'saturated sodium bicarbonate',
@@ -119,6 +122,7 @@ describe('pictures', () => {
     const html = renderToStaticMarkup(
       <TubesPicture
         filled={{
+          method: '',
           tubes: [
             { holds: 'sample', what: 'benzil', expect: 'positive' },
             { holds: 'control', what: 'benzaldehyde', expect: 'positive' },
@@ -157,21 +161,26 @@ describe('what a run has read', () => {
     windows: {},
     ...more,
   })
-  const drawn = (plan: Plan, id: string, more: object, Drawn: typeof BandPicture) => {
+  const drawn = (plan: Plan, id: string, more: object, Picture: ComponentType<Drawn>) => {
     const context = contextOf(plan, reactionTable(plan), stepOf(plan, id), defaultLab, measured(more))
-    return renderToStaticMarkup(<Drawn context={context} filled={filledFor(context)} />)
+    return renderToStaticMarkup(<Picture context={context} filled={filledFor(context)} />)
   }
   const cells = (html: string) => [...html.matchAll(/<td class="fig">([^<]*)/g)].map(([, text]) => text)
   test('temperatures stand in the table behind their picture; one alone draws nothing', () => {
     const readings = (count: number) => [117, 119].slice(0, count).map((celsius, at) => ({ atMin: 10 * at, celsius }))
-    const html = drawn(acetanilide, 'reflux', { temperatures: { reflux: readings(2) } }, BandPicture)
+    const html = drawn(acetanilide, 'reflux', { temperatures: { reflux: readings(2) } }, drawing(BandPicture))
     expect(cells(html)).toEqual(['0.0', '117.0', '10.0', '119.0'])
-    expect(drawn(acetanilide, 'reflux', { temperatures: { reflux: readings(1) } }, BandPicture)).toBe('')
-    expect(cells(drawn(acetanilide, 'cool', { temperatures: { cool: readings(2) } }, BandPicture))).toHaveLength(4)
+    expect(drawn(acetanilide, 'reflux', { temperatures: { reflux: readings(1) } }, drawing(BandPicture))).toBe('')
+    expect(cells(drawn(acetanilide, 'cool', { temperatures: { cool: readings(2) } }, drawing(BandPicture)))).toHaveLength(4)
   })
   test('heads are counted on from receiver to receiver', () => {
     const heads = { 'distil-light': [{ volumeML: 20, headC: 84 }], 'distil-middle': [{ volumeML: 5, headC: 105 }] }
-    expect(cells(drawn(fractionation, 'distil-middle', { heads }, HeadPicture))).toEqual(['20.0', '84.0', '25.0', '105.0'])
+    expect(cells(drawn(fractionation, 'distil-middle', { heads }, drawing(HeadPicture)))).toEqual([
+      '20.0',
+      '84.0',
+      '25.0',
+      '105.0',
+    ])
   })
 })
 

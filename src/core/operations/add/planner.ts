@@ -5,7 +5,39 @@ import { additionRate, pauseRule } from './additionRate'
 import { adiabaticRise } from './adiabaticRise'
 import { initiationLadder, initiationMin } from './initiation'
 import { gramsIn, specificHeatIn } from '../vessel/inVessel'
-import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Planner, when } from '../planner'
+import {
+  amount,
+  blank,
+  lasting,
+  fact,
+  ofPlan,
+  ofRecord,
+  oneOf,
+  planner,
+  rough,
+  unknown,
+  usual,
+  when,
+  type Advice,
+  type Blanks,
+  type Context,
+} from '../planner'
+
+const fields = [
+  amount('volumeML', 'volume that goes in', 'mL', 0.01, 20_000),
+  lasting('minutes', 'time of the addition', 'min', 0.1, 600),
+  blank('ceilingC', 'highest temperature', '°C', -40, 200),
+  blank('startC', 'temperature at the start', '°C', -80, 200),
+  amount('mmol', 'amount that reacts', 'mmol', 0, 1e6),
+  blank('heat', 'heat given off', 'kJ/mol', 0, 2000, 'an unknown number of'),
+  blank('cp', 'heat capacity of what is in the flask', 'J/(g·K)', 0, 10, 'an unknown heat'),
+  oneOf('initiates', 'how it begins', [
+    ['no', 'begins at once'],
+    ['yes', 'must set itself off'],
+  ]),
+] as const
+
+export type AddBlanks = Blanks<typeof fields>
 
 /** The line that goes in at this step, and how much of it. */
 function goingIn({ table, step }: Context) {
@@ -27,53 +59,44 @@ function goingIn({ table, step }: Context) {
 }
 
 /** Adding over a time: how fast, up to which temperature, when to pause, how hot it could become. */
-export const adding: Planner = {
+export const adding = planner({
   of: 'add',
   title: 'Adding',
-  sentences: () => [
-    'Add {volumeML} over {minutes}, never above {ceilingC}, beginning at {startC}.',
-    'What is added reacts with {mmol} and gives off {heat}; it {initiates}. What is in the flask takes up {cp}.',
+  sentences: (say) => [
+    say`Add ${'volumeML'} over ${'minutes'}, never above ${'ceilingC'}, beginning at ${'startC'}.`,
+    say`What is added reacts with ${'mmol'} and gives off ${'heat'}; it ${'initiates'}. What is in the flask takes up ${'cp'}.`,
   ],
-  fields: [
-    blank('volumeML', 'volume that goes in', 'mL', 0.01, 20_000),
-    blank('minutes', 'time of the addition', 'min', 0.1, 600),
-    blank('ceilingC', 'highest temperature', '°C', -40, 200),
-    blank('startC', 'temperature at the start', '°C', -80, 200),
-    blank('mmol', 'amount that reacts', 'mmol', 0, 1e6),
-    blank('heat', 'heat given off', 'kJ/mol', 0, 2000, 'an unknown number of'),
-    blank('cp', 'heat capacity of what is in the flask', 'J/(g·K)', 0, 10, 'an unknown heat'),
-    oneOf('initiates', 'how it begins', [
-      ['no', 'begins at once'],
-      ['yes', 'must set itself off'],
-    ]),
-  ],
+  fields,
   suggest: (context) => {
     const { step, table } = context
     const [first] = goingIn(context)
+    const cp = specificHeatIn(context.now)
+    const reacts = Math.min(first?.mmol || Infinity, table.extent?.value ?? 0)
+    const grignard = context.plan.substances.some(({ formula }) => formula === 'Mg')
     return {
-      volumeML: rough(first?.mL || 1),
-      minutes: Math.max(1, step.handsOnMin),
-      ceilingC: 40,
-      startC: 20,
-      mmol: rough(Math.min(first?.mmol || Infinity, table.extent?.value ?? 0)),
-      heat: 0,
-      cp: specificHeatIn(context.now) ?? 0,
+      volumeML: first?.mL
+        ? ofPlan(rough(first.mL), `volume of ${first.name} that goes in here`)
+        : unknown(1, 'the step names nothing that has a volume'),
+      minutes: ofPlan(Math.max(1, step.handsOnMin), 'the minutes of hands on of this step'),
+      ceilingC: usual(40, 'nobody has said how hot it may become'),
+      startC: usual(20, 'the room'),
+      mmol: ofPlan(rough(reacts), 'no more than goes in, and no more than the reaction can turn'),
+      heat: unknown(0, 'the heat of this reaction is not on record'),
+      cp:
+        cp === null
+          ? unknown(0, 'what is in the flask is not water alone')
+          : ofRecord(cp, 'specific heat of water, which is all that is in the flask'),
       // A Grignard reagent begins when it likes.
-      initiates: context.plan.substances.some(({ formula }) => formula === 'Mg') ? 'yes' : 'no',
+      initiates: grignard ? ofPlan('yes', 'magnesium stands in the plan') : usual('no', 'most additions begin at once'),
     }
   },
   report: ({ now, step, measured }, filled) => {
-    const [mL, minutes, ceilingC, startC] = ['volumeML', 'minutes', 'ceilingC', 'startC'].map((key) => number(filled, key)) as [
-      number,
-      number,
-      number,
-      number,
-    ]
+    const { volumeML: mL, minutes, ceilingC, startC } = filled
     const { mLPerMin, dropsPerS } = additionRate(mL, minutes)
     const pause = pauseRule(ceilingC)
     const grams = gramsIn(now)
-    const cp = number(filled, 'cp')
-    const [mmol, heat] = [number(filled, 'mmol'), number(filled, 'heat')]
+    const cp = filled.cp
+    const [mmol, heat] = [filled.mmol, filled.heat]
     const rise = heat > 0 && cp > 0 && grams > 0 ? adiabaticRise(mmol, heat, [{ g: grams, cp }]) : null
     const shown = measured?.temperatures[step.id]?.at(-1)?.celsius
     const advice: Advice[] = [
@@ -119,7 +142,7 @@ export const adding: Planner = {
       ),
       ...when(startC >= ceilingC, 'start', 'doubt', 'It begins at or above the highest temperature allowed: cool it first.'),
       ...when(
-        word(filled, 'initiates') === 'yes',
+        filled.initiates === 'yes',
         'initiation',
         'doubt',
         `Allow ${initiationMin.least} to ${initiationMin.most} min for it to begin, and add no more than a tenth before it has.`,
@@ -145,7 +168,7 @@ export const adding: Planner = {
         }),
       ],
       advice,
-      ...(word(filled, 'initiates') === 'yes'
+      ...(filled.initiates === 'yes'
         ? {
             ladder: {
               title: 'If it does not begin, in this order',
@@ -155,4 +178,4 @@ export const adding: Planner = {
         : {}),
     }
   },
-}
+})

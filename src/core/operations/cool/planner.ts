@@ -1,6 +1,6 @@
 import { timeFactor } from '../../quantity/timeFactor'
 import { timeInBand } from '../vessel/timeInBand'
-import { blank, fact, number, oneOf, type Planner, when } from '../planner'
+import { blank, fact, ofPlan, oneOf, planner, unknown, usual, when, type Blanks } from '../planner'
 
 /** What each bath holds without refilling, °C. */
 const baths: Readonly<Record<string, { atC: number; made: string }>> = {
@@ -9,35 +9,47 @@ const baths: Readonly<Record<string, { atC: number; made: string }>> = {
   'cold water': { atC: 15, made: 'from the tap, changed when it grows warm' },
 }
 
+const fields = [
+  oneOf('bath', 'bath', Object.keys(baths)),
+  blank('toC', 'cool to below', '°C', -40, 150),
+  blank('minutes', 'time when tried', 'min', 0.1, 600),
+  blank('triedML', 'volume when tried', 'mL', 0.1, 20_000),
+] as const
+
+export type CoolBlanks = Blanks<typeof fields>
+
 /** Cooling: in what, how long, and how much longer at another scale. */
-export const cooling: Planner = {
+export const cooling = planner({
   of: 'cool',
   title: 'Cooling',
-  sentences: () => ['Cool in {bath} to below {toC}; at the scale it was tried at, {minutes} were enough for {triedML}.'],
-  fields: [
-    oneOf('bath', 'bath', Object.keys(baths)),
-    blank('toC', 'cool to below', '°C', -40, 150),
-    blank('minutes', 'time when tried', 'min', 0.1, 600),
-    blank('triedML', 'volume when tried', 'mL', 0.1, 20_000),
+  sentences: (say) => [
+    say`Cool in ${'bath'} to below ${'toC'}; at the scale it was tried at, ${'minutes'} were enough for ${'triedML'}.`,
   ],
+  fields,
   suggest: ({ step, now }) => ({
-    bath: 'ice and water',
-    toC: 5,
-    minutes: step.kind === 'hold' && step.holdMin > 0 ? step.holdMin : Math.max(1, step.waitMin || step.handsOnMin),
-    triedML: Math.round(now.volumeML) || 50,
+    bath: usual('ice and water', 'the bath of most coolings'),
+    toC: usual(5, 'what ice and water reach'),
+    minutes:
+      step.kind === 'hold' && step.holdMin > 0
+        ? ofPlan(step.holdMin, 'the clock of this step')
+        : ofPlan(Math.max(1, step.waitMin || step.handsOnMin), 'the minutes of this step'),
+    triedML:
+      Math.round(now.volumeML) > 0
+        ? ofPlan(Math.round(now.volumeML), 'what is in the vessel now')
+        : unknown(50, 'how much is in the vessel is not known'),
   }),
   report: ({ now, step, measured }, filled) => {
-    const bath = baths[String(filled.bath)] ?? baths['ice and water']!
-    const triedML = number(filled, 'triedML')
+    const bath = baths[filled.bath] ?? baths['ice and water']!
+    const triedML = filled.triedML
     // What has crystallised or been poured has no volume on the plan: then it is the one it was tried at.
     const volumeML = now.volumeML || triedML
     const factor = timeFactor(volumeML / triedML)
-    const toC = number(filled, 'toC')
+    const toC = filled.toC
     const readings = measured?.temperatures[step.id] ?? []
     return {
       facts: [
-        fact('minutes', 'time for this volume', number(filled, 'minutes') * factor, 'min', 0, {
-          how: `${number(filled, 'minutes')} min × ∛(${Math.round(volumeML)}/${triedML}): surface grows slower than volume`,
+        fact('minutes', 'time for this volume', filled.minutes * factor, 'min', 0, {
+          how: `${filled.minutes} min × ∛(${Math.round(volumeML)}/${triedML}): surface grows slower than volume`,
           atBench: true,
         }),
         ...(readings.length > 1
@@ -52,7 +64,7 @@ export const cooling: Planner = {
         {
           id: 'bath',
           level: 'open',
-          words: `${String(filled.bath)[0]!.toUpperCase()}${String(filled.bath).slice(1)}: ${bath.made}.`,
+          words: `${filled.bath[0]!.toUpperCase()}${filled.bath.slice(1)}: ${bath.made}.`,
           why: `it stands at about ${bath.atC} °C`,
         },
         ...when(
@@ -64,4 +76,4 @@ export const cooling: Planner = {
       ],
     }
   },
-}
+})

@@ -20,19 +20,61 @@ import { solventPairs, type SolventPair } from './solventPairs'
 import { rinseLoss } from '../filter/papers'
 import { expectedProductG } from '../vessel/inVessel'
 import {
+  amount,
   blank,
   fact,
-  number,
+  list,
+  named,
+  ofLab,
+  ofPlan,
+  ofRecord,
+  ofRun,
   oneOf,
+  planner,
   rough,
-  rowsOf,
-  word,
-  type Advice,
-  type Context,
-  type Filled,
-  type Planner,
+  unknown,
+  usual,
   when,
+  type Advice,
+  type Blanks,
+  type Context,
 } from '../planner'
+
+const fields = [
+  amount('soluteG', 'crude', 'g', 0.001, 5000),
+  oneOf('way', 'how much solvent', [
+    ['curve', 'from the curve'],
+    ['factor', 'from the factor'],
+    ['portions', 'as much as it took'],
+  ]),
+  amount('volumeML', 'hot solvent', 'mL', 0.1, 20_000),
+  blank('hotC', 'hot', '°C', -20, 200),
+  blank('hotS', 'solubility hot', 'g', 0, 500, 'an unknown number of'),
+  blank('coldC', 'cold', '°C', -40, 60),
+  blank('coldS', 'solubility cold', 'g', 0, 300, 'an unknown number of'),
+  oneOf('hotFiltration', 'hot filtration', [
+    ['no', 'no'],
+    ['yes', 'yes'],
+  ]),
+  blank('perG', 'factor', 'mL', 0.1, 1000),
+  amount('rinseML', 'rinse', 'mL', 0, 1000),
+  blank('impurityPercent', 'impurity', '%', 0, 100),
+  blank('impurityS', 'solubility of the impurity', 'g', 0, 300, 'an unknown number of'),
+  amount('antiML', 'antisolvent', 'mL', 0, 20_000, 'no'),
+  blank('antiS', 'solubility in the antisolvent', 'g', 0, 300, 'an unknown number of'),
+  amount('secondML', 'boil the liquor down to', 'mL', 0, 20_000),
+  list('tried', 'solvents tried', {
+    columns: [
+      named('solvent', 'solvent', 'solvents'),
+      blank('cold', 'holds cold', '', 0, 500),
+      blank('hot', 'holds hot', '', 0, 500),
+    ],
+    add: 'Write down a solvent that was tried',
+    fresh: { solvent: '', cold: 0, hot: 0 },
+  }),
+] as const
+
+export type CrystalliseBlanks = Blanks<typeof fields>
 
 const stepOf = ({ step }: Context) => (step.kind === 'crystallise' ? step : null)
 
@@ -53,7 +95,7 @@ export function soluteAndSolvent(context: Context): {
  * The solute with every solubility that is known of it: what was tried in tubes, then what the blanks say of the step's own solvent, then what is on record. And the solvents
  * to look at: those of the plan, and the usual ones.
  */
-function soluteAmongSolvents(context: Context, filled: Filled): { solute: Substance; solvents: Substance[] } | null {
+function soluteAmongSolvents(context: Context, filled: CrystalliseBlanks): { solute: Substance; solvents: Substance[] } | null {
   const { solute, solvent, points } = soluteAndSolvent(context)
   if (!solute) return null
   const { plan } = context
@@ -63,8 +105,8 @@ function soluteAmongSolvents(context: Context, filled: Filled): { solute: Substa
       plan.lines.some((line) => line.role === 'solvent' && line.substance === each.id),
   )
   const solvents = [...inPlan, ...(context.solvents ?? [])]
-  const [coldC, mmHg] = [number(filled, 'coldC'), pressureMmHg(context.lab)]
-  const found = rowsOf(filled, 'tried').flatMap(({ solvent: name, cold, hot }) => {
+  const [coldC, mmHg] = [filled.coldC, pressureMmHg(context.lab)]
+  const found = filled.tried.flatMap(({ solvent: name, cold, hot }) => {
     const of = solvents.find((each) => each.name === name)
     const boil = of && boilsAt(of, mmHg)
     return boil && Number(cold) > 0 && Number(hot) > 0
@@ -79,7 +121,7 @@ function soluteAmongSolvents(context: Context, filled: Filled): { solute: Substa
         ]
       : []
   })
-  const [hotS, coldS] = [number(filled, 'hotS'), number(filled, 'coldS')]
+  const [hotS, coldS] = [filled.hotS, filled.coldS]
   const own =
     solvent && points.length === 0 && hotS > 0 && coldS > 0
       ? [
@@ -87,7 +129,7 @@ function soluteAmongSolvents(context: Context, filled: Filled): { solute: Substa
             solvent: solvent.id,
             points: [
               { atC: coldC, gPer100ML: coldS },
-              { atC: number(filled, 'hotC'), gPer100ML: hotS },
+              { atC: filled.hotC, gPer100ML: hotS },
             ],
           },
         ]
@@ -105,123 +147,111 @@ function soluteAmongSolvents(context: Context, filled: Filled): { solute: Substa
 }
 
 /** Solvents of the plan and the usual ones, judged for the solute. */
-export function solventsJudged(context: Context, filled: Filled): SolventJudged[] {
+export function solventsJudged(context: Context, filled: CrystalliseBlanks): SolventJudged[] {
   const here = soluteAmongSolvents(context, filled)
-  return here
-    ? compareSolvents(here.solute, here.solvents, number(filled, 'soluteG'), number(filled, 'coldC'), pressureMmHg(context.lab))
-    : []
+  return here ? compareSolvents(here.solute, here.solvents, filled.soluteG, filled.coldC, pressureMmHg(context.lab)) : []
 }
 
 /** Pairs of solvents whose solubilities are known, with the mixture that gives most back. */
-export function pairsJudged(context: Context, filled: Filled): SolventPair[] {
+export function pairsJudged(context: Context, filled: CrystalliseBlanks): SolventPair[] {
   const here = soluteAmongSolvents(context, filled)
-  return here
-    ? solventPairs(here.solute, here.solvents, number(filled, 'soluteG'), number(filled, 'coldC'), pressureMmHg(context.lab))
-    : []
+  return here ? solventPairs(here.solute, here.solvents, filled.soluteG, filled.coldC, pressureMmHg(context.lab)) : []
 }
 
 /** Crystallisation: how much hot solvent, what stays dissolved cold, what too much costs, what brings it back. */
-export const crystallising: Planner = {
+export const crystallising = planner({
   of: 'crystallise',
   title: 'Crystallisation',
-  sentences: () => [
-    'Dissolve {soluteG} of crude, {way}: {volumeML} hot at {hotC}, where 100 mL hold {hotS}; cold at {coldC} they hold {coldS}.',
-    'Filtered hot: {hotFiltration}; at {perG} to the gram by the procedure. Rinse with {rinseML}.',
-    'Impurity of {impurityPercent} of the crude, of which 100 mL hold {impurityS} cold; antisolvent {antiML} that holds {antiS}; a second crop from {secondML}.',
-    'Tried in tubes, g to 100 mL: {tried}',
+  sentences: (say) => [
+    say`Dissolve ${'soluteG'} of crude, ${'way'}: ${'volumeML'} hot at ${'hotC'}, where 100 mL hold ${'hotS'}; cold at ${'coldC'} they hold ${'coldS'}.`,
+    say`Filtered hot: ${'hotFiltration'}; at ${'perG'} to the gram by the procedure. Rinse with ${'rinseML'}.`,
+    say`Impurity of ${'impurityPercent'} of the crude, of which 100 mL hold ${'impurityS'} cold; antisolvent ${'antiML'} that holds ${'antiS'}; a second crop from ${'secondML'}.`,
+    say`Tried in tubes, g to 100 mL: ${'tried'}`,
   ],
-  fields: [
-    blank('soluteG', 'crude', 'g', 0.001, 5000),
-    oneOf('way', 'how much solvent', [
-      ['curve', 'from the curve'],
-      ['factor', 'from the factor'],
-      ['portions', 'as much as it took'],
-    ]),
-    blank('volumeML', 'hot solvent', 'mL', 0.1, 20_000),
-    blank('hotC', 'hot', '°C', -20, 200),
-    blank('hotS', 'solubility hot', 'g', 0, 500, 'an unknown number of'),
-    blank('coldC', 'cold', '°C', -40, 60),
-    blank('coldS', 'solubility cold', 'g', 0, 300, 'an unknown number of'),
-    oneOf('hotFiltration', 'hot filtration', [
-      ['no', 'no'],
-      ['yes', 'yes'],
-    ]),
-    blank('perG', 'factor', 'mL', 0.1, 1000),
-    blank('rinseML', 'rinse', 'mL', 0, 1000),
-    blank('impurityPercent', 'impurity', '%', 0, 100),
-    blank('impurityS', 'solubility of the impurity', 'g', 0, 300, 'an unknown number of'),
-    blank('antiML', 'antisolvent', 'mL', 0, 20_000, 'no'),
-    blank('antiS', 'solubility in the antisolvent', 'g', 0, 300, 'an unknown number of'),
-    blank('secondML', 'boil the liquor down to', 'mL', 0, 20_000),
-    {
-      key: 'tried',
-      label: 'solvents tried',
-      kind: 'rows',
-      columns: [
-        { key: 'solvent', label: 'solvent', kind: 'text', offers: 'solvents' },
-        { key: 'cold', label: 'holds cold', kind: 'number', unit: '', least: 0, most: 500 },
-        { key: 'hot', label: 'holds hot', kind: 'number', unit: '', least: 0, most: 500 },
-      ],
-      add: 'Write down a solvent that was tried',
-      fresh: { solvent: '', cold: 0, hot: 0 },
-    },
-  ],
+  fields,
   suggest: (context, typed) => {
     const { table, lab, measured, step } = context
     const own = stepOf(context)
-    const { solvent, points } = soluteAndSolvent(context)
-    const soluteG = rough(expectedProductG(context, own?.from) || 1)
+    const { solute, solvent, points } = soluteAndSolvent(context)
+    const expected = expectedProductG(context, own?.from)
+    const weighed = own !== null && measured?.samples[own.from] !== undefined
+    const soluteG = rough(expected || 1)
     const boil = solvent && boilsAt(solvent, pressureMmHg(lab))
     const hottest = points.length > 0 ? Math.max(...points.map(({ atC }) => atC)) : 100
     const hotC = rough(Math.min((boil?.atC ?? 100) - 1, hottest))
-    const hotFiltration = typed.hotFiltration === 'yes' ? 'yes' : 'no'
+    const hotFiltration = typed.hotFiltration === 'yes'
     const planned = own ? (table.lines.find(({ line }) => line.id === own.solvent)?.volume?.value ?? 0) : 0
     const used = measured?.usedML[step.id]
-    const at = (key: string, suggested: number) => (typeof typed[key] === 'number' ? typed[key] : suggested)
     // It cools by itself and then in ice, as is usual.
     const coldC = 5
-    const hotS = points.length > 0 ? rough(solubilityAt(points, at('hotC', hotC))) : 0
-    const volumeML = used ?? (planned || (hotS > 0 ? hotVolume(soluteG, hotS, hotFiltration === 'yes') : 10 * soluteG))
+    const curve = `solubility of ${solute?.name ?? 'the solute'} in ${solvent?.name ?? 'the solvent'}`
+    const holds = (atC: number) =>
+      points.length > 0
+        ? ofRecord(rough(solubilityAt(points, atC)), `${curve} at ${atC} °C`)
+        : unknown(0, `no ${curve} is on record`)
+    const hotS = holds(typed.hotC ?? hotC)
+    const byCurve = hotS.value > 0 ? hotVolume(soluteG, hotS.value, hotFiltration) : null
+    const volumeML =
+      used !== undefined
+        ? ofRun(rough(used), 'the portions that were written down')
+        : planned > 0
+          ? ofPlan(rough(planned), 'its line in the table')
+          : byCurve !== null
+            ? ofRecord(rough(byCurve), `${curve}, and a little more`)
+            : usual(rough(10 * soluteG), 'ten millilitres to the gram')
     return {
-      soluteG,
-      way: used === undefined ? (points.length > 0 ? lab.crystallisationVolume : 'factor') : 'portions',
-      volumeML: rough(volumeML),
-      hotC,
+      soluteG: weighed
+        ? ofRun(soluteG, `${own.from}, as it was weighed`)
+        : expected > 0
+          ? ofPlan(soluteG, 'what a careful group gets')
+          : unknown(soluteG, 'how much there is nobody has said'),
+      way:
+        used !== undefined
+          ? ofRun('portions', 'what it took was written down')
+          : points.length > 0
+            ? ofLab(lab.crystallisationVolume, 'its school')
+            : usual('factor', 'no curve is on record'),
+      volumeML,
+      hotC: boil
+        ? ofRecord(hotC, `just below where ${solvent.name} boils, and within the curve`)
+        : usual(hotC, 'what the solvent boils at is not on record'),
       hotS,
-      coldC,
-      coldS: points.length > 0 ? rough(solubilityAt(points, at('coldC', coldC))) : 0,
-      hotFiltration,
-      perG: rough(Math.max(0.1, planned / at('soluteG', soluteG))),
-      rinseML: Math.max(1, Math.round(soluteG)),
-      impurityPercent: 2,
-      impurityS: 0,
-      antiML: 0,
-      antiS: 0,
-      secondML: Math.round(volumeML / 4),
-      tried: [],
+      coldC: usual(coldC, 'ice and water'),
+      coldS: holds(typed.coldC ?? coldC),
+      hotFiltration: usual('no', 'only where something stays undissolved'),
+      perG:
+        planned > 0
+          ? ofPlan(rough(Math.max(0.1, planned / (typed.soluteG ?? soluteG))), 'the solvent of the table over the crude')
+          : unknown(0.1, 'no volume stands in the table'),
+      rinseML: usual(Math.max(1, Math.round(soluteG)), 'a millilitre to the gram'),
+      impurityPercent: usual(2, 'nobody has said how impure'),
+      impurityS: unknown(0, 'what the impurity is nobody has said'),
+      antiML: unknown(0, 'none is added'),
+      antiS: unknown(0, 'none is added'),
+      secondML: usual(Math.round(volumeML.value / 4), 'a quarter of the hot solvent'),
+      tried: unknown([], 'nothing was tried'),
     }
   },
+  tables: (context, filled) => ({ solvents: solventsJudged(context, filled), pairs: pairsJudged(context, filled) }),
   report: (context, filled) => {
     const { solute, solvent } = soluteAndSolvent(context)
-    const of = (key: string) => number(filled, key)
-    const [soluteG, volumeML, hotS, coldS] = [of('soluteG'), of('volumeML'), of('hotS'), of('coldS')]
-    const hot = word(filled, 'hotFiltration') === 'yes'
+    const { soluteG, volumeML, hotS, coldS } = filled
+    const hot = filled.hotFiltration === 'yes'
     const curveML = hotS > 0 ? hotVolume(soluteG, hotS, hot) : null
-    const factorML = of('perG') * soluteG
+    const factorML = filled.perG * soluteG
     const least = hotS > 0 ? (100 * soluteG) / hotS : null
     const known = coldS > 0
     const crop = cropFrom(soluteG, volumeML, coldS)
-    const rinse = rinseLoss(of('rinseML'), coldS, crop.cropG)
+    const rinse = rinseLoss(filled.rinseML, coldS, crop.cropG)
     const best = (factor: number) => cropFrom(soluteG, (least ?? volumeML) * factor, coldS)
-    const impurityG = (of('impurityPercent') / 100) * soluteG
-    const stays = impurityThatStays(volumeML, of('impurityS'))
+    const impurityG = (filled.impurityPercent / 100) * soluteG
+    const stays = impurityThatStays(volumeML, filled.impurityS)
     const meltsC = solute?.melting?.lowC
     const cool = coolingPlan(volumeML)
-    const wanted =
-      { curve: curveML, factor: factorML, portions: volumeML }[word(filled, 'way') as 'curve' | 'factor' | 'portions'] ?? volumeML
+    const wanted = { curve: curveML, factor: factorML, portions: volumeML }[filled.way] ?? volumeML
     const name = solvent?.name ?? 'the solvent'
     const names = soluteAmongSolvents(context, filled)?.solvents.map((each) => each.name) ?? []
-    const strangers = rowsOf(filled, 'tried').flatMap(({ solvent: tried }) =>
+    const strangers = filled.tried.flatMap(({ solvent: tried }) =>
       tried && !names.includes(String(tried)) ? [`“${tried}”`] : [],
     )
     const advice: Advice[] = [
@@ -242,7 +272,7 @@ export const crystallising: Planner = {
             {
               id: 'little',
               level: 'doubt' as const,
-              words: `${writeNumber(volumeML, 0)} mL do not dissolve it: at least ${writeNumber(least, 0)} mL are needed at ${writeNumber(of('hotC'), 0)} °C.`,
+              words: `${writeNumber(volumeML, 0)} mL do not dissolve it: at least ${writeNumber(least, 0)} mL are needed at ${writeNumber(filled.hotC, 0)} °C.`,
             },
           ]
         : []),
@@ -258,22 +288,22 @@ export const crystallising: Planner = {
         'doubt',
         `Hot dissolves only ${writeNumber(hotS / coldS, 1)} times what cold does; at least ${leastRatio} is wanted. Look for another solvent or a pair.`,
       ),
-      ...(meltsC !== undefined && mayOilOut(of('hotC'), meltsC)
+      ...(meltsC !== undefined && mayOilOut(filled.hotC, meltsC)
         ? [
             {
               id: 'oil',
               level: 'doubt' as const,
-              words: `The solution is at ${writeNumber(of('hotC'), 0)} °C and the solute melts at ${writeNumber(meltsC, 0)} °C: it may come as an oil. Use more solvent, cool slowly, seed below the melting point, or take a lower-boiling solvent.`,
+              words: `The solution is at ${writeNumber(filled.hotC, 0)} °C and the solute melts at ${writeNumber(meltsC, 0)} °C: it may come as an oil. Use more solvent, cool slowly, seed below the melting point, or take a lower-boiling solvent.`,
             },
           ]
         : []),
       ...when(
-        of('impurityS') > 0 && impurityG > stays,
+        filled.impurityS > 0 && impurityG > stays,
         'impurity',
         'doubt',
-        `${writeNumber(impurityG - stays, 2)} g of the impurity come out with the crystals; ${writeNumber((100 * impurityG) / of('impurityS'), 0)} mL would hold all of it.`,
+        `${writeNumber(impurityG - stays, 2)} g of the impurity come out with the crystals; ${writeNumber((100 * impurityG) / filled.impurityS, 0)} mL would hold all of it.`,
       ),
-      ...when(of('impurityS') > 0 && impurityG <= stays, 'impurity', 'good', 'The impurity stays dissolved.'),
+      ...when(filled.impurityS > 0 && impurityG <= stays, 'impurity', 'good', 'The impurity stays dissolved.'),
       {
         id: 'cool',
         level: 'open',
@@ -292,7 +322,7 @@ export const crystallising: Planner = {
               }),
             ]),
         fact('factor', 'by the factor', factorML, 'mL', 0, {
-          how: `${writeNumber(of('perG'), 1)} mL/g × ${writeNumber(soluteG, 2)} g`,
+          how: `${writeNumber(filled.perG, 1)} mL/g × ${writeNumber(soluteG, 2)} g`,
         }),
         fact('wanted', 'by the school chosen', wanted, 'mL', 0),
         ...(known
@@ -312,18 +342,18 @@ export const crystallising: Planner = {
               fact('four', 'best with 300 % too much', 100 * best(4).recovery, '%', 0),
               fact(
                 'second',
-                `second crop from ${writeNumber(of('secondML'), 0)} mL`,
-                secondCrop(crop.lossG, of('secondML'), coldS),
+                `second crop from ${writeNumber(filled.secondML, 0)} mL`,
+                secondCrop(crop.lossG, filled.secondML, coldS),
                 'g',
                 2,
                 { how: 'kept and melted apart' },
               ),
-              ...(of('antiML') > 0 && of('antiS') > 0
+              ...(filled.antiML > 0 && filled.antiS > 0
                 ? [
                     fact(
                       'anti',
-                      `crop with ${writeNumber(of('antiML'), 0)} mL of antisolvent`,
-                      cropWithAntisolvent(soluteG, volumeML, coldS, of('antiML'), of('antiS')).cropG,
+                      `crop with ${writeNumber(filled.antiML, 0)} mL of antisolvent`,
+                      cropWithAntisolvent(soluteG, volumeML, coldS, filled.antiML, filled.antiS).cropG,
                       'g',
                       2,
                       { how: 'ln s linear in the volume fraction: a first estimate' },
@@ -332,18 +362,20 @@ export const crystallising: Planner = {
                 : []),
             ]
           : []),
-        ...(of('impurityS') > 0
+        ...(filled.impurityS > 0
           ? [fact('impurity', 'impurity that stays dissolved', stays, 'g', 2, { how: `of ${writeNumber(impurityG, 2)} g` })]
           : []),
       ],
       advice,
     }
   },
-}
+})
 
 /** Recovery against the volume of solvent, from what just dissolves the crude to five times that. */
-export function recoveryByVolume(filled: Filled): { volumeML: number; percent: number }[] {
-  const [soluteG, hotS, coldS] = [number(filled, 'soluteG'), number(filled, 'hotS'), number(filled, 'coldS')]
+export function recoveryByVolume(
+  filled: Pick<CrystalliseBlanks, 'soluteG' | 'hotS' | 'coldS'>,
+): { volumeML: number; percent: number }[] {
+  const { soluteG, hotS, coldS } = filled
   if (!(hotS > 0) || !(coldS > 0)) return []
   const least = (100 * soluteG) / hotS
   return Array.from({ length: 41 }, (_, index) => {

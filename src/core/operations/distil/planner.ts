@@ -1,4 +1,6 @@
 import { surestStages } from './column'
+import { batchDistillation } from './batch'
+import { byWindow, purityOf, recoveryAtPurity, usualPurities, type Fraction } from './fractions'
 import { pressureMmHg } from '../../lab/lab'
 import { operationIn } from '../registry'
 import { mainSubstance, type Step, type WorkRow } from '../../plan/plan'
@@ -17,21 +19,63 @@ import { decomposesFromC, whichDistillation } from './whichDistillation'
 import { crudeComposition } from '../wash/impurities'
 import { expectedProductG } from '../vessel/inVessel'
 import {
+  amount,
   blank,
   fact,
-  number,
+  list,
+  named,
+  ofLab,
+  ofPlan,
+  ofRecord,
   oneOf,
+  planner,
   rough,
-  rowsOf,
-  word,
-  type Advice,
-  type Context,
-  type Field,
-  type Filled,
-  type Planner,
-  type Report,
+  unknown,
+  usual,
   when,
+  type Advice,
+  type Blanks,
+  type Context,
+  type Report,
 } from '../planner'
+
+const constant = <const I extends 1 | 2 | 3, const J extends 1 | 2 | 3>(i: I, j: J) =>
+  blank(`A${i}${j}` as `A${I}${J}`, `constant ${i}–${j}`, '', -20, 20)
+
+const fields = [
+  list('components', 'components', {
+    columns: [named('name', 'substance', 'substances'), amount('mmol', 'mmol', '', 0, 1e6)],
+    add: 'Add a component',
+    fresh: { name: '', mmol: 10 },
+  }),
+  blank('stages', 'stages above the pot', '', 0, 40),
+  blank('reflux', 'reflux ratio', '', 0, 100),
+  blank('holdUpML', 'hold-up', 'mL', 0, 500),
+  blank('mmHg', 'pressure', 'mmHg', 0.5, 900),
+  oneOf('model', 'liquid', [
+    ['ideal', 'ideal'],
+    ['van Laar', 'van Laar’s'],
+    ['Wilson', 'Wilson’s, Λ'],
+    ['NRTL', 'NRTL, τ'],
+  ]),
+  constant(1, 2),
+  constant(2, 1),
+  constant(1, 3),
+  constant(3, 1),
+  constant(2, 3),
+  constant(3, 2),
+  blank('alpha', 'α of NRTL', '', 0.05, 0.6),
+  amount('stopML', 'left at the end', 'mL', 0, 5000),
+  blank('potML', 'flask', 'mL', 5, 20_000),
+  named('wantedOf', 'fraction wanted', 'substances'),
+  blank('lowC', 'from', '°C', -50, 400),
+  blank('highC', 'to', '°C', -50, 400),
+  oneOf('filling', 'thermometer', Object.keys(stemFactor)),
+  blank('stemK', 'stem outside', 'K', 0, 300),
+  blank('lagK', 'lag', 'K', 0, 20),
+] as const
+
+export type DistilBlanks = Blanks<typeof fields>
 
 /** Vapour-pressure constants of a substance: those of its record, or a line through its boiling point after Trouton. */
 export function vapourConstants({ antoine, boiling }: Substance): { a: number; b: number; c: number; estimated: boolean } | null {
@@ -40,11 +84,6 @@ export function vapourConstants({ antoine, boiling }: Substance): { a: number; b
   const normalK = (boiling.lowC + boiling.highC) / 2 + 273.15
   return { a: Math.log10(760) + trouton / Math.LN10, b: (trouton * normalK) / Math.LN10, c: 273.15, estimated: true }
 }
-
-const columns: readonly Exclude<Field, { kind: 'rows' }>[] = [
-  { key: 'name', label: 'substance', kind: 'text', offers: 'substances' },
-  { key: 'mmol', label: 'mmol', kind: 'number', unit: '', least: 0, most: 1e6 },
-]
 
 /** Up to three components that boil: those in the pot, the product and what is left beside it. */
 function inPot(context: Context): WorkRow[] {
@@ -96,25 +135,28 @@ const componentOf = (substance: Substance): Component | null => {
 }
 
 /** The batch that the blanks describe, for the curve; null where a component has no vapour pressure on record or nothing is in the pot. */
-export function batchOf(context: Context, filled: Filled): { mixture: Mixture; charge: BatchCharge; wanted: number } | null {
-  const rows = rowsOf(filled, 'components').filter(({ mmol }) => Number(mmol) > 0)
+export function batchOf(
+  context: Context,
+  filled: DistilBlanks,
+): { mixture: Mixture; charge: BatchCharge; wanted: number } | null {
+  const rows = filled.components.filter(({ mmol }) => Number(mmol) > 0)
   const components = rows
     .map(({ name }) => context.plan.substances.find((each) => each.name === name))
     .map((substance) => substance && componentOf(substance))
   if (rows.length === 0 || components.some((component) => !component)) return null
   const model = modelOf(filled, rows.length)
   const product = mainSubstance(context.plan)?.name
-  const wanted = rows.findIndex(({ name }) => name === (word(filled, 'wantedOf') || product))
-  const reflux = number(filled, 'reflux')
+  const wanted = rows.findIndex(({ name }) => name === (filled.wantedOf || product))
+  const reflux = filled.reflux
   return {
-    mixture: { components: components as Component[], model, mmHg: number(filled, 'mmHg') },
+    mixture: { components: components as Component[], model, mmHg: filled.mmHg },
     charge: {
       mmol: rows.map(({ mmol }) => Number(mmol)),
-      stages: Math.round(number(filled, 'stages')),
+      stages: Math.round(filled.stages),
       reflux: reflux > 0 ? reflux : 0.001,
-      holdUpML: number(filled, 'holdUpML'),
+      holdUpML: filled.holdUpML,
       points: 400,
-      stopML: number(filled, 'stopML'),
+      stopML: filled.stopML,
     },
     wanted: Math.max(0, wanted),
   }
@@ -131,29 +173,31 @@ const pairsOf = (count: number) => [
     : []),
 ]
 
+/** The constant of a pair, by the numbers of its components. */
+const constantOf = (filled: DistilBlanks, i: number, j: number) => filled[`A${i}${j}` as 'A12']
+
 /** Wilson's constants stand under a logarithm: only above 0 do they mean anything. */
-const wilsonHolds = (filled: Filled, count: number) =>
-  word(filled, 'model') !== 'Wilson' ||
-  pairsOf(count).every(([i, j]) => number(filled, `A${i}${j}`) > 0 && number(filled, `A${j}${i}`) > 0)
+const wilsonHolds = (filled: DistilBlanks, count: number) =>
+  filled.model !== 'Wilson' || pairsOf(count).every(([i, j]) => constantOf(filled, i, j) > 0 && constantOf(filled, j, i) > 0)
 
 /** The activity model of the blanks: two constants for each pair of components. Van Laar's are for two; with more the liquid is taken as ideal. */
-function modelOf(filled: Filled, count: number): ActivityModel {
-  const kind = word(filled, 'model')
+function modelOf(filled: DistilBlanks, count: number): ActivityModel {
+  const kind = filled.model
   const most = kind === 'van Laar' ? 2 : 3
   if (count < 2 || count > most || kind === 'ideal' || !wilsonHolds(filled, count)) return { kind: 'ideal' }
-  if (kind === 'van Laar') return { kind, A12: number(filled, 'A12'), A21: number(filled, 'A21') }
+  if (kind === 'van Laar') return { kind, A12: filled.A12, A21: filled.A21 }
   const matrix = (own: number, of: (i: number, j: number) => number) =>
     Array.from({ length: count }, (_, i) => Array.from({ length: count }, (_other, j) => (i === j ? own : of(i + 1, j + 1))))
-  const constant = (i: number, j: number) => number(filled, `A${i}${j}`)
+  const of = (i: number, j: number) => constantOf(filled, i, j)
   return kind === 'Wilson'
-    ? { kind, lambda: matrix(1, constant) }
-    : { kind: 'NRTL', tau: matrix(0, constant), alpha: matrix(0, () => number(filled, 'alpha')) }
+    ? { kind, lambda: matrix(1, of) }
+    : { kind: 'NRTL', tau: matrix(0, of), alpha: matrix(0, () => filled.alpha) }
 }
 
 /** The sentence of the activity model, pair by pair. */
-function modelSentence(filled: Filled): string {
-  const model = word(filled, 'model')
-  const names = rowsOf(filled, 'components')
+function modelSentence(filled: DistilBlanks): string {
+  const model = filled.model
+  const names = filled.components
     .filter(({ mmol }) => Number(mmol) > 0)
     .map(({ name }, index) => String(name || `component ${index + 1}`))
   if (model === 'ideal' || names.length < 2) return 'The liquid is taken as {model}.'
@@ -164,8 +208,8 @@ function modelSentence(filled: Filled): string {
 }
 
 /** The window of a step: the blanks', or as the group at the bench widened it. */
-export function windowOf(context: Context, filled: Filled): { lowC: number; highC: number } {
-  return context.measured?.windows[context.step.id] ?? { lowC: number(filled, 'lowC'), highC: number(filled, 'highC') }
+export function windowOf(context: Context, filled: DistilBlanks): { lowC: number; highC: number } {
+  return context.measured?.windows[context.step.id] ?? { lowC: filled.lowC, highC: filled.highC }
 }
 
 /** The steps of one distillation, one receiver each: those since the apparatus was last set up, to this one. */
@@ -182,19 +226,19 @@ export function headsUpTo(context: Context): HeadReading[] {
 }
 
 /** What the readings at the bench say: how much is over and left, the boiling range, and when to stop. */
-function asItRuns(context: Context, filled: Filled, potML: number): Pick<Report, 'facts' | 'advice'> {
+function asItRuns(context: Context, filled: DistilBlanks, potML: number): Pick<Report, 'facts' | 'advice'> {
   const own = context.measured?.heads[context.step.id] ?? []
   const { lowC, highC } = windowOf(context, filled)
   const here = readHeads(own, lowC, highC)
   if (!here) return { facts: [], advice: [] }
   const overML = readHeads(headsUpTo(context), lowC, highC)!.overML
   const left = Math.max(0, potML - overML)
-  const stopML = number(filled, 'stopML')
+  const stopML = filled.stopML
   const range = `${writeNumber(here.firstC, 1)}–${writeNumber(here.lastC, 1)} °C`
   return {
     facts: [
       fact('left-now', 'left in flask and column', left, 'mL', 1, {
-        how: `${writeNumber(potML, 1)} mL − ${writeNumber(overML, 1)} mL over; ${writeNumber((100 * left) / number(filled, 'potML'), 0)} % of the flask`,
+        how: `${writeNumber(potML, 1)} mL − ${writeNumber(overML, 1)} mL over; ${writeNumber((100 * left) / filled.potML, 0)} % of the flask`,
         atBench: true,
       }),
       { ...fact('range', 'boiling range so far', here.lastC - here.firstC, 'K', 1, { atBench: true }), text: range },
@@ -226,99 +270,81 @@ function asItRuns(context: Context, filled: Filled, potML: number): Pick<Report,
   }
 }
 
-const volumeOf = (context: Context, filled: Filled) =>
-  rowsOf(filled, 'components').reduce((sum, { name, mmol }) => {
+const volumeOf = (context: Context, filled: Pick<DistilBlanks, 'components'>) =>
+  filled.components.reduce((sum, { name, mmol }) => {
     const substance = context.plan.substances.find((each) => each.name === name)
     const component = substance && componentOf(substance)
     return component ? sum + (Number(mmol) * component.gPerMol) / component.gPerML / 1000 : sum
   }, 0)
 
 /** Distillation: which kind, what comes over when, what the thermometer will show, and when to stop. */
-export const distilling: Planner = {
+export const distilling = planner({
   of: 'distil',
   title: 'Distillation',
-  sentences: (filled) => [
-    'In the pot: {components}',
-    'A column of {stages} stages at reflux {reflux} that holds {holdUpML}. Stop with {stopML} left in the {potML} flask, at {mmHg}.',
+  sentences: (say, filled) => [
+    say`In the pot: ${'components'}`,
+    say`A column of ${'stages'} stages at reflux ${'reflux'} that holds ${'holdUpML'}. Stop with ${'stopML'} left in the ${'potML'} flask, at ${'mmHg'}.`,
     modelSentence(filled),
-    'Collect {wantedOf} from {lowC} to {highC} at the thermometer, filled with {filling}, {stemK} of its scale outside, {lagK} behind the vapour.',
+    say`Collect ${'wantedOf'} from ${'lowC'} to ${'highC'} at the thermometer, filled with ${'filling'}, ${'stemK'} of its scale outside, ${'lagK'} behind the vapour.`,
   ],
-  fields: [
-    { key: 'components', label: 'components', kind: 'rows', columns, add: 'Add a component', fresh: { name: '', mmol: 10 } },
-    blank('stages', 'stages above the pot', '', 0, 40),
-    blank('reflux', 'reflux ratio', '', 0, 100),
-    blank('holdUpML', 'hold-up', 'mL', 0, 500),
-    blank('mmHg', 'pressure', 'mmHg', 0.5, 900),
-    oneOf('model', 'liquid', [
-      ['ideal', 'ideal'],
-      ['van Laar', 'van Laar’s'],
-      ['Wilson', 'Wilson’s, Λ'],
-      ['NRTL', 'NRTL, τ'],
-    ]),
-    ...pairsOf(3).flatMap(([i, j]) => [
-      blank(`A${i}${j}`, `constant ${i}–${j}`, '', -20, 20),
-      blank(`A${j}${i}`, `constant ${j}–${i}`, '', -20, 20),
-    ]),
-    blank('alpha', 'α of NRTL', '', 0.05, 0.6),
-    blank('stopML', 'left at the end', 'mL', 0, 5000),
-    blank('potML', 'flask', 'mL', 5, 20_000),
-    { key: 'wantedOf', label: 'fraction wanted', kind: 'text', offers: 'substances' },
-    blank('lowC', 'from', '°C', -50, 400),
-    blank('highC', 'to', '°C', -50, 400),
-    oneOf('filling', 'thermometer', Object.keys(stemFactor)),
-    blank('stemK', 'stem outside', 'K', 0, 300),
-    blank('lagK', 'lag', 'K', 0, 20),
-  ],
+  fields,
   suggest: (context, typed) => {
     const { plan, now, lab } = context
     const components = inPot(context)
     // Where nothing is known the pairs are as an ideal solution has them: Λ = 1, τ = 0.
-    const none = typed.model === 'Wilson' ? 1 : 0
+    const none = unknown(typed.model === 'Wilson' ? 1 : 0, 'no constants on record: as an ideal solution has it')
     const product = mainSubstance(plan)
     const substances = components.map(({ name }) => plan.substances.find((each) => each.name === name)!)
-    const mmHg = typeof typed.mmHg === 'number' ? typed.mmHg : pressureMmHg(lab)
+    const mmHg = typed.mmHg ?? pressureMmHg(lab)
     const first = [...substances].sort((a, b) => (boilsAt(a, mmHg)?.atC ?? 0) - (boilsAt(b, mmHg)?.atC ?? 0))
     const wanted =
       plan.substances.find(({ name }) => name === typed.wantedOf && components.some((each) => each.name === name)) ??
       (product && components.some(({ name }) => name === product.name) && plan.mainProduct ? product : first[0])
-    const boil = wanted ? (boilsAt(wanted, mmHg)?.atC ?? 100) : 100
+    const boil = wanted && boilsAt(wanted, mmHg)
     const all = volumeOf(context, { components })
-    const pot = now.vessel?.kind === 'round-bottom' ? now.vessel.sizeML : 2 * all
+    const end = (byK: number) =>
+      boil
+        ? ofRecord(Math.round(boil.atC + byK), `3 K from where ${wanted.name} boils at this pressure`)
+        : unknown(100 + byK, 'what it boils at is not on record')
     return {
-      components,
-      stages: 0,
-      reflux: 0,
-      holdUpML: 0,
-      mmHg: rough(pressureMmHg(lab), 4),
-      model: 'ideal',
+      components: ofPlan(components, 'what boils of what is in the pot'),
+      stages: usual(0, 'no column'),
+      reflux: usual(0, 'nothing is sent back'),
+      holdUpML: usual(0, 'no column'),
+      mmHg: ofLab(rough(pressureMmHg(lab), 4), 'its pressure'),
+      model: usual('ideal', 'no constants on record'),
       A12: none,
       A21: none,
       A13: none,
       A31: none,
       A23: none,
       A32: none,
-      alpha: 0.3,
-      stopML: rough(Math.max(1, all * 0.06)),
-      potML: rough(Math.max(5, pot)),
-      wantedOf: wanted?.name ?? '',
-      lowC: Math.round(boil - 3),
-      highC: Math.round(boil + 3),
-      filling: 'spirit',
-      stemK: 0,
-      lagK: 0,
+      alpha: usual(0.3, 'of most mixtures'),
+      stopML: usual(rough(Math.max(1, all * 0.06)), 'six hundredths of the pot'),
+      potML:
+        now.vessel?.kind === 'round-bottom'
+          ? ofPlan(rough(Math.max(5, now.vessel.sizeML)), 'the flask of the plan')
+          : usual(rough(Math.max(5, 2 * all)), 'twice what is in it'),
+      wantedOf: ofPlan(wanted?.name ?? '', product && wanted === product ? 'the product' : 'what boils lowest'),
+      lowC: end(-3),
+      highC: end(3),
+      filling: usual('spirit', 'the thermometer of most laboratories'),
+      stemK: usual(0, 'all of it in the vapour'),
+      lagK: usual(0, 'it follows at once'),
     }
   },
+  tables: fractionTables,
   report: (context, filled) => {
     const { plan, lab } = context
-    const mmHg = number(filled, 'mmHg')
+    const mmHg = filled.mmHg
     const open = pressureMmHg(lab)
     const reduced = mmHg < 0.9 * open
-    const rows = rowsOf(filled, 'components')
+    const rows = filled.components
     const named = rows.map(({ name }) => ({
       name: String(name ?? ''),
       substance: plan.substances.find((each) => each.name === name),
     }))
-    const wanted = named.find(({ name }) => name === word(filled, 'wantedOf'))?.substance ?? mainSubstance(plan)
+    const wanted = named.find(({ name }) => name === filled.wantedOf)?.substance ?? mainSubstance(plan)
     const boil = wanted ? boilsAt(wanted, mmHg) : null
     const all = rows.reduce((sum, { mmol }) => sum + Number(mmol ?? 0), 0)
     // A tenth of the pot goes with the forerun, however near it boils.
@@ -328,13 +354,13 @@ export const distilling: Planner = {
       .flatMap(({ substance }) => (substance && substance !== wanted ? (boilsAt(substance, mmHg)?.atC ?? []) : []))
     const nearest = boil && others.length > 0 ? Math.min(...others.map((atC) => Math.abs(atC - boil.atC))) : null
     const unknown = named.filter(({ substance }) => !substance || vapourConstants(substance) === null)
-    const [potML, stopML] = [number(filled, 'potML'), number(filled, 'stopML')]
+    const [potML, stopML] = [filled.potML, filled.stopML]
     const { lowC, highC } = windowOf(context, filled)
     const volumeML = volumeOf(context, filled)
     const thermometer = {
-      filling: word(filled, 'filling') as Filling,
-      stemK: number(filled, 'stemK'),
-      lagK: number(filled, 'lagK'),
+      filling: filled.filling as Filling,
+      stemK: filled.stemK,
+      lagK: filled.lagK,
       roomC: 20,
     }
     const shows = boil ? expectedReading(boil.atC, thermometer) : null
@@ -342,7 +368,7 @@ export const distilling: Planner = {
     const type = boilOpen
       ? whichDistillation(boilOpen.atC, nearest, wanted ? withWater(wanted) : 'unknown', lab.simpleFromK)
       : null
-    const stages = number(filled, 'stages')
+    const stages = filled.stages
     const steam =
       wanted?.formula !== undefined && boil && boil.atC > 140 && withWater(wanted) === 'parts from it'
         ? steamDistillation(wanted, molarMass(wanted.formula), water, mmHg)
@@ -386,13 +412,13 @@ export const distilling: Planner = {
         `No boiling point on record for ${unknown.map(({ name }) => name || 'a component without a name').join(', ')}: there is no curve. Name substances of this plan.`,
       ),
       ...when(
-        word(filled, 'model') === 'van Laar' && rows.length > 2,
+        filled.model === 'van Laar' && rows.length > 2,
         'van-laar',
         'doubt',
         'Van Laar’s equations are for two components: with three the liquid is taken as ideal. Take Wilson’s or NRTL.',
       ),
       ...when(
-        word(filled, 'model') !== 'ideal' && rows.length > 3,
+        filled.model !== 'ideal' && rows.length > 3,
         'four',
         'doubt',
         'Constants are for up to three components: with more the liquid is taken as ideal.',
@@ -493,4 +519,38 @@ export const distilling: Planner = {
       advice: [...running.advice, ...advice],
     }
   },
+})
+
+/** Fractions by the window and by purity, as tables; why there is none where the mixture is refused. */
+function fractionTables(context: Context, filled: DistilBlanks): Record<string, unknown> {
+  const batch = batchOf(context, filled)
+  if (!batch) return {}
+  const { mixture, charge, wanted } = batch
+  const { lowC, highC } = windowOf(context, filled)
+  let curve
+  try {
+    curve = batchDistillation(mixture, charge)
+  } catch (error) {
+    if (error instanceof RangeError) return { refused: error.message }
+    throw error
+  }
+  const row = (fraction: Fraction) => ({
+    name: fraction.name,
+    from_mL: fraction.fromML,
+    to_mL: fraction.toML,
+    from_C: fraction.fromC,
+    to_C: fraction.toC,
+    mmol: fraction.mmol,
+    purity: purityOf(fraction, wanted),
+  })
+  return {
+    components: mixture.components.map(({ name }) => name),
+    fractions: byWindow(curve, lowC, highC).map(row),
+    left_mmol: curve.left.map((n, i) => n + curve.inColumn[i]!),
+    purities: recoveryAtPurity(curve, wanted, charge.mmol[wanted]!, usualPurities).map(({ purity, recovery, fraction }) => ({
+      ...row(fraction),
+      purity,
+      recovery,
+    })),
+  }
 }

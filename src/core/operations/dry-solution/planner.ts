@@ -7,7 +7,36 @@ import { agentsFor, dryingAgents, dryingDose, waterInSolvent } from './dryingAge
 import { isWatery } from '../vessel/watery'
 import { densityIn, expectedProductG, liquids } from '../vessel/inVessel'
 import { flowOfPlan } from '../extract/flowOfPlan'
-import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Planner, when } from '../planner'
+import {
+  amount,
+  blank,
+  fact,
+  ofLab,
+  ofPlan,
+  ofRecord,
+  oneOf,
+  planner,
+  rough,
+  usual,
+  when,
+  type Advice,
+  type Blanks,
+  type Context,
+} from '../planner'
+
+const fields = [
+  amount('volumeML', 'volume', 'mL', 0.1, 20_000),
+  blank('density', 'density', 'g/mL', 0.5, 3),
+  oneOf(
+    'agent',
+    'drying agent',
+    dryingAgents.map(({ name }) => name),
+  ),
+  blank('waterPercent', 'water dissolved', 'g', 0, 50),
+  amount('dropletsML', 'droplets of water', 'mL', 0, 100),
+] as const
+
+export type DrySolutionBlanks = Blanks<typeof fields>
 
 /** The substances in the layer that is dried: what the flow of the layers has left there, or the product. */
 function dissolvedHere(context: Context): Substance[] {
@@ -25,23 +54,13 @@ function dissolvedHere(context: Context): Substance[] {
 }
 
 /** Drying a solution: which agent for this product, how much, how long, how one sees that it is dry. */
-export const dryingSolutions: Planner = {
+export const dryingSolutions = planner({
   of: 'dry-solution',
   title: 'Drying the solution',
-  sentences: () => [
-    'Dry {volumeML} of density {density} over {agent}; 100 g of it hold {waterPercent} of water, and {dropletsML} hang in it.',
+  sentences: (say) => [
+    say`Dry ${'volumeML'} of density ${'density'} over ${'agent'}; 100 g of it hold ${'waterPercent'} of water, and ${'dropletsML'} hang in it.`,
   ],
-  fields: [
-    blank('volumeML', 'volume', 'mL', 0.1, 20_000),
-    blank('density', 'density', 'g/mL', 0.5, 3),
-    oneOf(
-      'agent',
-      'drying agent',
-      dryingAgents.map(({ name }) => name),
-    ),
-    blank('waterPercent', 'water dissolved', 'g', 0, 50),
-    blank('dropletsML', 'droplets of water', 'mL', 0, 100),
-  ],
+  fields,
   suggest: (context) => {
     const { plan, table, step, now, lab } = context
     const used = partsUsed(step).flatMap(({ line }) => table.lines.filter((each) => each.line.id === line))
@@ -49,34 +68,34 @@ export const dryingSolutions: Planner = {
     const product = mainSubstance(plan)
     const neatML = product?.density ? expectedProductG(context) / product.density.gPerML : 0
     const volumeML = Math.max(1, (organic?.volumeML ?? 0) + neatML)
-    const named = dryingAgents.find(({ formula }) => used.some(({ substance }) => substance.formula === formula))
+    const inPlan = dryingAgents.find(({ formula }) => used.some(({ substance }) => substance.formula === formula))
+    const dissolved = dissolvedHere(context).flatMap(({ groups }) => groups ?? [])
+    const waterHeld = organic && waterInSolvent[organic.substance.id]
     return {
-      volumeML: rough(volumeML),
-      density: rough(organic ? densityIn(context, organic) : (product?.density?.gPerML ?? 0.9)),
-      agent:
-        named?.name ??
-        agentsFor(
-          dissolvedHere(context).flatMap(({ groups }) => groups ?? []),
-          lab.dryingAgent,
-        )[0]!.agent.name,
-      waterPercent: (organic && waterInSolvent[organic.substance.id]) ?? 1,
-      dropletsML: rough(0.01 * volumeML),
+      volumeML: ofPlan(rough(volumeML), 'the organic layer, and the product in it'),
+      density: organic
+        ? ofRecord(rough(densityIn(context, organic)), `density of ${organic.substance.name}`)
+        : product?.density
+          ? ofRecord(rough(product.density.gPerML), `density of ${product.name}`)
+          : usual(0.9, 'no density on record'),
+      agent: inPlan
+        ? ofPlan(inPlan.name, 'it stands in this step')
+        : ofLab(agentsFor(dissolved, lab.dryingAgent)[0]!.agent.name, 'its own, or the next that bears what is dissolved'),
+      waterPercent:
+        waterHeld === undefined
+          ? usual(1, 'how much water it holds is not on record')
+          : ofRecord(waterHeld, `water in ${organic!.substance.name} at 20 °C`),
+      dropletsML: usual(rough(0.01 * volumeML), 'a hundredth of the layer'),
     }
   },
   report: (context, filled) => {
     const { lab, table, step } = context
     const groups = dissolvedHere(context).flatMap(({ groups }) => groups ?? [])
     const judged = agentsFor(groups, lab.dryingAgent)
-    const chosen = judged.find(({ agent }) => agent.name === word(filled, 'agent')) ?? judged[0]!
+    const chosen = judged.find(({ agent }) => agent.name === filled.agent) ?? judged[0]!
     const { agent, against } = chosen
-    const volumeML = number(filled, 'volumeML')
-    const { waterG, firstDoseG, leastG } = dryingDose(
-      volumeML,
-      number(filled, 'density'),
-      number(filled, 'waterPercent'),
-      number(filled, 'dropletsML'),
-      agent,
-    )
+    const volumeML = filled.volumeML
+    const { waterG, firstDoseG, leastG } = dryingDose(volumeML, filled.density, filled.waterPercent, filled.dropletsML, agent)
     const planned = partsUsed(step).reduce(
       (sum, { line, part }) =>
         sum +
@@ -121,7 +140,7 @@ export const dryingSolutions: Planner = {
     return {
       facts: [
         fact('water', 'water to take up', waterG, 'g', 2, {
-          how: `${writeNumber(volumeML, 0)} mL × ${number(filled, 'density')} g/mL × ${number(filled, 'waterPercent')} % + droplets`,
+          how: `${writeNumber(volumeML, 0)} mL × ${filled.density} g/mL × ${filled.waterPercent} % + droplets`,
         }),
         fact('first', 'first dose, 1 g to 25 mL', firstDoseG, 'g', 1, { atBench: true }),
         fact('least', 'the least that can hold it', leastG, 'g', 2, {
@@ -135,4 +154,4 @@ export const dryingSolutions: Planner = {
       advice,
     }
   },
-}
+})

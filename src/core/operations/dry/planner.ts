@@ -3,56 +3,69 @@ import { deviceOf, uncertaintyOf } from '../../quantity/device'
 import { writeNumber } from '../../quantity/write'
 import { dryingTrend, type Weighing } from './constantMass'
 import { expectedProductG } from '../vessel/inVessel'
-import { blank, fact, number, rough, rowsOf, type Advice, type Context, type Filled, type Planner, when } from '../planner'
+import {
+  amount,
+  blank,
+  fact,
+  list,
+  ofPlan,
+  planner,
+  rough,
+  unknown,
+  usual,
+  when,
+  type Advice,
+  type Blanks,
+  type Context,
+} from '../planner'
+
+const fields = [
+  blank('ovenC', 'oven', '°C', 15, 250),
+  blank('everyMin', 'every', 'min', 1, 1440),
+  blank('agreementPercent', 'agreement', '%', 0.01, 10),
+  list('weighings', 'weighings', {
+    columns: [blank('atMin', 'after, min', '', 0, 20_000), amount('massG', 'net, g', '', 0.0001, 5000)],
+    add: 'Add a weighing',
+    fresh: { atMin: 0, massG: 1 },
+  }),
+] as const
+
+export type DryBlanks = Blanks<typeof fields>
 
 /** The weighings of the run, or those written into the planner. */
-export function weighingsOf({ measured, step }: Context, filled: Filled): Weighing[] {
+export function weighingsOf({ measured, step }: Context, filled: DryBlanks): Weighing[] {
   const real = measured?.weighings[step.id]
   if (real && real.length > 0) return real
-  return rowsOf(filled, 'weighings').map(({ atMin, massG }) => ({ atMin: Number(atMin ?? 0), massG: Number(massG ?? 0) }))
+  return filled.weighings.map(({ atMin, massG }) => ({ atMin: Number(atMin ?? 0), massG: Number(massG ?? 0) }))
 }
 
 /** What agreement counts as dry, g: the share of the mass, or twice the readability where that is more. */
-export function agreementG({ step }: Context, filled: Filled, massG: number): number {
+export function agreementG({ step }: Context, filled: DryBlanks, massG: number): number {
   const device = deviceOf(step.kind === 'dry' ? step.device : undefined)
-  return Math.max((number(filled, 'agreementPercent') / 100) * massG, 2 * (device?.readability ?? 0.01))
+  return Math.max((filled.agreementPercent / 100) * massG, 2 * (device?.readability ?? 0.01))
 }
 
 /** Drying a solid: how hot at most, the trend of its weighings, and when it will be dry. */
-export const dryingSolids: Planner = {
+export const dryingSolids = planner({
   of: 'dry',
   title: 'Drying a solid',
-  sentences: () => [
-    'In the oven at {ovenC}, weighed every {everyMin}, until two agree to {agreementPercent}.',
-    'Weighings: {weighings}',
+  sentences: (say) => [
+    say`In the oven at ${'ovenC'}, weighed every ${'everyMin'}, until two agree to ${'agreementPercent'}.`,
+    say`Weighings: ${'weighings'}`,
   ],
-  fields: [
-    blank('ovenC', 'oven', '°C', 15, 250),
-    blank('everyMin', 'every', 'min', 1, 1440),
-    blank('agreementPercent', 'agreement', '%', 0.01, 10),
-    {
-      key: 'weighings',
-      label: 'weighings',
-      kind: 'rows',
-      columns: [
-        { key: 'atMin', label: 'after, min', kind: 'number', unit: '', least: 0, most: 20_000 },
-        { key: 'massG', label: 'net, g', kind: 'number', unit: '', least: 0.0001, most: 5000 },
-      ],
-      add: 'Add a weighing',
-      fresh: { atMin: 0, massG: 1 },
-    },
-  ],
+  fields,
   suggest: ({ step }) => ({
-    ovenC: 60,
-    everyMin: 10,
-    agreementPercent: step.kind === 'dry' ? rough(100 * step.agreement) : 0.5,
-    weighings: [],
+    ovenC: usual(60, 'nobody has said how warm'),
+    everyMin: usual(10, 'ten minutes of drying between two weighings'),
+    agreementPercent:
+      step.kind === 'dry' ? ofPlan(rough(100 * step.agreement), 'the agreement of this step') : usual(0.5, 'half a per cent'),
+    weighings: unknown([], 'none has been written'),
   }),
   report: (context, filled) => {
     const { plan, step } = context
     const sample = step.kind === 'dry' ? step.sample : ''
     const melts = substanceOfSample(plan, sample)?.melting?.lowC
-    const ovenC = number(filled, 'ovenC')
+    const ovenC = filled.ovenC
     const weighings = weighingsOf(context, filled)
     const last = weighings.at(-1)
     const device = deviceOf(step.kind === 'dry' ? step.device : undefined)
@@ -75,7 +88,7 @@ export const dryingSolids: Planner = {
         weighings.length === 0,
         'rule',
         'open',
-        `It is dry when two weighings, ${number(filled, 'everyMin')} min apart, differ by no more than ${writeNumber(agree, 3)} g. A yield taken before that is marked wet.`,
+        `It is dry when two weighings, ${filled.everyMin} min apart, differ by no more than ${writeNumber(agree, 3)} g. A yield taken before that is marked wet.`,
       ),
       ...when(agreed, 'dry', 'good', 'The last two weighings agree: dry.'),
       ...when(
@@ -103,7 +116,7 @@ export const dryingSolids: Planner = {
     return {
       facts: [
         fact('agree', 'two weighings agree within', agree, 'g', 3, {
-          how: `${number(filled, 'agreementPercent')} % or twice the readability`,
+          how: `${filled.agreementPercent} % or twice the readability`,
           atBench: true,
         }),
         ...(trend
@@ -119,4 +132,4 @@ export const dryingSolids: Planner = {
       advice,
     }
   },
-}
+})

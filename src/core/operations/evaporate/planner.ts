@@ -5,7 +5,17 @@ import { evaporating as evaporate } from './pressureFor'
 import { isFlammable } from '../../substance/flammable'
 import { isWatery } from '../vessel/watery'
 import { liquids } from '../vessel/inVessel'
-import { blank, fact, number, oneOf, rough, type Advice, type Context, type Planner, when } from '../planner'
+import { blank, fact, ofRecord, oneOf, planner, rough, usual, when, type Advice, type Blanks, type Context } from '../planner'
+
+const fields = [
+  blank('bathC', 'bath', '°C', 20, 250),
+  oneOf('tared', 'flask', [
+    ['yes', 'weighed empty'],
+    ['no', 'not weighed'],
+  ]),
+] as const
+
+export type EvaporateBlanks = Blanks<typeof fields>
 
 /** The solvent that is taken off: the most of the organic liquids here, or of those in the plan where the vessel holds none. */
 function solventOf({ now, plan, table }: Context) {
@@ -18,26 +28,25 @@ function solventOf({ now, plan, table }: Context) {
 }
 
 /** Taking a solvent off: bath, pressure, coolant, and a flask that was weighed empty. */
-export const evaporating: Planner = {
+export const evaporating = planner({
   of: 'evaporate',
   title: 'Taking the solvent off',
-  sentences: () => ['The bath stands at {bathC}; the flask was {tared}.'],
-  fields: [
-    blank('bathC', 'bath', '°C', 20, 250),
-    oneOf('tared', 'flask', [
-      ['yes', 'weighed empty'],
-      ['no', 'not weighed'],
-    ]),
-  ],
+  sentences: (say) => [say`The bath stands at ${'bathC'}; the flask was ${'tared'}.`],
+  fields,
   suggest: (context) => {
     const solvent = solventOf(context)
     const boil = solvent && boilsAt(solvent, pressureMmHg(context.lab))
-    return { bathC: rough(Math.min(boil ? Math.max(40, Math.min(60, boil.atC)) : 60, 60)), tared: 'yes' }
+    return {
+      bathC: boil
+        ? ofRecord(rough(Math.max(40, Math.min(60, boil.atC))), `no hotter than ${solvent.name} boils, between 40 and 60 °C`)
+        : usual(60, 'what the solvent boils at is not on record'),
+      tared: usual('yes', 'the residue is then one reading away'),
+    }
   },
   report: (context, filled) => {
     const solvent = solventOf(context)
     const room = pressureMmHg(context.lab)
-    const found = solvent && evaporate(solvent, number(filled, 'bathC'), room)
+    const found = solvent && evaporate(solvent, filled.bathC, room)
     if (!solvent || !found)
       return {
         facts: [],
@@ -75,7 +84,7 @@ export const evaporating: Planner = {
         `${solvent.name} burns: no flame, no hot plate, the receiver in the hood or in ice.`,
       ),
       ...when(
-        String(filled.tared) === 'no',
+        filled.tared === 'no',
         'tare',
         'doubt',
         'Weigh the empty flask first: then the residue’s mass is one reading away.',
@@ -100,4 +109,4 @@ export const evaporating: Planner = {
       advice,
     }
   },
-}
+})

@@ -11,7 +11,9 @@ import { saltingFactor, saturatedSodiumChloride } from './saltingOut'
 import { crudeComposition } from '../wash/impurities'
 import { isWatery } from '../vessel/watery'
 import { expectedProductG, liquids, organicLayer } from '../vessel/inVessel'
-import { number, rough, rowsOf, type Context, type Filled } from '../planner'
+import { rough, type Context } from '../planner'
+import type { QuenchBlanks } from '../quench/planner'
+import type { ShakingBlanks } from './blanks'
 
 /** Which layer a flow begins with, and what happened to the layers up to and with each step. */
 export interface PlanFlow {
@@ -32,8 +34,8 @@ export function pHOf(line: Line, substance: Substance): number {
 }
 
 /** By what the salt that the blanks put into the water raises K; 1 where they put none. */
-export function saltingOf(filled: Filled): number {
-  return filled.salt === 'saturated' ? saltingFactor(number(filled, 'setschenow'), saturatedSodiumChloride.molPerL) : 1
+export function saltingOf(filled: Pick<ShakingBlanks, 'salt' | 'setschenow'>): number {
+  return filled.salt === 'saturated' ? saltingFactor(filled.setschenow, saturatedSodiumChloride.molPerL) : 1
 }
 
 /** The liquid that a step shakes with. */
@@ -121,23 +123,25 @@ export function flowOfPlan(context: Context): PlanFlow | null {
   const firstStep = plan.steps[first]!
   const firstWith = shakenWith(table, firstStep)
   const start = startingLayer(context, contents[first]!, firstWith)
-  const solutes = asSolutes(rowsOf(filledOf(firstStep), 'solutes'))
+  const solutes = asSolutes((filledOf(firstStep) as ShakingBlanks).solutes)
   const states: PlanFlow['states'] = []
   const done: FlowStep[] = []
   for (const step of plan.steps.slice(first)) {
     const { shakes, meetsAcidOrBase } = operationIn(step) ?? {}
-    const filled = shakes || meetsAcidOrBase ? filledOf(step) : {}
+    if (!meetsAcidOrBase) continue
+    // A step that shakes has the blanks of shaking, the other that meets acid or base those of quenching.
+    const filled = filledOf(step) as ShakingBlanks & QuenchBlanks
     const layers = states.at(-1)?.state.layers ?? [{ ...start, holds: {} }]
     if (shakes) {
-      const layer = String(filled.layer || layerShaken(table, step, layers, start.name))
+      const layer = filled.layer || layerShaken(table, step, layers, start.name)
       if (!layers.some(({ name }) => name === layer)) continue
       done.push({
         kind: 'shake',
         layer,
-        portions: number(filled, 'portions'),
-        portionML: number(filled, 'portionML'),
-        pH: number(filled, 'pH'),
-        into: String(filled.into),
+        portions: filled.portions,
+        portionML: filled.portionML,
+        pH: filled.pH,
+        into: filled.into,
         salting: saltingOf(filled),
       })
     } else if (meetsAcidOrBase && states.length > 0) {
@@ -148,7 +152,7 @@ export function flowOfPlan(context: Context): PlanFlow | null {
       done.push({
         kind: 'bring to pH',
         layer: flask.name,
-        pH: number(filled, 'toPH') > 0 ? number(filled, 'toPH') : pHOf(goes.line, goes.substance),
+        pH: filled.toPH > 0 ? filled.toPH : pHOf(goes.line, goes.substance),
         addML: goes.volumeML,
       })
     } else continue

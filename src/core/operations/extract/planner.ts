@@ -11,29 +11,8 @@ import { fillRule, fittingSize } from '../vessel/vessel'
 import { flowOfPlan, pHOf, saltingOf, shakenWith, solutesOf, type PlanFlow, type Shaken } from './flowOfPlan'
 import { organicLayer } from '../vessel/inVessel'
 import { shortOfReagent } from './shortOfReagent'
-import {
-  blank,
-  fact,
-  inPowers,
-  number,
-  oneOf,
-  rough,
-  word,
-  type Advice,
-  type Context,
-  type Field,
-  type Filled,
-  type Planner,
-  type Report,
-} from '../planner'
-
-export const soluteColumns: readonly Exclude<Field, { kind: 'rows' }>[] = [
-  { key: 'name', label: 'substance', kind: 'text', offers: 'substances' },
-  { key: 'mmol', label: 'mmol', kind: 'number', unit: '', least: 0, most: 1e6 },
-  { key: 'K', label: 'K', kind: 'number', unit: '', least: 0, most: 1e8 },
-  { key: 'acidPKa', label: 'pKa, acid', kind: 'number', unit: '', least: -10, most: 50 },
-  { key: 'basePKa', label: 'pKa, base', kind: 'number', unit: '', least: -10, most: 50 },
-]
+import { fact, inPowers, ofPlan, planner, rough, unknown, usual, type Advice, type Context, type Report } from '../planner'
+import { shaking, type ShakingBlanks } from './blanks'
 
 /** The flow of layers up to and with a step: what stands where now and before, and the layer that the step shakes as it was. */
 export function flowHere(
@@ -59,24 +38,31 @@ function acidInWater({ plan, table, step }: Context, goes: Shaken): boolean {
 }
 
 /** What a step of extraction or washing suggests, from the liquid that goes into it. */
-export function suggestShaking(context: Context, typed: Filled): Filled {
+export function suggestShaking(context: Context, typed: Partial<ShakingBlanks>) {
   const { plan, table, step } = context
   const goes = shakenWith(table, step)
-  const portions = typeof typed.portions === 'number' ? typed.portions : 1
+  const portions = typed.portions ?? 1
   const earlier = plan.steps
     .slice(0, plan.steps.indexOf(step))
     .some((other) => shakenWith(table, other) && operationIn(other)?.shakes)
   const organic = organicLayer(context)
+  const acid = goes?.watery && acidInWater(context, goes)
   return {
-    portions,
-    portionML: rough((goes?.volumeML ?? 20) / portions),
-    pH: goes?.watery ? (acidInWater(context, goes) ? acidWaterPH : pHOf(goes.line, goes.substance)) : 7,
-    layer: '',
-    into: `${goes?.substance.name ?? 'wash'} of “${step.title}”`,
-    wantedPercent: 99,
-    salt: 'none',
-    setschenow: usualSetschenow,
-    ...(earlier ? {} : { solutes: solutesOf(context, organic?.solvents[0]) }),
+    portions: usual(1, 'all of it at once'),
+    portionML: goes
+      ? ofPlan(rough(goes.volumeML / portions), `volume of ${goes.substance.name} over the portions`)
+      : unknown(rough(20 / portions), 'the step names nothing to shake with'),
+    pH: acid
+      ? usual(acidWaterPH, 'water that takes up the acid of the reaction')
+      : goes?.watery
+        ? ofPlan(pHOf(goes.line, goes.substance), `${goes.substance.name} at its strength`)
+        : usual(7, 'water'),
+    layer: unknown('', 'the one of the other kind'),
+    into: ofPlan(`${goes?.substance.name ?? 'wash'} of “${step.title}”`, 'what is shaken with, and the step'),
+    wantedPercent: usual(99, 'nearly all'),
+    salt: usual('none' as const, 'none stands in the step'),
+    setschenow: usual(usualSetschenow, 'of most neutral substances'),
+    ...(earlier ? {} : { solutes: ofPlan(solutesOf(context, organic?.solvents[0]), 'what the plan puts in and makes') }),
   }
 }
 
@@ -84,44 +70,24 @@ export function suggestShaking(context: Context, typed: Filled): Filled {
 const quickC = 60
 
 /** Extraction: what each portion takes, how many are wanted, which layer lies on top, and what is where after it. */
-export const extracting: Planner = {
+export const extracting = planner({
   of: 'extract',
   title: 'Extraction',
-  sentences: ({ salt }) => [
-    'Shake with {portions} portions of {portionML} each, water at pH {pH}, drawn into {into}.',
-    `Salt in the water: {salt}${salt === 'saturated' ? ', Setschenow constant {setschenow}' : ''}.`,
-    'To take out {wantedPercent} of what should go. {solutes}',
+  sentences: (say, { salt }) => [
+    say`Shake with ${'portions'} portions of ${'portionML'} each, water at pH ${'pH'}, drawn into ${'into'}.`,
+    salt === 'saturated'
+      ? say`Salt in the water: ${'salt'}, Setschenow constant ${'setschenow'}.`
+      : say`Salt in the water: ${'salt'}.`,
+    say`To take out ${'wantedPercent'} of what should go. ${'solutes'}`,
   ],
-  fields: [
-    blank('portions', 'portions', '', 1, 20),
-    blank('portionML', 'volume of a portion', 'mL', 0.1, 5000),
-    blank('pH', 'pH of the watery layer', '', -1, 15),
-    { key: 'into', label: 'flask it is drawn into', kind: 'text' },
-    { key: 'layer', label: 'layer that is shaken', kind: 'text' },
-    oneOf('salt', 'salt in the water', [
-      ['none', 'none is added'],
-      ['saturated', 'sodium chloride till no more dissolves'],
-    ]),
-    blank('setschenow', 'Setschenow constant', 'L/mol', 0, 1),
-    blank('wantedPercent', 'wanted', '%', 1, 99.99),
-    {
-      key: 'solutes',
-      label: 'substances followed',
-      kind: 'rows',
-      columns: soluteColumns,
-      add: 'Follow another substance',
-      fresh: { name: '', mmol: 1, K: 10 },
-    },
-  ],
+  fields: shaking,
   suggest: suggestShaking,
+  tables: layersOf,
+  doubts: { 'on-top': 'Either layer may lie on top' },
   report: (context, filled) => {
     const here = flowHere(context)
-    const [portions, portionML, pH] = ['portions', 'portionML', 'pH'].map((key) => number(filled, key)) as [
-      number,
-      number,
-      number,
-    ]
-    const wanted = number(filled, 'wantedPercent') / 100
+    const { portions, portionML, pH } = filled
+    const wanted = filled.wantedPercent / 100
     if (!here)
       return {
         facts: [],
@@ -129,8 +95,8 @@ export const extracting: Planner = {
           {
             id: 'no-layers',
             level: 'doubt',
-            words: word(filled, 'layer')
-              ? `There is no layer “${word(filled, 'layer')}” to shake yet.`
+            words: filled.layer
+              ? `There is no layer “${filled.layer}” to shake yet.`
               : 'This step names no liquid to shake with, or a flask that holds the other kind of layer.',
           },
         ],
@@ -204,7 +170,7 @@ export const extracting: Planner = {
                 atBench: true,
               }),
               fact('salting', 'and it raises K', salting, 'times', 1, {
-                how: `10^(${number(filled, 'setschenow')} L/mol × ${saturatedSodiumChloride.molPerL} mol/L), Setschenow`,
+                how: `10^(${filled.setschenow} L/mol × ${saturatedSodiumChloride.molPerL} mol/L), Setschenow`,
               }),
             ]
           : []),
@@ -234,7 +200,7 @@ export const extracting: Planner = {
     advice.push(...layersAdvice(context, shaken.volumeML, portionML, saltingOf(filled) > 1))
     return { facts, advice, ladder: { title: 'If an emulsion stands, gentlest first', rungs: [...emulsionLadder] } }
   },
-}
+})
 
 /** Which layer is on top, which funnel, when to vent, how to take the layers out. */
 export function layersAdvice(context: Context, layerML: number, portionML: number, salted = false): Advice[] {
@@ -323,7 +289,7 @@ export function whereItIs(
 }
 
 /** Fraction taken out against the number of portions into which the same volume is parted, for the substance that moves least easily of those that should. */
-export function recoveryByPortions(context: Context, filled: Filled): { portions: number; percent: number }[] {
+export function recoveryByPortions(context: Context, filled: ShakingBlanks): { portions: number; percent: number }[] {
   const here = flowHere(context)
   if (!here || shortOfReagent(context)) return []
   const { flow, shaken } = here
@@ -331,15 +297,21 @@ export function recoveryByPortions(context: Context, filled: Filled): { portions
   const pulls = flow.solutes
     .filter(({ id }) => (product === undefined ? (shaken.holds[id] ?? 0) > 0 : id === product))
     .map((solute) => {
-      const D = saltingOf(filled) * distributionRatio(solute, shaken.kind === 'organic' ? number(filled, 'pH') : shaken.pH)
+      const D = saltingOf(filled) * distributionRatio(solute, shaken.kind === 'organic' ? filled.pH : shaken.pH)
       return shaken.kind === 'organic' ? 1 / D : D
     })
     .filter((pull) => pull > 0.05)
   if (pulls.length === 0) return []
   const pull = Math.min(...pulls)
-  const total = number(filled, 'portions') * number(filled, 'portionML')
+  const total = filled.portions * filled.portionML
   return Array.from({ length: 8 }, (_, index) => ({
     portions: index + 1,
     percent: 100 * (1 - fractionLeft(pull, shaken.volumeML, total / (index + 1), index + 1)),
   }))
+}
+
+/** What is in which layer, as a table; nothing where it is not known. */
+export function layersOf(context: Context): Record<string, unknown> {
+  const layers = whereItIs(context)
+  return layers ? { layers } : {}
 }

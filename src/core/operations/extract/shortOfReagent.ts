@@ -1,7 +1,8 @@
 import { operationIn } from '../registry'
 import { baseCapacityOf, protonsOf } from '../../substance/acidBase'
 import { flowOfPlan, shakenWith } from './flowOfPlan'
-import { number, type Context } from '../planner'
+import type { Context } from '../planner'
+import type { ShakingBlanks } from './blanks'
 
 /** A step in which the acid or base that is shaken with is less than what it should turn. */
 export interface Shortfall {
@@ -32,7 +33,7 @@ export function shortOfReagent(context: Context): Shortfall | null {
     if (goes?.watery && operationIn(here)?.shakes) {
       const base = baseCapacityOf(goes.substance)
       const acid = protonsOf(goes.substance)
-      const pH = number(filledOf(here), 'pH')
+      const pH = (filledOf(here) as ShakingBlanks).pH
       const before = flow.states[index - 1]?.state.layers.find(({ name }) => name === layer)?.holds
       const turned = flow.solutes.filter(({ acidPKa, basePKa }) =>
         base > 0

@@ -3,51 +3,71 @@ import { writeNumber } from '../../quantity/write'
 import { solubilityAt } from '../crystallise/solubility'
 import { filteringFor, flutedPaper, rinseLoss, rinseML, suctionPaper } from './papers'
 import { expectedProductG } from '../vessel/inVessel'
-import { blank, fact, number, oneOf, rough, word, type Planner, when } from '../planner'
+import {
+  amount,
+  blank,
+  fact,
+  named,
+  ofPlan,
+  ofRecord,
+  oneOf,
+  planner,
+  rough,
+  unknown,
+  usual,
+  when,
+  type Blanks,
+} from '../planner'
+
+const fields = [
+  oneOf('keep', 'what is kept', ['solid', 'solution']),
+  amount('volumeML', 'volume', 'mL', 0.1, 20_000),
+  amount('solidG', 'solid', 'g', 0, 5000),
+  oneOf('heat', 'how', [
+    ['cold', 'cold'],
+    ['hot', 'hot'],
+  ]),
+  blank('times', 'rinses', '×', 0, 10),
+  amount('rinseML', 'each rinse', 'mL', 0, 1000),
+  named('rinseWith', 'rinsed with', 'solvents'),
+  blank('solubility', 'solubility cold', 'g', 0, 300, 'an unknown number of'),
+] as const
+
+export type FilterBlanks = Blanks<typeof fields>
 
 /** Filtering: by what, on which paper, and what the rinse costs. */
-export const filtering: Planner = {
+export const filtering = planner({
   of: 'filter',
   title: 'Filtering',
-  sentences: () => [
-    'Keep the {keep} of {volumeML} with {solidG} of solid, {heat}; rinse {times} with {rinseML} of cold {rinseWith}, which dissolves {solubility} in 100 mL.',
+  sentences: (say) => [
+    say`Keep the ${'keep'} of ${'volumeML'} with ${'solidG'} of solid, ${'heat'}; rinse ${'times'} with ${'rinseML'} of cold ${'rinseWith'}, which dissolves ${'solubility'} in 100 mL.`,
   ],
-  fields: [
-    oneOf('keep', 'what is kept', ['solid', 'solution']),
-    blank('volumeML', 'volume', 'mL', 0.1, 20_000),
-    blank('solidG', 'solid', 'g', 0, 5000),
-    oneOf('heat', 'how', [
-      ['cold', 'cold'],
-      ['hot', 'hot'],
-    ]),
-    blank('times', 'rinses', '×', 0, 10),
-    blank('rinseML', 'each rinse', 'mL', 0, 1000),
-    { key: 'rinseWith', label: 'rinsed with', kind: 'text', offers: 'solvents' },
-    blank('solubility', 'solubility cold', 'g', 0, 300, 'an unknown number of'),
-  ],
+  fields,
   suggest: (context, typed) => {
     const { plan, now } = context
     const solidG = rough(expectedProductG(context))
-    const rinseWith = typeof typed.rinseWith === 'string' ? typed.rinseWith : ''
+    const rinseWith = typed.rinseWith ?? ''
     const solvent = plan.substances.find(({ name }) => name === rinseWith)?.id ?? rinseWith
     const points = mainSubstance(plan)?.solubility?.find((each) => each.solvent === solvent)?.points
     return {
-      keep: 'solid',
-      volumeML: rough(Math.max(1, now.volumeML || 10 * solidG)),
-      solidG,
-      heat: 'cold',
-      times: 1,
-      rinseWith,
-      rinseML: rinseML(solidG),
-      solubility: points ? rough(solubilityAt(points, 5)) : 0,
+      keep: usual('solid', 'most filtrations are for the solid'),
+      volumeML: now.volumeML
+        ? ofPlan(rough(Math.max(1, now.volumeML)), 'what is in the vessel')
+        : usual(rough(Math.max(1, 10 * solidG)), 'ten millilitres to the gram of solid'),
+      solidG: ofPlan(solidG, 'the product as a careful group gets it'),
+      heat: usual('cold', 'most filtrations are cold'),
+      times: usual(1, 'one rinse'),
+      rinseWith: unknown(rinseWith, 'nobody has said with what it is rinsed'),
+      rinseML: usual(rinseML(solidG), 'one or two millilitres to the gram'),
+      solubility: points
+        ? ofRecord(rough(solubilityAt(points, 5)), 'solubility of the product at 5 °C')
+        : unknown(0, 'the solubility of the product in it is not on record'),
     }
   },
   report: (_context, filled) => {
-    const keep = word(filled, 'keep') === 'solution' ? 'solution' : 'solid'
-    const [volumeML, solidG, times, each, solubility] = ['volumeML', 'solidG', 'times', 'rinseML', 'solubility'].map((key) =>
-      number(filled, key),
-    ) as [number, number, number, number, number]
-    const { way, why } = filteringFor(keep, word(filled, 'heat') === 'hot', volumeML)
+    const keep = filled.keep === 'solution' ? 'solution' : 'solid'
+    const { volumeML, solidG, times, rinseML: each, solubility } = filled
+    const { way, why } = filteringFor(keep, filled.heat === 'hot', volumeML)
     const loss = rinseLoss(times * each, solubility, solidG)
     const paper = way === 'suction' ? suctionPaper(solidG) : way === 'cotton plug' ? null : flutedPaper(volumeML)
     return {
@@ -90,4 +110,4 @@ export const filtering: Planner = {
       ],
     }
   },
-}
+})

@@ -3,7 +3,7 @@ import { writeNumber } from '../../quantity/write'
 import { boilsAt } from '../vessel/boilingAt'
 import { timeInBand } from '../vessel/timeInBand'
 import { neatLiquids } from '../vessel/inVessel'
-import { blank, fact, number, oneOf, when, word, type Planner } from '../planner'
+import { blank, fact, ofPlan, oneOf, planner, usual, when, type Blanks } from '../planner'
 
 /** What each bath reaches at the most, °C, and how it is kept there. */
 const baths: Readonly<Record<string, { mostC: number; kept: string }>> = {
@@ -12,32 +12,39 @@ const baths: Readonly<Record<string, { mostC: number; kept: string }>> = {
   'a mantle': { mostC: 350, kept: 'a thermometer in the flask, the mantle on something that drops away' },
 }
 
+const fields = [
+  blank('lowC', 'lower end of the band', '°C', -50, 400),
+  blank('highC', 'upper end of the band', '°C', -50, 400),
+  oneOf('bath', 'bath', Object.keys(baths)),
+  blank('minutes', 'time', 'min', 0.1, 6000),
+  oneOf('closed', 'flask', ['open or loosely stoppered', 'under a condenser']),
+] as const
+
+export type HeatBlanks = Blanks<typeof fields>
+
 /** Heating without reflux: in what, between which temperatures, what would boil away, and how long it stood inside its band. */
-export const holding: Planner = {
+export const holding = planner({
   of: 'heat',
   title: 'Heating and holding',
-  sentences: () => ['Hold it between {lowC} and {highC} in {bath} for {minutes}, the flask {closed}.'],
-  fields: [
-    blank('lowC', 'lower end of the band', '°C', -50, 400),
-    blank('highC', 'upper end of the band', '°C', -50, 400),
-    oneOf('bath', 'bath', Object.keys(baths)),
-    blank('minutes', 'time', 'min', 0.1, 6000),
-    oneOf('closed', 'flask', ['open or loosely stoppered', 'under a condenser']),
-  ],
+  sentences: (say) => [say`Hold it between ${'lowC'} and ${'highC'} in ${'bath'} for ${'minutes'}, the flask ${'closed'}.`],
+  fields,
   suggest: ({ step }, typed) => ({
-    lowC: 50,
-    highC: 60,
-    bath: Number(typed.highC ?? 60) <= 90 ? 'a warm-water bath' : 'a mantle',
-    minutes: step.kind === 'hold' && step.holdMin > 0 ? step.holdMin : Math.max(1, step.waitMin),
-    closed: 'open or loosely stoppered',
+    lowC: usual(50, 'nobody has said how warm'),
+    highC: usual(60, 'nobody has said how warm'),
+    bath: usual(Number(typed.highC ?? 60) <= 90 ? 'a warm-water bath' : 'a mantle', 'water up to 90 °C, a mantle above'),
+    minutes:
+      step.kind === 'hold' && step.holdMin > 0
+        ? ofPlan(step.holdMin, 'the clock of this step')
+        : ofPlan(Math.max(1, step.waitMin), 'the minutes of waiting of this step'),
+    closed: usual('open or loosely stoppered', 'a closed flask bursts'),
   }),
   report: ({ step, now, lab, measured }, filled) => {
-    const [lowC, highC, minutes] = [number(filled, 'lowC'), number(filled, 'highC'), number(filled, 'minutes')]
-    const bath = baths[word(filled, 'bath')] ?? baths['a mantle']!
+    const [lowC, highC, minutes] = [filled.lowC, filled.highC, filled.minutes]
+    const bath = baths[filled.bath] ?? baths['a mantle']!
     const readings = measured?.temperatures[step.id] ?? []
     const { insideMin, allMin } = timeInBand(readings, { lowC, highC })
     const lost =
-      word(filled, 'closed') === 'under a condenser'
+      filled.closed === 'under a condenser'
         ? []
         : neatLiquids(now).flatMap(({ substance }) => {
             const boil = boilsAt(substance, pressureMmHg(lab))
@@ -61,7 +68,7 @@ export const holding: Planner = {
         {
           id: 'bath',
           level: 'open',
-          words: `${word(filled, 'bath')[0]!.toUpperCase()}${word(filled, 'bath').slice(1)}, ${bath.kept}.`,
+          words: `${filled.bath[0]!.toUpperCase()}${filled.bath.slice(1)}, ${bath.kept}.`,
           why: 'the bath stands a few degrees above what is in the flask',
         },
         ...when(highC > bath.mostC, 'too-cold', 'doubt', `It stays below ${bath.mostC} °C: take another bath for ${highC} °C.`),
@@ -81,4 +88,4 @@ export const holding: Planner = {
       ],
     }
   },
-}
+})

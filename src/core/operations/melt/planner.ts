@@ -5,73 +5,93 @@ import { calibrationOf, correctedC } from './calibration'
 import { mixedMelting, purificationGain } from './compareRanges'
 import { impurityFromDepression } from './impurity'
 import { lagAt, rampFor } from './ramp'
-import { blank, fact, number, oneOf, type Advice, type Context, type Field, type Filled, type Planner, when } from '../planner'
+import {
+  blank,
+  fact,
+  ofLab,
+  ofRecord,
+  oneOf,
+  planner,
+  unknown,
+  usual,
+  when,
+  type Advice,
+  type Blanks,
+  type Context,
+} from '../planner'
 
 /** The calibration of the apparatus that the blanks name; null where it has none. */
-export function calibrationHere({ lab }: Context, filled: Filled) {
+export function calibrationHere({ lab }: Context, filled: Pick<MeltBlanks, 'instrument'>) {
   const instrument = lab.instruments.find(({ id }) => id === filled.instrument)
   return instrument && instrument.standards.length > 0 ? { instrument, line: calibrationOf(instrument.standards) } : null
 }
 
 /** A pair of blanks for a range; 0 and 0 where it was not taken. */
-const range = (onset: string, clear: string, of: string): Field[] => [
-  blank(onset, `${of}: first liquid`, '°C', 0, 500, 'not taken'),
-  blank(clear, `${of}: last solid gone`, '°C', 0, 500, 'not taken'),
-]
+const range = <const A extends string, const B extends string>(onset: A, clear: B, of: string) =>
+  [
+    blank(onset, `${of}: first liquid`, '°C', 0, 500, 'not taken'),
+    blank(clear, `${of}: last solid gone`, '°C', 0, 500, 'not taken'),
+  ] as const
 
-const taken = (filled: Filled, onset: string, clear: string) =>
-  number(filled, clear) > 0 ? { onsetC: number(filled, onset), clearC: number(filled, clear) } : null
+const fields = [
+  blank('lowC', 'literature, from', '°C', -50, 500),
+  blank('highC', 'literature, to', '°C', -50, 500),
+  blank('perMin', 'heating rate', '°C/min', 0.1, 50),
+  oneOf('instrument', 'apparatus', [['', 'an apparatus without calibration'] as readonly [string, string]], ({ instruments }) =>
+    instruments.map(({ id, name }) => ({ value: id, words: name })),
+  ),
+  ...range('crudeOnset', 'crudeClear', 'crude'),
+  ...range('onsetC', 'clearC', 'purified'),
+  ...range('mixedOnset', 'mixedClear', 'mixed'),
+  blank('fusion', 'heat of fusion', 'kJ/mol', 0, 200, 'not known'),
+] as const
+
+export type MeltBlanks = Blanks<typeof fields>
+
+const taken = (onsetC: number, clearC: number) => (clearC > 0 ? { onsetC, clearC } : null)
 
 /** Melting: the ramp, the instrument's correction, the reading against the literature, crude against pure, mixed, and how impure. */
-export const melting: Planner = {
+export const melting = planner({
   of: 'melt',
   title: 'Melting',
-  sentences: () => [
-    'Literature {lowC} to {highC}; heated at {perMin} on {instrument}.',
-    'Read: crude {crudeOnset} to {crudeClear}, purified {onsetC} to {clearC}, mixed with an authentic sample {mixedOnset} to {mixedClear}. Heat of fusion {fusion}.',
+  sentences: (say) => [
+    say`Literature ${'lowC'} to ${'highC'}; heated at ${'perMin'} on ${'instrument'}.`,
+    say`Read: crude ${'crudeOnset'} to ${'crudeClear'}, purified ${'onsetC'} to ${'clearC'}, mixed with an authentic sample ${'mixedOnset'} to ${'mixedClear'}. Heat of fusion ${'fusion'}.`,
   ],
-  fields: [
-    blank('lowC', 'literature, from', '°C', -50, 500),
-    blank('highC', 'literature, to', '°C', -50, 500),
-    blank('perMin', 'heating rate', '°C/min', 0.1, 50),
-    oneOf('instrument', 'apparatus', [['', 'an apparatus without calibration']]),
-    ...range('crudeOnset', 'crudeClear', 'crude'),
-    ...range('onsetC', 'clearC', 'purified'),
-    ...range('mixedOnset', 'mixedClear', 'mixed'),
-    blank('fusion', 'heat of fusion', 'kJ/mol', 0, 200, 'not known'),
-  ],
+  fields,
   suggest: ({ plan, step, lab }) => {
-    const literature = substanceOfSample(plan, step.kind === 'melt' ? step.sample : '')?.melting
+    const sample = step.kind === 'melt' ? step.sample : ''
+    const literature = substanceOfSample(plan, sample)
+    const end = (of: 'lowC' | 'highC', nothing: number) =>
+      literature?.melting
+        ? ofRecord(literature.melting[of], `melting point of ${literature.name}`)
+        : unknown(nothing, `no melting point of ${literature?.name ?? 'this sample'} is on record`)
+    const notYet = unknown(0, 'it stands on the tablet when it has been read')
     return {
-      lowC: literature?.lowC ?? 100,
-      highC: literature?.highC ?? 102,
-      perMin: 1.5,
-      instrument: lab.instruments[0]?.id ?? '',
-      crudeOnset: 0,
-      crudeClear: 0,
-      onsetC: 0,
-      clearC: 0,
-      mixedOnset: 0,
-      mixedClear: 0,
-      fusion: 0,
+      lowC: end('lowC', 100),
+      highC: end('highC', 102),
+      perMin: usual(1.5, 'one to two degrees a minute'),
+      instrument: ofLab(lab.instruments[0]?.id ?? '', 'the first of its apparatus'),
+      crudeOnset: notYet,
+      crudeClear: notYet,
+      onsetC: notYet,
+      clearC: notYet,
+      mixedOnset: notYet,
+      mixedClear: notYet,
+      fusion: unknown(0, 'the heat of fusion is not on record'),
     }
   },
   report: (context, filled) => {
-    const [lowC, highC, perMin, fusion] = ['lowC', 'highC', 'perMin', 'fusion'].map((key) => number(filled, key)) as [
-      number,
-      number,
-      number,
-      number,
-    ]
+    const { lowC, highC, perMin, fusion } = filled
     const ramp = rampFor(lowC, highC)
     const calibrated = calibrationHere(context, filled)
     const line = calibrated?.line
     const put = (read: { onsetC: number; clearC: number } | null) =>
       read && (line ? { onsetC: correctedC(line, read.onsetC).celsius, clearC: correctedC(line, read.clearC).celsius } : read)
     const [crude, purified, mixed] = [
-      put(taken(filled, 'crudeOnset', 'crudeClear')),
-      put(taken(filled, 'onsetC', 'clearC')),
-      put(taken(filled, 'mixedOnset', 'mixedClear')),
+      put(taken(filled.crudeOnset, filled.crudeClear)),
+      put(taken(filled.onsetC, filled.clearC)),
+      put(taken(filled.mixedOnset, filled.mixedClear)),
     ]
     const reading = purified && purified.clearC >= purified.onsetC ? meltingReading(purified, { lowC, highC }) : null
     const span = (of: { onsetC: number; clearC: number }) => `${writeNumber(of.onsetC, 1)}–${writeNumber(of.clearC, 1)} °C`
@@ -175,4 +195,4 @@ export const melting: Planner = {
       advice,
     }
   },
-}
+})

@@ -7,7 +7,43 @@ import { typedFor } from '../../plan/typedFor'
 import { writeNumber } from '../../quantity/write'
 import { baseCapacityOf, givesCarbonDioxide, protonsOf } from '../../substance/acidBase'
 import { deprotonated, neutralisation, neutraliserOf, neutralisers, targetPH, unitsPast, type Neutraliser } from './neutralise'
-import { blank, fact, number, oneOf, rough, word, type Advice, type Context, type Planner, when } from '../planner'
+import {
+  amount,
+  blank,
+  fact,
+  named,
+  ofPlan,
+  ofRecord,
+  oneOf,
+  planner,
+  rough,
+  unknown,
+  usual,
+  when,
+  type Advice,
+  type Blanks,
+  type Context,
+} from '../planner'
+
+const planned = 'what this step adds'
+
+const fields = [
+  amount('mmol', 'left to be met', 'mmol', 0, 1e6),
+  oneOf('kind', 'what is left', ['acid', 'base']),
+  amount('plannedML', 'volume of the neutraliser', 'mL', 0, 20_000),
+  oneOf('with', 'neutraliser', [planned, ...neutralisers.map(({ name }) => name)]),
+  oneOf('aim', 'aim', [
+    ['none', 'stay as it is'],
+    ['protonate', 'take up its proton'],
+    ['deprotonate', 'lose its proton'],
+  ]),
+  blank('pKa', 'pKa', '', -10, 50),
+  named('flask', 'flask'),
+  blank('toPH', 'pH to reach', '', 0, 14, 'what the neutraliser gives'),
+  blank('vesselML', 'vessel', 'mL', 1, 20_000),
+] as const
+
+export type QuenchBlanks = Blanks<typeof fields>
 
 /** What goes in at a step that neutralises: mmol of protons given and taken up, mL, and its name. */
 function added(table: Context['table'], step: Step) {
@@ -62,73 +98,54 @@ function turned({ plan, table }: Context, aim: 'protonate' | 'deprotonate'): Sub
   )
 }
 
-const planned = 'what this step adds'
-
 /** Quenching and neutralising: acid or base left against what meets it, the gas, and the pH to reach. */
-export const quenching: Planner = {
+export const quenching = planner({
   of: 'quench',
   title: 'Quenching and neutralising',
-  sentences: () => [
-    'There are {mmol} of {kind} left, to meet {plannedML} of {with}.',
-    'It happens in flask {flask}, to pH {toPH}.',
-    'The substance that is to {aim} has pKa {pKa}; the vessel holds {vesselML}.',
+  sentences: (say) => [
+    say`There are ${'mmol'} of ${'kind'} left, to meet ${'plannedML'} of ${'with'}.`,
+    say`It happens in flask ${'flask'}, to pH ${'toPH'}.`,
+    say`The substance that is to ${'aim'} has pKa ${'pKa'}; the vessel holds ${'vesselML'}.`,
   ],
-  fields: [
-    blank('mmol', 'left to be met', 'mmol', 0, 1e6),
-    oneOf('kind', 'what is left', ['acid', 'base']),
-    blank('plannedML', 'volume of the neutraliser', 'mL', 0, 20_000),
-    oneOf('with', 'neutraliser', [planned, ...neutralisers.map(({ name }) => name)]),
-    oneOf('aim', 'aim', [
-      ['none', 'stay as it is'],
-      ['protonate', 'take up its proton'],
-      ['deprotonate', 'lose its proton'],
-    ]),
-    blank('pKa', 'pKa', '', -10, 50),
-    { key: 'flask', label: 'flask', kind: 'text' },
-    blank('toPH', 'pH to reach', '', 0, 14, 'what the neutraliser gives'),
-    blank('vesselML', 'vessel', 'mL', 1, 20_000),
-  ],
+  fields,
   suggest: (context, typed) => {
     const { plan, table, now, step } = context
-    const flask = word(typed, 'flask')
+    const flask = typed.flask ?? ''
     const own = ownNeutraliser(context)
     const kind = own?.kind === 'acid' ? 'base' : 'acid'
-    const left =
-      kind === 'base'
-        ? putIn(context, 'base', flask)
-        : own && flask !== ''
-          ? putIn(context, 'acid', flask)
-          : acidLeftMmol(plan, table)
+    const earlier = kind === 'base' || (own !== undefined && flask !== '')
+    const left = earlier ? putIn(context, kind, flask) : acidLeftMmol(plan, table)
     const aim = own ? (own.kind === 'acid' ? 'protonate' : 'deprotonate') : 'none'
     const substance = aim === 'none' ? undefined : turned(context, aim)
     return {
-      mmol: rough(left),
-      kind,
-      plannedML: rough(sum(added(table, step).flatMap(({ mL, acid, base }) => (acid > 0 || base > 0 ? [mL] : [])))),
-      with: own ? planned : 'saturated sodium bicarbonate',
-      aim: substance ? aim : 'none',
-      pKa: substance?.pKa?.values[0] ?? 7,
-      flask: '',
-      toPH: 0,
-      vesselML: now.vessel?.sizeML ?? Math.max(50, Math.ceil((now.volumeML * 2) / 50) * 50),
+      mmol: ofPlan(rough(left), earlier ? `${kind} of the steps before` : 'acid that is left when the reaction is over'),
+      kind: ofPlan(kind, own ? `what this step adds is ${own.kind === 'acid' ? 'an acid' : 'a base'}` : 'nothing is added here'),
+      plannedML: ofPlan(
+        rough(sum(added(table, step).flatMap(({ mL, acid, base }) => (acid > 0 || base > 0 ? [mL] : [])))),
+        'acid and base of this step',
+      ),
+      with: own ? ofPlan(planned, 'it stands in this step') : usual('saturated sodium bicarbonate', 'nothing is added here'),
+      aim: substance ? ofPlan(aim, `${substance.name} is to change`) : usual('none', 'nothing on record is to change'),
+      pKa: substance?.pKa ? ofRecord(substance.pKa.values[0]!, `pKa of ${substance.name}`) : unknown(7, 'no pKa is on record'),
+      flask: unknown('', 'nobody has said which'),
+      toPH: unknown(0, 'nobody has said'),
+      vesselML: now.vessel
+        ? ofPlan(now.vessel.sizeML, `the ${now.vessel.kind} of the plan`)
+        : usual(Math.max(50, Math.ceil((now.volumeML * 2) / 50) * 50), 'twice what is in it'),
     }
   },
   report: (context, filled) => {
     const { lab, now } = context
     const by =
-      word(filled, 'with') === planned
+      filled.with === planned
         ? (ownNeutraliser(context) ?? neutraliserOf('saturated sodium bicarbonate'))
-        : neutraliserOf(word(filled, 'with'))
-    const [mmol, plannedML, vesselML] = ['mmol', 'plannedML', 'vesselML'].map((key) => number(filled, key)) as [
-      number,
-      number,
-      number,
-    ]
-    const meets = by.kind !== word(filled, 'kind')
+        : neutraliserOf(filled.with)
+    const { mmol, plannedML, vesselML } = filled
+    const meets = by.kind !== filled.kind
     const found = neutralisation(mmol, by, plannedML, pressureMmHg(lab))
     const room = vesselML - now.volumeML
-    const aim = word(filled, 'aim')
-    const pKa = number(filled, 'pKa')
+    const aim = filled.aim
+    const pKa = filled.pKa
     const pH = aim === 'none' ? null : targetPH(pKa, aim === 'protonate' ? 'protonate' : 'deprotonate')
     const advice: Advice[] = [
       {
@@ -203,4 +220,4 @@ export const quenching: Planner = {
       advice,
     }
   },
-}
+})

@@ -5,62 +5,71 @@ import { heatingFor } from './heating'
 import { timeInBand } from '../vessel/timeInBand'
 import { isFlammable } from '../../substance/flammable'
 import { boilingLiquid, liquids, neatLiquids } from '../vessel/inVessel'
-import { blank, fact, number, oneOf, rough, word, type Advice, type Planner, when } from '../planner'
+import { blank, fact, ofPlan, ofRecord, oneOf, planner, rough, unknown, usual, when, type Advice, type Blanks } from '../planner'
+
+const fields = [
+  blank('boilC', 'boiling point at this pressure', '°C', -50, 400, 'a temperature that is not known'),
+  blank('lowC', 'lower end of the band', '°C', -50, 400, 'a little below'),
+  blank('highC', 'upper end of the band', '°C', -50, 400, 'a little above'),
+  oneOf('moisture', 'water in the air', [
+    ['no', 'does no harm'],
+    ['yes', 'spoils it'],
+  ]),
+  oneOf('gas', 'gas', [
+    ['none', 'does not come off'],
+    ['acid', 'comes off that is acid or foul'],
+  ]),
+] as const
+
+export type RefluxBlanks = Blanks<typeof fields>
 
 /** How far the pot may stand above and below its boil while it is held, K. */
 const bandK = 5
 
 /** Heating under reflux: where the liquid boils here, with what, under what, and how long it was inside its band. */
-export const heating: Planner = {
+export const heating = planner({
   of: 'reflux',
   title: 'Heating under reflux',
-  sentences: () => [
-    'The liquid boils at {boilC}; hold it between {lowC} and {highC}.',
-    'Water in the air {moisture}; gas {gas}.',
+  sentences: (say) => [
+    say`The liquid boils at ${'boilC'}; hold it between ${'lowC'} and ${'highC'}.`,
+    say`Water in the air ${'moisture'}; gas ${'gas'}.`,
   ],
-  fields: [
-    blank('boilC', 'boiling point at this pressure', '°C', -50, 400, 'a temperature that is not known'),
-    blank('lowC', 'lower end of the band', '°C', -50, 400, 'a little below'),
-    blank('highC', 'upper end of the band', '°C', -50, 400, 'a little above'),
-    oneOf('moisture', 'water in the air', [
-      ['no', 'does no harm'],
-      ['yes', 'spoils it'],
-    ]),
-    oneOf('gas', 'gas', [
-      ['none', 'does not come off'],
-      ['acid', 'comes off that is acid or foul'],
-    ]),
-  ],
+  fields,
   suggest: (context, typed) => {
     const found = boilingLiquid(context)
     const boil = 'liquid' in found ? boilsAt(found.liquid, pressureMmHg(context.lab)) : null
-    const typedC = typeof typed.boilC === 'number' && typed.boilC !== 0 ? typed.boilC : undefined
-    const atC = typedC ?? (boil ? rough(boil.atC) : undefined)
+    const atC = typed.boilC || (boil ? rough(boil.atC) : undefined)
     const incompatible = context.now.contents.flatMap(({ substance }) => substance.incompatible?.with ?? [])
+    // Where nothing is known there is no figure: 0 stands for that.
+    const band = (byK: number) =>
+      atC === undefined ? unknown(0, 'what it boils at is not known') : ofPlan(rough(atC + byK), `${bandK} K from the boil`)
+    const spoils =
+      incompatible.some((each) => /^water\b|moisture/.test(each)) &&
+      !context.now.contents.some(({ substance }) => substance.formula === 'H2O')
     return {
-      // Where nothing is known there is no figure: 0 stands for that.
-      boilC: boil ? rough(boil.atC) : 0,
-      lowC: atC === undefined ? 0 : rough(atC - bandK),
-      highC: atC === undefined ? 0 : rough(atC + bandK),
-      moisture:
-        incompatible.some((each) => /^water\b|moisture/.test(each)) &&
-        !context.now.contents.some(({ substance }) => substance.formula === 'H2O')
-          ? 'yes'
-          : 'no',
-      gas: 'none',
+      boilC:
+        boil && 'liquid' in found
+          ? ofRecord(rough(boil.atC), `${found.liquid.name} at the pressure of this laboratory, by its ${boil.by}`)
+          : unknown(0, 'why' in found ? found.why : 'nothing was found'),
+      lowC: band(-bandK),
+      highC: band(bandK),
+      moisture: spoils
+        ? ofRecord('yes', 'something in the flask must not meet water')
+        : usual('no', 'nothing on record minds it'),
+      gas: usual('none', 'nobody has said that one comes off'),
     }
   },
   report: (context, filled) => {
     const { lab, step, measured } = context
     const looked = boilingLiquid(context)
     const liquid = 'liquid' in looked ? looked.liquid : undefined
-    const boilC = number(filled, 'boilC')
+    const boilC = filled.boilC
     const known = boilC !== 0
     const mmHg = pressureMmHg(lab)
     const found = liquid && boilsAt(liquid, mmHg)
     const flammable = liquids(context.now).some(({ substance }) => isFlammable(substance))
     const { bath, condenser, why } = heatingFor(boilC, flammable)
-    const band = { lowC: number(filled, 'lowC'), highC: number(filled, 'highC') }
+    const band = { lowC: filled.lowC, highC: filled.highC }
     const readings = measured?.temperatures[step.id] ?? []
     const { insideMin, allMin } = timeInBand(readings, band)
     const banded = readings.length > 1 && band.highC > band.lowC
@@ -79,14 +88,14 @@ export const heating: Planner = {
       ...when(known, 'bath', 'open', `Heat with ${bath}.`, '15 to 25 °C above the boil, on something that can be dropped away'),
       ...when(known, 'condenser', 'open', `Take a ${condenser}.`, why),
       ...when(
-        word(filled, 'moisture') === 'yes',
+        filled.moisture === 'yes',
         'tube',
         'open',
         'Put a drying tube on the condenser.',
         'what is in the flask does not bear water, and a stopper would close it',
       ),
       ...when(
-        word(filled, 'gas') === 'acid',
+        filled.gas === 'acid',
         'gas',
         'doubt',
         lab.gas === 'trap'
@@ -139,4 +148,4 @@ export const heating: Planner = {
       advice,
     }
   },
-}
+})

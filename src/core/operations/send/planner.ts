@@ -1,28 +1,35 @@
 import { slots, slotsOf } from './sampleSlots'
-import { blank, fact, number, oneOf, word, type Planner } from '../planner'
+import { blank, fact, oneOf, planner, usual, type Blanks } from '../planner'
+
+const fields = [
+  blank('vials', 'vials', '', 1, 10),
+  oneOf('instrument', 'instrument', [
+    'gas chromatography',
+    'infrared',
+    'nuclear magnetic resonance',
+    'thin-layer chromatography',
+  ]),
+  blank('groups', 'benches', '', 1, 60),
+] as const
+
+export type SendBlanks = Blanks<typeof fields>
 
 /** Samples for an instrument: vials, what for, and a slot for each bench, so that results find their sample. */
-export const sending: Planner = {
+export const sending = planner({
   of: 'send',
   title: 'Samples for an instrument',
-  sentences: () => ['{vials} of each bench go to {instrument}, for {groups}.'],
-  fields: [
-    blank('vials', 'vials', '', 1, 10),
-    oneOf('instrument', 'instrument', [
-      'gas chromatography',
-      'infrared',
-      'nuclear magnetic resonance',
-      'thin-layer chromatography',
-    ]),
-    blank('groups', 'benches', '', 1, 60),
-  ],
+  sentences: (say) => [say`${'vials'} of each bench go to ${'instrument'}, for ${'groups'}.`],
+  fields,
   suggest: ({ plan }) => ({
-    vials: 1,
-    instrument: plan.steps.some(({ kind }) => kind === 'melt') ? 'infrared' : 'gas chromatography',
-    groups: 8,
+    vials: usual(1, 'one sample of each bench'),
+    instrument: usual(
+      plan.steps.some(({ kind }) => kind === 'melt') ? 'infrared' : 'gas chromatography',
+      'infrared for a solid that is melted, gas chromatography for the rest',
+    ),
+    groups: usual(8, 'a section of eight benches'),
   }),
   report: (_context, filled) => {
-    const [vials, groups] = [Math.max(1, Math.round(number(filled, 'vials'))), Math.max(1, Math.round(number(filled, 'groups')))]
+    const [vials, groups] = [Math.max(1, Math.round(filled.vials)), Math.max(1, Math.round(filled.groups))]
     const last = slotsOf(groups, vials)
     return {
       facts: [fact('all', 'slots taken', vials * groups, '', 0, { how: `of ${slots.length} in a tray` })],
@@ -42,9 +49,9 @@ export const sending: Planner = {
         {
           id: 'label',
           level: 'open',
-          words: `On every vial: bench, sample, date, ${word(filled, 'instrument')}. The bench writes its slot down; a file that comes back is found by it.`,
+          words: `On every vial: bench, sample, date, ${filled.instrument}. The bench writes its slot down; a file that comes back is found by it.`,
         },
       ],
     }
   },
-}
+})

@@ -1,12 +1,48 @@
 import { mainSubstance } from '../../plan/plan'
 import { panelLacks, testMethodOf, testMethods, type Tube } from './testPanel'
-import { fact, oneOf, rowsOf, word, type Filled, type Planner } from '../planner'
+import { fact, list, named, oneOf, planner, usual, type Blanks } from '../planner'
+
+const fields = [
+  oneOf(
+    'method',
+    'test',
+    testMethods.map(({ name }) => name),
+  ),
+  list('tubes', 'tubes', {
+    columns: [
+      {
+        key: 'holds',
+        label: 'tube',
+        kind: 'choice',
+        ways: [
+          { value: 'sample', words: 'sample' },
+          { value: 'control', words: 'positive control' },
+          { value: 'blank', words: 'blank' },
+        ],
+      },
+      named('what', 'holds', 'substances'),
+      {
+        key: 'expect',
+        label: 'expected',
+        kind: 'choice',
+        ways: [
+          { value: 'positive', words: 'positive' },
+          { value: 'negative', words: 'negative' },
+        ],
+      },
+    ],
+    add: 'Add a tube',
+    fresh: { holds: 'sample', what: '', expect: 'negative' },
+  }),
+] as const
+
+export type TestBlanks = Blanks<typeof fields>
 
 const holds = ['sample', 'control', 'blank'] as const
 
 /** The tubes of a panel as they stand. */
-export function tubesOf(filled: Filled): Tube[] {
-  return rowsOf(filled, 'tubes').map((row) => ({
+export function tubesOf(filled: Pick<TestBlanks, 'tubes'>): Tube[] {
+  return filled.tubes.map((row) => ({
     holds: holds.find((each) => each === row.holds) ?? 'sample',
     what: String(row.what ?? ''),
     expect: row.expect === 'positive' ? 'positive' : 'negative',
@@ -14,56 +50,24 @@ export function tubesOf(filled: Filled): Tube[] {
 }
 
 /** Tests in tubes: sample, positive control and blank, with the sign to look for and a stopwatch for each. */
-export const testing: Planner = {
+export const testing = planner({
   of: 'test',
   title: 'Tests',
-  sentences: () => ['The test with {method}, in these tubes: {tubes}'],
-  fields: [
-    oneOf(
-      'method',
-      'test',
-      testMethods.map(({ name }) => name),
-    ),
-    {
-      key: 'tubes',
-      label: 'tubes',
-      kind: 'rows',
-      columns: [
-        {
-          key: 'holds',
-          label: 'tube',
-          kind: 'choice',
-          ways: [
-            { value: 'sample', words: 'sample' },
-            { value: 'control', words: 'positive control' },
-            { value: 'blank', words: 'blank' },
-          ],
-        },
-        { key: 'what', label: 'holds', kind: 'text', offers: 'substances' },
-        {
-          key: 'expect',
-          label: 'expected',
-          kind: 'choice',
-          ways: [
-            { value: 'positive', words: 'positive' },
-            { value: 'negative', words: 'negative' },
-          ],
-        },
-      ],
-      add: 'Add a tube',
-      fresh: { holds: 'sample', what: '', expect: 'negative' },
-    },
-  ],
+  sentences: (say) => [say`The test with ${'method'}, in these tubes: ${'tubes'}`],
+  fields,
   suggest: (context) => ({
-    method: testMethods[0]!.name,
-    tubes: [
-      { holds: 'sample', what: mainSubstance(context.plan)?.name ?? 'sample', expect: 'negative' },
-      { holds: 'control', what: 'something known to answer', expect: 'positive' },
-      { holds: 'blank', what: 'reagent alone', expect: 'negative' },
-    ],
+    method: usual(testMethods[0]!.name, 'the first of the tests'),
+    tubes: usual(
+      [
+        { holds: 'sample', what: mainSubstance(context.plan)?.name ?? 'sample', expect: 'negative' },
+        { holds: 'control', what: 'something known to answer', expect: 'positive' },
+        { holds: 'blank', what: 'reagent alone', expect: 'negative' },
+      ],
+      'a sample beside a positive control and a blank',
+    ),
   }),
   report: (_context, filled) => {
-    const method = testMethodOf(word(filled, 'method'))
+    const method = testMethodOf(filled.method)
     const lacks = panelLacks(tubesOf(filled))
     return {
       facts: [
@@ -90,4 +94,4 @@ export const testing: Planner = {
       ],
     }
   },
-}
+})

@@ -1,15 +1,32 @@
 import { pressureMmHg } from '../../lab/lab'
-import { mainSubstance } from '../../plan/plan'
+import { allThereIs, mainSubstance, type WorkRow } from '../../plan/plan'
 import { partsUsed } from '../../plan/partsUsed'
 import { baseCapacityOf, protonsOf } from '../../substance/acidBase'
 import { writeNumber } from '../../quantity/write'
 import { crudeComposition, type Impurity, type ImpurityKind } from './impurities'
 import { afterWater, dissolvedFrom, measured as measuredWash, washPlan, washSolutions, type Wash } from './washPlan'
-import { flowHere, layersAdvice, suggestShaking } from '../extract/planner'
+import { flowHere, layersAdvice, layersOf, suggestShaking } from '../extract/planner'
+import { shaking } from '../extract/blanks'
 import { shakenWith } from '../extract/flowOfPlan'
 import { isWatery } from '../vessel/watery'
 import { liquids, organicLayer, productGroups } from '../vessel/inVessel'
-import { blank, fact, number, rough, rowsOf, type Advice, type Context, type Filled, type Planner, when } from '../planner'
+import {
+  amount,
+  blank,
+  fact,
+  list,
+  named,
+  ofPlan,
+  oneOf,
+  planner,
+  rough,
+  unknown,
+  usual,
+  when,
+  type Advice,
+  type Blanks,
+  type Context,
+} from '../planner'
 
 const kinds: readonly ImpurityKind[] = [
   'mineral acid',
@@ -22,14 +39,41 @@ const kinds: readonly ImpurityKind[] = [
   'neutral',
 ]
 
+const fields = [
+  ...shaking,
+  amount('layerML', 'volume of the layer', 'mL', 0.1, 20_000),
+  blank('conversion', 'conversion', '%', 0, 100),
+  list('impurities', 'impurities', {
+    columns: [
+      named('name', 'substance', 'substances'),
+      oneOf('kind', 'what it is', kinds),
+      amount('mmol', 'mmol', '', 0, 1e6),
+      blank('K', 'K', '', 0, 1e8),
+    ],
+    add: 'Add an impurity',
+    fresh: { name: '', kind: 'neutral', mmol: 1 },
+  }),
+  list('washes', 'washes', {
+    columns: [
+      oneOf('solution', 'solution', washSolutions),
+      amount('portionML', 'mL', '', 0.1, 5000),
+      blank('times', 'times', '', 1, 10),
+    ],
+    add: 'Add a wash',
+    fresh: { solution: 'water', portionML: 10, times: 1 },
+  }),
+] as const
+
+export type WashBlanks = Blanks<typeof fields>
+
 /** Volume of the layer that is washed: the solvents and the product, and what is dissolved in it before the first water. */
 function layerOf(context: Context): number {
   const dissolved = liquids(context.now).filter((content) => !isWatery(content) && content.line.role === 'reactant')
   return Math.max(1, (organicLayer(context)?.volumeML ?? 0) + dissolved.reduce((sum, { volumeML }) => sum + volumeML!, 0))
 }
 
-const impuritiesOf = (rows: Filled): Impurity[] =>
-  rowsOf(rows, 'impurities').map(({ name, kind, mmol, K }) => ({
+const impuritiesOf = (rows: readonly WorkRow[]): Impurity[] =>
+  rows.map(({ name, kind, mmol, K }) => ({
     name: String(name ?? ''),
     kind: kinds.find((each) => each === kind) ?? 'neutral',
     mmol: Number(mmol ?? 0),
@@ -37,17 +81,17 @@ const impuritiesOf = (rows: Filled): Impurity[] =>
   }))
 
 /** The washes as they stand, each with what it still has to meet when its turn comes. */
-export function washesOf(context: Context, filled: Filled): Wash[] {
+export function washesOf(context: Context, filled: WashBlanks): Wash[] {
   const groups = productGroups(context)
-  const impurities = impuritiesOf(filled)
+  const impurities = impuritiesOf(filled.impurities)
   let left = impurities
-  return rowsOf(filled, 'washes').map(({ solution, portionML, times }) => {
+  return filled.washes.map(({ solution, portionML, times }) => {
     const planned = { solution: String(solution), portionML: Number(portionML ?? 0), times: Number(times ?? 1) }
     const wash = measuredWash(planned, left, groups, pressureMmHg(context.lab))
     // What follows has less to meet: what water has taken, and what this one has reacted with.
     const before = left
     if (planned.solution === 'water') {
-      left = afterWater(before, number(filled, 'layerML'), planned.portionML, planned.times)
+      left = afterWater(before, filled.layerML, planned.portionML, planned.times)
       return { ...wash, dissolves: dissolvedFrom(before, left) }
     }
     left = before.map((each) =>
@@ -76,51 +120,20 @@ function acidInLayer({ plan }: Context, { flow, shaken }: NonNullable<ReturnType
 }
 
 /** Washing: from what the crude product holds, which solutions, in which order, how much, and what each takes and does. */
-export const washing: Planner = {
+export const washing = planner({
   of: 'wash',
   title: 'Washing',
-  sentences: () => [
-    'The layer is {layerML}; {conversion} of the limiting reagent has reacted. This step: {portions} portions of {portionML}, pH {pH}, drawn into {into}.',
-    'It holds beside the product: {impurities}',
-    'Washes, in this order: {washes}',
+  sentences: (say) => [
+    say`The layer is ${'layerML'}; ${'conversion'} of the limiting reagent has reacted. This step: ${'portions'} portions of ${'portionML'}, pH ${'pH'}, drawn into ${'into'}.`,
+    say`It holds beside the product: ${'impurities'}`,
+    say`Washes, in this order: ${'washes'}`,
   ],
-  fields: [
-    blank('layerML', 'volume of the layer', 'mL', 0.1, 20_000),
-    blank('conversion', 'conversion', '%', 0, 100),
-    blank('portions', 'portions', '', 1, 20),
-    blank('portionML', 'volume of a portion', 'mL', 0.1, 5000),
-    blank('pH', 'pH of the watery layer', '', -1, 15),
-    { key: 'into', label: 'flask it is drawn into', kind: 'text' },
-    {
-      key: 'impurities',
-      label: 'impurities',
-      kind: 'rows',
-      columns: [
-        { key: 'name', label: 'substance', kind: 'text', offers: 'substances' },
-        { key: 'kind', label: 'what it is', kind: 'choice', ways: kinds.map((value) => ({ value, words: value })) },
-        { key: 'mmol', label: 'mmol', kind: 'number', unit: '', least: 0, most: 1e6 },
-        { key: 'K', label: 'K', kind: 'number', unit: '', least: 0, most: 1e8 },
-      ],
-      add: 'Add an impurity',
-      fresh: { name: '', kind: 'neutral', mmol: 1 },
-    },
-    {
-      key: 'washes',
-      label: 'washes',
-      kind: 'rows',
-      columns: [
-        { key: 'solution', label: 'solution', kind: 'choice', ways: washSolutions.map((value) => ({ value, words: value })) },
-        { key: 'portionML', label: 'mL', kind: 'number', unit: '', least: 0.1, most: 5000 },
-        { key: 'times', label: 'times', kind: 'number', unit: '', least: 1, most: 10 },
-      ],
-      add: 'Add a wash',
-      fresh: { solution: 'water', portionML: 10, times: 1 },
-    },
-  ],
+  fields,
   suggest: (context, typed) => {
     const { plan, table, lab } = context
-    const expected = plan.expectedYield ? (plan.expectedYield.low + plan.expectedYield.high) / 2 : 1
-    const conversion = typeof typed.conversion === 'number' ? typed.conversion / 100 : expected
+    const { low, high } = plan.expectedYield ?? allThereIs
+    const expected = (low + high) / 2
+    const conversion = typed.conversion === undefined ? expected : typed.conversion / 100
     const layerML = rough(layerOf(context))
     const crude = crudeComposition(plan, table, conversion).map(({ name, kind, mmol, K }) => ({
       name,
@@ -128,25 +141,26 @@ export const washing: Planner = {
       mmol: rough(mmol),
       ...(K === undefined ? {} : { K: rough(K) }),
     }))
-    const impurities = impuritiesOf({ impurities: crude, ...typed })
-    const proposed = washPlan(
-      impurities,
-      typeof typed.layerML === 'number' ? typed.layerML : layerML,
-      productGroups(context),
-      pressureMmHg(lab),
-    )
+    const impurities = impuritiesOf(typed.impurities ?? crude)
+    const proposed = washPlan(impurities, typed.layerML ?? layerML, productGroups(context), pressureMmHg(lab))
     return {
       ...suggestShaking(context, typed),
-      layerML,
-      conversion: rough(100 * expected),
-      impurities: crude,
-      washes: proposed.map(({ solution, portionML, times }) => ({ solution, portionML, times })),
+      layerML: ofPlan(layerML, 'the solvents and the product, and what is dissolved before the first water'),
+      conversion: plan.expectedYield
+        ? ofPlan(rough(100 * expected), 'the middle of the expected yield')
+        : unknown(rough(100 * expected), 'nobody has said what to expect, so all of it'),
+      impurities: ofPlan(crude, 'what is in excess, and what forms beside the product'),
+      washes: usual(
+        proposed.map(({ solution, portionML, times }) => ({ solution, portionML, times })),
+        'each impurity meets one, a third of the layer at a time, brine last',
+      ),
     }
   },
+  tables: (context, filled) => ({ washes: washesOf(context, filled), ...layersOf(context) }),
   report: (context, filled) => {
     const washes = washesOf(context, filled)
-    const layerML = number(filled, 'layerML')
-    const impurities = impuritiesOf(filled)
+    const layerML = filled.layerML
+    const impurities = impuritiesOf(filled.impurities)
     const met = new Set(washes.flatMap(({ removes }) => removes))
     const left = impurities.filter(({ name, kind }) => kind !== 'neutral' && !met.has(name))
     const advice: Advice[] = washes.flatMap(
@@ -235,8 +249,8 @@ export const washing: Planner = {
         ...(left.length > 0
           ? [{ id: 'left', level: 'doubt' as const, words: `Nothing here takes out ${left.map(({ name }) => name).join(', ')}.` }]
           : [{ id: 'all', level: 'good' as const, words: 'Every impurity that a wash can take meets one.' }]),
-        ...layersAdvice(context, layerML, number(filled, 'portionML')),
+        ...layersAdvice(context, layerML, filled.portionML),
       ],
     }
   },
-}
+})

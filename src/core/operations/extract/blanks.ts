@@ -1,0 +1,31 @@
+import { amount, blank, list, named, oneOf, type Blanks } from '../planner'
+
+const soluteColumns = [
+  named('name', 'substance', 'substances'),
+  amount('mmol', 'mmol', '', 0, 1e6),
+  blank('K', 'K', '', 0, 1e8),
+  blank('acidPKa', 'pKa, acid', '', -10, 50),
+  blank('basePKa', 'pKa, base', '', -10, 50),
+] as const
+
+/** The blanks of every step in which two layers are shaken. */
+export const shaking = [
+  blank('portions', 'portions', '', 1, 20),
+  amount('portionML', 'volume of a portion', 'mL', 0.1, 5000),
+  blank('pH', 'pH of the watery layer', '', -1, 15),
+  named('into', 'flask it is drawn into'),
+  named('layer', 'layer that is shaken'),
+  oneOf('salt', 'salt in the water', [
+    ['none', 'none is added'],
+    ['saturated', 'sodium chloride till no more dissolves'],
+  ]),
+  blank('setschenow', 'Setschenow constant', 'L/mol', 0, 1),
+  blank('wantedPercent', 'wanted', '%', 1, 99.99),
+  list('solutes', 'substances followed', {
+    columns: soluteColumns,
+    add: 'Follow another substance',
+    fresh: { name: '', mmol: 1, K: 10 },
+  }),
+] as const
+
+export type ShakingBlanks = Blanks<typeof shaking>
