@@ -1,3 +1,4 @@
+import { writeMinutes } from '../plan/duration'
 import { deviceOf } from '../quantity/device'
 import { decimalsOf } from '../quantity/figure'
 import { besidesIn } from '../operations/readings'
@@ -87,7 +88,7 @@ export function dueIn(state: StepState, method?: WeighingMethod, portioned = fal
     case 'hold':
       return markedAt(state, 'start')
         ? { kind: 'done', label: 'It is over', hint: step.until ? `It is over ${step.until}.` : '' }
-        : { kind: 'press', mark: 'start', label: 'Start the clock', hint: `${step.holdMin} min` }
+        : { kind: 'press', mark: 'start', label: 'Start the clock', hint: writeMinutes(step.holdMin) }
     case 'reflux':
       if (!markedAt(state, 'heat-on'))
         return { kind: 'press', mark: 'heat-on', label: 'Heat is on', hint: 'Water running, chips in, top open.' }
@@ -96,14 +97,14 @@ export function dueIn(state: StepState, method?: WeighingMethod, portioned = fal
           kind: 'press',
           mark: 'onset',
           label: 'Reflux has begun',
-          hint: `First steady drops from the condenser. The ${step.holdMin} min count from here.`,
+          hint: `First steady drops from the condenser. The ${writeMinutes(step.holdMin)} count from here.`,
         }
       }
       return {
         kind: 'press',
         mark: 'heat-off',
         label: 'Heat is off',
-        hint: `After ${step.holdMin} min under reflux. Lower the heat away, leave the water running.`,
+        hint: `After ${writeMinutes(step.holdMin)} under reflux. Lower the heat away, leave the water running.`,
       }
     case 'charge':
       if (step.measure === 'volume')

@@ -1,3 +1,4 @@
+import { writeNumber } from '../quantity/write'
 import { markedAt } from './clocks'
 import type { StepState } from './stepState'
 
@@ -12,5 +13,5 @@ export function endsEarly(state: StepState, nowMs: number): string | null {
   if (!from || step.holdMin <= 0) return null
   const minutes = Math.max(0, (nowMs - Date.parse(from)) / 60_000)
   if (minutes >= early * step.holdMin) return null
-  return `It has run ${Math.floor(minutes)} of ${step.holdMin} min. Is it over all the same?`
+  return `It has run ${Math.floor(minutes)} of ${writeNumber(step.holdMin, 0)} min. Is it over all the same?`
 }

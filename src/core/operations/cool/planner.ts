@@ -1,6 +1,6 @@
 import { timeFactor } from '../../quantity/timeFactor'
 import { timeInBand } from '../vessel/timeInBand'
-import { blank, fact, ofPlan, oneOf, planner, unknown, usual, when, type Blanks } from '../planner'
+import { amount, blank, lasting, fact, ofPlan, oneOf, planner, rough, unknown, usual, when, type Blanks } from '../planner'
 
 /** What each bath holds without refilling, °C. */
 const baths: Readonly<Record<string, { atC: number; made: string }>> = {
@@ -12,8 +12,8 @@ const baths: Readonly<Record<string, { atC: number; made: string }>> = {
 const fields = [
   oneOf('bath', 'bath', Object.keys(baths)),
   blank('toC', 'cool to below', '°C', -40, 150),
-  blank('minutes', 'time when tried', 'min', 0.1, 600),
-  blank('triedML', 'volume when tried', 'mL', 0.1, 20_000),
+  lasting('minutes', 'time when tried', 'min', 0.1, 600),
+  amount('triedML', 'volume when tried', 'mL', 0.1, 20_000),
 ] as const
 
 export type CoolBlanks = Blanks<typeof fields>
@@ -34,8 +34,8 @@ export const cooling = planner({
         ? ofPlan(step.holdMin, 'the clock of this step')
         : ofPlan(Math.max(1, step.waitMin || step.handsOnMin), 'the minutes of this step'),
     triedML:
-      Math.round(now.volumeML) > 0
-        ? ofPlan(Math.round(now.volumeML), 'what is in the vessel now')
+      now.volumeML > 0
+        ? ofPlan(rough(now.volumeML), 'what is in the vessel now')
         : unknown(50, 'how much is in the vessel is not known'),
   }),
   report: ({ now, step, measured }, filled) => {
@@ -49,7 +49,7 @@ export const cooling = planner({
     return {
       facts: [
         fact('minutes', 'time for this volume', filled.minutes * factor, 'min', 0, {
-          how: `${filled.minutes} min × ∛(${Math.round(volumeML)}/${triedML}): surface grows slower than volume`,
+          how: `${filled.minutes} min × ∛(${rough(volumeML)}/${triedML}): surface grows slower than volume`,
           atBench: true,
         }),
         ...(readings.length > 1
