@@ -1,4 +1,4 @@
-import { freeId } from './editPlan'
+import { freeId } from '../plan/editPlan'
 import type { Plan, Step } from '../plan/plan'
 import { operations, type OperationKey } from '../operations/registry'
 import type { Operation } from '../operations/operation'

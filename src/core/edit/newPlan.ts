@@ -1,4 +1,4 @@
-import { addLine } from './editPlan'
+import { addLine } from '../plan/editPlan'
 import type { Plan } from '../plan/plan'
 import type { Substance } from '../substance/substance'
 import { addStep } from './addStep'

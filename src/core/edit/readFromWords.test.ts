@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { readPlanFile } from '../format/planFile'
-import { changeStep } from './editPlan'
+import { changeStep } from '../plan/editPlan'
 import { readFromWords, takeAsOwn } from './readFromWords'
 
 const plan = readPlanFile(readFileSync(path.join(__dirname, '../reading/version2/separation.json'), 'utf8'))

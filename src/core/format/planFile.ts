@@ -1,4 +1,5 @@
 import Ajv from 'ajv'
+import { isOperation, operationKeys } from '../operations/registry'
 import { planners, problemIn } from '../operations/planners'
 import type { Plan } from '../plan/plan'
 import { FormulaError, readFormula } from '../substance/readFormula'
@@ -99,6 +100,11 @@ export function checkPlan(document: unknown): Plan {
   plan.steps.forEach((step, index) => {
     if (step.kind === 'charge') known(lines, step.line, `/steps/${index}/line`, 'line')
     if (step.kind === 'crystallise') known(lines, step.solvent, `/steps/${index}/solvent`, 'line')
+    if ((step.kind === 'act' || step.kind === 'hold') && step.operation !== undefined && !isOperation(step.operation))
+      throw new PlanFileError(
+        `no operation is called “${step.operation}”; there are ${operationKeys.join(', ')}`,
+        `/steps/${index}/operation`,
+      )
     checkWork(step, index)
   })
   return plan

@@ -6,6 +6,7 @@ import { writeNumber } from '../quantity/write'
 import type { ReactionTable } from '../reaction/reactionTable'
 import type { TemperatureReading } from './vessel/timeInBand'
 import type { StepContents } from './vessel/contents'
+import type { StepRule } from './query'
 import type { HeadReading } from './distil/headReadings'
 import type { Weighing } from './dry/constantMass'
 
@@ -158,6 +159,8 @@ export interface Planner {
   doubts: Readonly<Record<string, string>>
   /** What is worked out beside the figures, as plain tables. */
   tables: (context: Context, filled: Filled) => Record<string, unknown>
+  /** What is doubted about a step whatever its blanks hold. */
+  rules: readonly StepRule[]
 }
 
 interface Made<F extends readonly Field[]> {
@@ -172,6 +175,7 @@ interface Made<F extends readonly Field[]> {
   report: (context: Context, blanks: Blanks<F>) => Report
   doubts?: Readonly<Record<string, string>>
   tables?: (context: Context, blanks: Blanks<F>) => Record<string, unknown>
+  rules?: readonly StepRule[]
 }
 
 /** A sentence with the keys of its blanks where they stand. */
@@ -185,6 +189,7 @@ export function planner<const F extends readonly Field[]>(made: Made<F>): Planne
   return {
     doubts: {},
     tables: () => ({}),
+    rules: [],
     ...made,
     sentences: (filled: Filled) => made.sentences(say, filled as Blanks<F>),
   } as unknown as Planner

@@ -407,7 +407,7 @@ describe('washing isopentyl acetate', () => {
 describe('drying, filtering, evaporating', () => {
   test('the neutral in the ether decides which agent: sodium sulfate for fluorene', () => {
     expect(at(separation, 'dry-solution').advice('agent')!.words).toBe('sodium sulfate will do for fluorene.')
-    expect(at(isopentylAcetate, 'dry-ester', { agent: 'potassium carbonate' }).advice('against')!.level).toBe('danger')
+    expect(at(isopentylAcetate, 'dry-ester', { agent: 'potassium carbonate' }).advice('against')).toBeUndefined()
     expect(at(isopentylAcetate, 'dry-ester', { dropletsML: 5 }).advice('little')).toBeDefined()
   })
   test('the rinse of acetanilide: 4 mL at 5 °C, 0.246 g in 100 mL', () => {

@@ -15,7 +15,7 @@ import {
   removeStep,
   stepsThatUse,
   usualForm,
-} from '../edit/editPlan'
+} from './editPlan'
 import { addStep } from '../edit/addStep'
 import { newIsolation, newPlan } from '../edit/newPlan'
 import { operationOf, operations, operationsLike, type OperationKey } from '../operations/registry'

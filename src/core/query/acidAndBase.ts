@@ -5,7 +5,7 @@ import { isCharged, isProduct } from '../plan/plan'
 import { partsUsed } from '../plan/partsUsed'
 import { writeNumber } from '../quantity/write'
 import { baseCapacityOf, gasMolarVolume, givesCarbonDioxide } from '../substance/acidBase'
-import type { Query, QueryRule } from './query'
+import type { Query, QueryRule } from '../operations/query'
 
 /**
  * Washing or quenching acid with base: too little base for the acid that is left, and carbon dioxide in a funnel that nobody is told to vent. Where the first wash is

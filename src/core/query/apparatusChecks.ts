@@ -1,7 +1,7 @@
-import { changeStep } from '../edit/editPlan'
+import { changeStep } from '../plan/editPlan'
 import { operationIn } from '../operations/registry'
 import type { StepFact } from '../plan/stepFacts'
-import type { QueryRule } from './query'
+import type { QueryRule } from '../operations/query'
 
 /** What must be looked at before heat goes on, and the line that says it. */
 const needed = [

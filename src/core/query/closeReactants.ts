@@ -1,5 +1,5 @@
 import { writeFigureText } from '../quantity/write'
-import type { QueryRule } from './query'
+import type { QueryRule } from '../operations/query'
 
 /** The two nearest reactants differ by less than their combined uncertainty (k = 2): which one is limiting is not known before weighing. */
 export const closeReactants: QueryRule = (_plan, table) => {

@@ -1,7 +1,7 @@
 import type { Plan } from '../plan/plan'
 import { scalePlan } from '../edit/scalePlan'
 import { queriesOf } from './queries'
-import type { Query } from './query'
+import type { Query } from '../operations/query'
 
 /**
  * The queries of a plan at another scale that have no answer there. An answer that was given to a query of another title, such as a vessel that was too large and is now too full, is none.

@@ -1,7 +1,7 @@
 import { stepContents } from '../operations/vessel/contents'
 import { meetingsSource } from '../safety/meetings'
 import { meetingsIn } from '../safety/meetingsIn'
-import type { Query, QueryRule } from './query'
+import type { Query, QueryRule } from '../operations/query'
 
 /**
  * Two substances in one vessel that must not meet: by what their classes do to each other, whatever they are called, and by what a record says of its own substance. The first step in which they do is asked about.

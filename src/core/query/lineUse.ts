@@ -2,7 +2,7 @@ import { lineName } from '../plan/lineName'
 import { partsUsed } from '../plan/partsUsed'
 import { isCharged } from '../plan/plan'
 import { writeNumber } from '../quantity/write'
-import type { Query, QueryRule } from './query'
+import type { Query, QueryRule } from '../operations/query'
 
 /** A line that no step uses or two steps charge, and a step that names a line that is not in the table. */
 export const lineUse: QueryRule = (plan, table) => {

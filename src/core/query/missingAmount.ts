@@ -1,7 +1,7 @@
 import { lineName } from '../plan/lineName'
 import { isCharged } from '../plan/plan'
 import { dispensed } from '../reaction/reactionTable'
-import type { QueryRule } from './query'
+import type { QueryRule } from '../operations/query'
 
 /** A line that goes in without a mass, volume or amount: nobody could weigh it. */
 export const missingAmount: QueryRule = (plan, table) =>

@@ -1,26 +1,22 @@
 import { contextOf, plannerFor, reportFor } from '../operations/planners'
-import type { Query, QueryRule } from './query'
+import type { Query, QueryRule } from '../operations/query'
+import { stepContents } from '../operations/vessel/contents'
 
-/** Doubts of the planners that belong in the margin, whoever opens the step or not. */
-const titles: Readonly<Record<string, string>> = {
-  'on-top': 'Either layer may lie on top',
-  oil: 'It may come as an oil',
-  dryness: 'Distilled to dryness',
-  against: 'The drying agent binds the product',
-  hot: 'Hotter than is allowed',
-}
-
-/** What the planners of the steps doubt with the figures that stand, on any laboratory: layers of nearly one density, oiling out, dryness, heat above a ceiling or an oven near the melting point. */
-export const operationDoubts: QueryRule = (plan, table) =>
-  plan.steps.flatMap((step): Query[] => {
-    if (!plannerFor(step)) return []
+/** What the operations doubt about their steps, on any laboratory: by the rules of each, and what its planner finds loud enough for the margin with the figures that stand. */
+export const operationDoubts: QueryRule = (plan, table) => {
+  const contents = stepContents(plan, table)
+  return plan.steps.flatMap((step, index): Query[] => {
+    const planner = plannerFor(step)
+    if (!planner) return []
+    const found = planner.rules.flatMap((rule) => rule({ plan, table, step, index, now: contents[index]! }))
+    if (Object.keys(planner.doubts).length === 0) return found
     const { advice } = reportFor(contextOf(plan, table, step))!
-    return advice
-      .filter(({ id, level }) => titles[id] !== undefined && (level === 'doubt' || level === 'danger'))
-      .map(({ id, words, why }) => ({
-        id: `${id}-${step.id}`,
-        about: step.id,
-        title: titles[id]!,
-        evidence: why ? `${words} (${why})` : words,
-      }))
+    const loud = advice.flatMap(({ id, level, words, why }): Query[] => {
+      const title = planner.doubts[id]
+      return title !== undefined && (level === 'doubt' || level === 'danger')
+        ? [{ id: `${id}-${step.id}`, about: step.id, title, evidence: why ? `${words} (${why})` : words }]
+        : []
+    })
+    return [...found, ...loud]
   })
+}

@@ -1,9 +1,9 @@
-import { moveStep } from '../edit/editPlan'
+import { moveStep } from '../plan/editPlan'
 import { addStep } from '../edit/addStep'
 import { operationIn, operationKeys, operations, type OperationKey } from '../operations/registry'
 import type { Plan, Step } from '../plan/plan'
 import type { Operation } from '../operations/operation'
-import type { Query, QueryRule } from './query'
+import type { Query, QueryRule } from '../operations/query'
 
 /** Steps that come without the one they need before them: safety first, apparatus before heat, a dry solid before the capillary, waste at the end. */
 export const orderOfWork: QueryRule = (plan) => {

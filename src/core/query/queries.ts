@@ -1,25 +1,21 @@
 import type { Plan } from '../plan/plan'
 import { reactionTable } from '../reaction/reactionTable'
 import { closeReactants } from './closeReactants'
-import { crystallisationVolume } from './crystallisationVolume'
 import { operationDoubts } from './operationDoubts'
 import { lineUse } from './lineUse'
 import { missingAmount } from './missingAmount'
 import { orderOfWork } from './orderOfWork'
-import type { Query, QueryRule } from './query'
+import type { Query, QueryRule } from '../operations/query'
 import { smallAmount } from './smallAmount'
 import { unbalanced } from './unbalanced'
 import { vesselFill } from './vesselFill'
 import { acidAndBase } from './acidAndBase'
 import { apparatusChecks } from './apparatusChecks'
 import { bottleStrength } from './bottleStrength'
-import { distillation } from './distillation'
-import { dryingAgent } from './dryingAgent'
 import { incompatible } from './incompatible'
 import { records } from './records'
-import { solidsAndMelting } from './solidsAndMelting'
+import { undriedSolids } from './undriedSolids'
 import { unusualAmount } from './unusualAmount'
-import { washAndLayers } from './washAndLayers'
 import { wasteStreams } from './wasteStreams'
 
 const rules: readonly QueryRule[] = [
@@ -30,16 +26,12 @@ const rules: readonly QueryRule[] = [
   lineUse,
   orderOfWork,
   vesselFill,
-  crystallisationVolume,
   unusualAmount,
   bottleStrength,
   apparatusChecks,
   incompatible,
   acidAndBase,
-  washAndLayers,
-  dryingAgent,
-  distillation,
-  solidsAndMelting,
+  undriedSolids,
   records,
   wasteStreams,
   operationDoubts,

@@ -1,7 +1,7 @@
 import { acetanilide, benzoin } from '@/test-support/plans'
 import { contentsML } from '../operations/vessel/contents'
 import { fittingSize } from '../operations/vessel/vessel'
-import { addLine, changeStep, moveStep, removeStep } from '../edit/editPlan'
+import { addLine, changeStep, moveStep, removeStep } from '../plan/editPlan'
 import { addStep } from '../edit/addStep'
 import { newPlan } from '../edit/newPlan'
 import type { Plan } from '../plan/plan'

@@ -1,12 +1,11 @@
-import { changeStep } from '../edit/editPlan'
 import { operationIn } from '../operations/registry'
 import { mainResult, type Plan } from '../plan/plan'
-import type { Query, QueryRule } from './query'
+import type { Query, QueryRule } from '../operations/query'
 
-/** What a report needs and nobody is told to write: the group's own charge of what the result counts from, and the slot of a sample. */
+/** What a report needs and nobody is told to write: the group's own charge of what the result counts from. */
 export const records: QueryRule = (plan, table) => {
   if (!plan.steps.some((step) => operationIn(step)?.place !== 'first')) return []
-  return [...notCharged(plan, table.limiting), ...slots(plan)]
+  return notCharged(plan, table.limiting)
 }
 
 function notCharged(plan: Plan, limiting: readonly string[]): Query[] {
@@ -27,23 +26,4 @@ function notCharged(plan: Plan, limiting: readonly string[]): Query[] {
       },
     ]
   })
-}
-
-function slots(plan: Plan): Query[] {
-  return plan.steps
-    .filter((step) => operationIn(step)?.measures === 'slot' && !step.says?.includes('slot-noted'))
-    .map((step) => ({
-      id: `slot-${step.id}`,
-      about: step.id,
-      title: 'The slot of the sample is not noted',
-      evidence: 'Results come back days later by slot, and must find their group.',
-      remedy: {
-        label: 'Add: note the slot',
-        apply: (current: Plan) =>
-          changeStep(current, step.id, {
-            text: `${step.text} Note the slot, the group and the date.`.trim(),
-            says: [...(step.says ?? []), 'slot-noted'],
-          }),
-      },
-    }))
 }

@@ -5,7 +5,7 @@ import { writeFigureText, writeNumber } from '../quantity/write'
 import { isCharged } from '../plan/plan'
 import { scalePlan } from '../edit/scalePlan'
 import { dispensed } from '../reaction/reactionTable'
-import type { QueryRule } from './query'
+import type { QueryRule } from '../operations/query'
 
 /** Relative standard uncertainty above which an amount is too small for its device. */
 const limit = 0.02

@@ -1,6 +1,6 @@
 import { balance, type Imbalance } from '../reaction/balance'
 import { isProduct, isReactant, substanceOf } from '../plan/plan'
-import type { QueryRule } from './query'
+import type { QueryRule } from '../operations/query'
 
 /** The typed coefficients do not conserve every element: names the first ones and offers the smallest set that does. */
 export const unbalanced: QueryRule = (plan) => {

@@ -1,6 +1,6 @@
 import { isReactant } from '../plan/plan'
 import { writeNumber } from '../quantity/write'
-import type { QueryRule } from './query'
+import type { QueryRule } from '../operations/query'
 
 /** Excess above which a reactant looks like a decimal slip. */
 const slip = 9

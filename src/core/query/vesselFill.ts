@@ -1,8 +1,8 @@
 import { contentsML } from '../operations/vessel/contents'
 import { fillRule, fittingSize } from '../operations/vessel/vessel'
-import { changeStep } from '../edit/editPlan'
+import { changeStep } from '../plan/editPlan'
 import { writeNumber } from '../quantity/write'
-import type { QueryRule } from './query'
+import type { QueryRule } from '../operations/query'
 
 /** A vessel that is too full or too empty with everything in; offers the standard size that fits. */
 export const vesselFill: QueryRule = (plan, table) =>

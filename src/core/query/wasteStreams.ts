@@ -1,7 +1,7 @@
 import { operationIn } from '../operations/registry'
 import { isProduct } from '../plan/plan'
 import type { WasteStream } from '../substance/substance'
-import type { QueryRule } from './query'
+import type { QueryRule } from '../operations/query'
 
 /** Streams that must not be met by chance: a step says that they are placed. */
 const named: readonly WasteStream[] = ['halogenated organic', 'heavy metal', 'oxidiser']

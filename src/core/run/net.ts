@@ -1,3 +1,4 @@
+import { lastTwoAgree } from '../operations/dry/constantMass'
 import { deviceOf, uncertaintyOf } from '../quantity/device'
 import { written, type Figure } from '../quantity/figure'
 import type { Step } from '../plan/plan'
@@ -68,16 +69,6 @@ export function netOf(step: Step, standing: readonly Entry[]): Net | null {
     }
   }
   return null
-}
-
-/**
- * True when the last two masses differ by no more than `agreement` of the last, or by twice the readability where that is more.
- */
-export function lastTwoAgree(massesG: readonly number[], agreement: number, readabilityG: number): boolean {
-  if (massesG.length < 2) return false
-  const [before, last] = massesG.slice(-2) as [number, number]
-  // Half a nanogram forgives the float, not the balance.
-  return Math.abs(before - last) <= Math.max(agreement * Math.abs(last), 2 * readabilityG) + 5e-10
 }
 
 /** Readability of a device in its unit; that of a balance where the device is not known. */

@@ -7,7 +7,7 @@ import { dueIn, weighingChoices } from './due'
 import type { Entry } from './entry'
 import { entrySchema } from './entrySchema'
 import { foldRun } from './foldRun'
-import { lastTwoAgree } from './net'
+import { lastTwoAgree } from '../operations/dry/constantMass'
 
 const fold = (log: TestLog, scale = 1) => foldRun(acetanilide, scale, log.entries)
 const step = (log: TestLog, id: string) => fold(log).steps.find((state) => state.step.id === id)!

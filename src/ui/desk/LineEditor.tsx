@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import { changeLine, changeRecovery, moveLine, removeLine, type LinePart } from '@/core/edit/editPlan'
+import { changeLine, changeRecovery, moveLine, removeLine, type LinePart } from '@/core/plan/editPlan'
 import { isCharged, isReactant, roles, type Form, type Plan, type Role } from '@/core/plan/plan'
 import type { ComputedLine } from '@/core/reaction/reactionTable'
 import { reactionTable } from '@/core/reaction/reactionTable'

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import type { Query } from '@/core/query/query'
+import type { Query } from '@/core/operations/query'
 import { State } from '../figures/State'
 
 interface Props {

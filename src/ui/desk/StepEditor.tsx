@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import { fillRule, vesselSizes } from '@/core/operations/vessel/vessel'
-import { changeStep, moveStep, removeStep } from '@/core/edit/editPlan'
+import { changeStep, moveStep, removeStep } from '@/core/plan/editPlan'
 import { operationIn } from '@/core/operations/registry'
 import { lineName } from '@/core/plan/lineName'
 import { isCharged, type Plan, type Step, type Vessel } from '@/core/plan/plan'

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import { changeSubstance } from '@/core/edit/editPlan'
+import { changeSubstance } from '@/core/plan/editPlan'
 import type { Plan } from '@/core/plan/plan'
 import type { SignalWord, Substance } from '@/core/substance/substance'
 import { readNumber, type Reading } from '@/core/quantity/readQuantity'

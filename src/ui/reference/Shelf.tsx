@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
-import { usualForm } from '@/core/edit/editPlan'
+import { usualForm } from '@/core/plan/editPlan'
 import type { Form } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
 import { readNumber, readQuantity, type Reading } from '@/core/quantity/readQuantity'

@@ -67,6 +67,7 @@ export const adding = planner({
     say`What is added reacts with ${'mmol'} and gives off ${'heat'}; it ${'initiates'}. What is in the flask takes up ${'cp'}.`,
   ],
   fields,
+  doubts: { hot: 'Hotter than is allowed' },
   suggest: (context) => {
     const { step, table } = context
     const [first] = goingIn(context)

@@ -17,6 +17,7 @@ import {
 } from './crop'
 import { solubilityAt } from './solubility'
 import { solventPairs, type SolventPair } from './solventPairs'
+import { cooledTooFast, solventVolume } from './rules'
 import { rinseLoss } from '../filter/papers'
 import { expectedProductG } from '../vessel/inVessel'
 import {
@@ -169,6 +170,8 @@ export const crystallising = planner({
     say`Tried in tubes, g to 100 mL: ${'tried'}`,
   ],
   fields,
+  doubts: { oil: 'It may come as an oil' },
+  rules: [cooledTooFast, solventVolume],
   suggest: (context, typed) => {
     const { table, lab, measured, step } = context
     const own = stepOf(context)

@@ -5,6 +5,7 @@ import { pressureMmHg } from '../../lab/lab'
 import { operationIn } from '../registry'
 import { mainSubstance, type Step, type WorkRow } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
+import { typedFor } from '../../plan/typedFor'
 import { writeNumber } from '../../quantity/write'
 import { molarMass } from '../../substance/molarMass'
 import { boilsAt, trouton, water } from '../vessel/boilingAt'
@@ -13,6 +14,7 @@ import type { BatchCharge } from './batch'
 import type { Component, Mixture } from './equilibrium'
 import { inOneRow, readHeads, type HeadReading } from './headReadings'
 import { withWater } from './partsFromWater'
+import { endsBeforeDry } from './rules'
 import { steamDistillation } from './steam'
 import { expectedReading, stemFactor, type Filling } from './thermometer'
 import { decomposesFromC, whichDistillation } from './whichDistillation'
@@ -288,6 +290,12 @@ export const distilling = planner({
     say`Collect ${'wantedOf'} from ${'lowC'} to ${'highC'} at the thermometer, filled with ${'filling'}, ${'stemK'} of its scale outside, ${'lagK'} behind the vapour.`,
   ],
   fields,
+  doubts: {
+    dryness: 'Distilled to dryness',
+    narrow: 'The window is too narrow for a thermometer',
+    window: 'The product boils outside the window',
+  },
+  rules: [endsBeforeDry],
   suggest: (context, typed) => {
     const { plan, now, lab } = context
     const components = inPot(context)
@@ -469,7 +477,11 @@ export const distilling = planner({
         ? [
             {
               id: 'window',
-              level: 'doubt' as const,
+              // A fraction between two others is collected on purpose beside where the wanted one boils.
+              level:
+                plan.mainProduct !== undefined || typedFor(context.step).wantedOf !== undefined
+                  ? ('doubt' as const)
+                  : ('open' as const),
               words: `${wanted!.name} will show about ${writeNumber(shows, 1)} °C here, outside ${lowC} to ${highC} °C. Move the window, with the reason.`,
             },
           ]

@@ -46,8 +46,8 @@ export const dryingAgents: readonly DryingAgent[] = [
     formula: 'K2CO3',
     gWaterPerG: hydrate(1.5, 138.21),
     waitMin: { low: 15, high: 30 },
-    against: ['carboxylic acid', 'phenol', 'ester'],
-    why: 'basic: for amines and alcohols, not for acids, phenols or esters',
+    against: ['carboxylic acid', 'phenol'],
+    why: 'basic: for amines and alcohols, not for acids or phenols',
   },
   {
     name: 'calcium sulfate',
@@ -58,6 +58,25 @@ export const dryingAgents: readonly DryingAgent[] = [
     why: 'fast and neutral, but it holds little: after a first drying with another',
   },
 ]
+
+/** What dries as well but is not proposed, with what it reacts with. */
+const notProposed: readonly Pick<DryingAgent, 'formula' | 'against' | 'why'>[] = [
+  {
+    formula: 'KOH',
+    against: ['carboxylic acid', 'phenol', 'ester', 'aldehyde'],
+    why: 'strongly basic: it splits esters and takes acids and phenols up',
+  },
+]
+
+/** The group of a product that speaks against a substance as its drying agent, with the reason; undefined where none does, or it is no drying agent. */
+export function speaksAgainst(
+  formula: string | undefined,
+  groups: readonly FunctionalGroup[],
+): { group: FunctionalGroup; why: string } | undefined {
+  const agent = [...dryingAgents, ...notProposed].find((each) => each.formula === formula)
+  const group = agent?.against.find((each) => groups.includes(each))
+  return agent && group && { group, why: agent.why }
+}
 
 /** Each agent for a product with these groups: what speaks for it, or which group speaks against it; the laboratory's own first among those that will do. */
 export function agentsFor(

@@ -3,7 +3,7 @@ import { type Substance } from '../../substance/substance'
 import { mostlyIn } from '../extract/layerFlow'
 import { partsUsed } from '../../plan/partsUsed'
 import { writeNumber } from '../../quantity/write'
-import { agentsFor, dryingAgents, dryingDose, waterInSolvent } from './dryingAgents'
+import { agentsFor, dryingAgents, dryingDose, speaksAgainst, waterInSolvent } from './dryingAgents'
 import { isWatery } from '../vessel/watery'
 import { densityIn, expectedProductG, liquids } from '../vessel/inVessel'
 import { flowOfPlan } from '../extract/flowOfPlan'
@@ -53,6 +53,13 @@ function dissolvedHere(context: Context): Substance[] {
   )
 }
 
+/** The solids that the step itself puts in. */
+function solidsHere({ table, step }: Context) {
+  return partsUsed(step).flatMap(({ line }) =>
+    table.lines.filter((each) => each.line.id === line && each.line.form.kind === 'solid' && each.line.role === 'work-up'),
+  )
+}
+
 /** Drying a solution: which agent for this product, how much, how long, how one sees that it is dry. */
 export const dryingSolutions = planner({
   of: 'dry-solution',
@@ -61,6 +68,7 @@ export const dryingSolutions = planner({
     say`Dry ${'volumeML'} of density ${'density'} over ${'agent'}; 100 g of it hold ${'waterPercent'} of water, and ${'dropletsML'} hang in it.`,
   ],
   fields,
+  doubts: { against: 'The drying agent binds the product', 'wet-agent': 'The drying agent is a hydrate' },
   suggest: (context) => {
     const { plan, table, step, now, lab } = context
     const used = partsUsed(step).flatMap(({ line }) => table.lines.filter((each) => each.line.id === line))
@@ -115,6 +123,25 @@ export const dryingSolutions = planner({
             why: agent.why,
           }
         : { id: 'agent', level: 'good', words: `${agent.name} will do for ${product}.`, why: agent.why },
+      ...solidsHere(context).flatMap(({ line, substance }): Advice[] => {
+        const bad = against ? undefined : speaksAgainst(substance.formula, groups)
+        const hydrate = substance.formula?.includes('·') || (line.form.kind === 'solid' && line.form.water)
+        return [
+          ...when(
+            bad !== undefined,
+            'against',
+            'danger',
+            `Not ${substance.name} for ${product}: it is of the kind “${bad?.group}”.`,
+            bad?.why,
+          ),
+          ...when(
+            Boolean(hydrate),
+            'wet-agent',
+            'doubt',
+            `${substance.name} has its water already and takes up little or none. Take the anhydrous salt.`,
+          ),
+        ]
+      }),
       ...judged
         .filter((each) => each.agent !== agent)
         .slice(0, 4)

@@ -1,3 +1,16 @@
+/** What two masses may differ by and still agree, g: a share of the mass, or twice the readability where that is more. */
+export function agreementOf(massG: number, share: number, readabilityG: number): number {
+  return Math.max(share * Math.abs(massG), 2 * readabilityG)
+}
+
+/** True when the last two masses agree, counted from the last. */
+export function lastTwoAgree(massesG: readonly number[], share: number, readabilityG: number): boolean {
+  if (massesG.length < 2) return false
+  const [before, last] = massesG.slice(-2) as [number, number]
+  // Half a nanogram forgives the float, not the balance.
+  return Math.abs(before - last) <= agreementOf(last, share, readabilityG) + 5e-10
+}
+
 export interface Weighing {
   /** Minutes from the first. */
   atMin: number

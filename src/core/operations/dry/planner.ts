@@ -1,7 +1,7 @@
 import { substanceOfSample } from '../../plan/plan'
 import { deviceOf, uncertaintyOf } from '../../quantity/device'
 import { writeNumber } from '../../quantity/write'
-import { dryingTrend, type Weighing } from './constantMass'
+import { agreementOf, dryingTrend, lastTwoAgree, type Weighing } from './constantMass'
 import { expectedProductG } from '../vessel/inVessel'
 import {
   amount,
@@ -42,7 +42,7 @@ export function weighingsOf({ measured, step }: Context, filled: DryBlanks): Wei
 /** What agreement counts as dry, g: the share of the mass, or twice the readability where that is more. */
 export function agreementG({ step }: Context, filled: DryBlanks, massG: number): number {
   const device = deviceOf(step.kind === 'dry' ? step.device : undefined)
-  return Math.max((filled.agreementPercent / 100) * massG, 2 * (device?.readability ?? 0.01))
+  return agreementOf(massG, filled.agreementPercent / 100, device?.readability ?? 0.01)
 }
 
 /** Drying a solid: how hot at most, the trend of its weighings, and when it will be dry. */
@@ -54,6 +54,7 @@ export const dryingSolids = planner({
     say`Weighings: ${'weighings'}`,
   ],
   fields,
+  doubts: { hot: 'Hotter than is allowed' },
   suggest: ({ step }) => ({
     ovenC: usual(60, 'nobody has said how warm'),
     everyMin: usual(10, 'ten minutes of drying between two weighings'),
@@ -72,8 +73,11 @@ export const dryingSolids = planner({
     const agree = agreementG(context, filled, last?.massG ?? expectedProductG(context))
     const trend = last ? dryingTrend(weighings, device ? uncertaintyOf(device, 2) : 0.01, agree) : null
     const left = trend?.endsAtMin === null || !trend || !last ? null : Math.max(0, trend.endsAtMin - last.atMin)
-    const lastTwo = weighings.slice(-2)
-    const agreed = lastTwo.length === 2 && Math.abs(lastTwo[0]!.massG - lastTwo[1]!.massG) <= agree + 1e-9
+    const agreed = lastTwoAgree(
+      weighings.map(({ massG }) => massG),
+      filled.agreementPercent / 100,
+      device?.readability ?? 0.01,
+    )
     const advice: Advice[] = [
       ...(melts !== undefined && ovenC > melts - 20
         ? [

@@ -3,7 +3,7 @@ import { mainSubstance, type Line, type Step, type WorkRow } from '../../plan/pl
 import { type Substance } from '../../substance/substance'
 import { partsUsed } from '../../plan/partsUsed'
 import type { ReactionTable } from '../../reaction/reactionTable'
-import { baseCapacityOf, protonsOf } from '../../substance/acidBase'
+import { baseCapacityOf, givesCarbonDioxide, protonsOf } from '../../substance/acidBase'
 import { stepContents, type StepContents } from '../vessel/contents'
 import { layerFlow, type FlowState, type FlowStep, type Layer, type Solute } from './layerFlow'
 import { partitionFromLogP, partitionFromSolubility } from './partition'
@@ -28,7 +28,7 @@ export function pHOf(line: Line, substance: Substance): number {
   const { form } = line
   const molPerL = form.kind === 'solution' ? (form.molPerL ?? 1) : form.kind === 'neat' ? 1 : 3
   if (substance.formula === 'NaHCO3') return 8.3
-  if (/CO3$/.test(substance.formula ?? '')) return 11
+  if (givesCarbonDioxide(substance)) return 11
   if (baseCapacityOf(substance) > 0) return rough(Math.min(14, 14 + Math.log10(molPerL)))
   return protonsOf(substance) > 0 && !substance.groups ? rough(Math.max(-0.5, -Math.log10(molPerL))) : 7
 }

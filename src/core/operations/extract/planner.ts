@@ -1,6 +1,6 @@
 import { acidLeftMmol } from '../quench/acidLeft'
 import { writeNumber } from '../../quantity/write'
-import { baseCapacityOf } from '../../substance/acidBase'
+import { baseCapacityOf, givesCarbonDioxide } from '../../substance/acidBase'
 import { operationIn } from '../registry'
 import { densityOf, mainSubstance } from '../../plan/plan'
 import { emulsionLadder, loadedDensity, uncertainBelow, whichOnTop } from './layers'
@@ -10,6 +10,7 @@ import { distributionRatio, fractionLeft, fractionLimit, portionFor, portionsFor
 import { fillRule, fittingSize } from '../vessel/vessel'
 import { flowOfPlan, pHOf, saltingOf, shakenWith, solutesOf, type PlanFlow, type Shaken } from './flowOfPlan'
 import { organicLayer } from '../vessel/inVessel'
+import { discarded } from './rules'
 import { shortOfReagent } from './shortOfReagent'
 import { fact, inPowers, ofPlan, planner, rough, unknown, usual, type Advice, type Context, type Report } from '../planner'
 import { shaking, type ShakingBlanks } from './blanks'
@@ -84,6 +85,7 @@ export const extracting = planner({
   suggest: suggestShaking,
   tables: layersOf,
   doubts: { 'on-top': 'Either layer may lie on top' },
+  rules: [discarded],
   report: (context, filled) => {
     const here = flowHere(context)
     const { portions, portionML, pH } = filled
@@ -240,7 +242,7 @@ export function layersAdvice(context: Context, layerML: number, portionML: numbe
       words: `A ${used?.kind === 'separating funnel' ? used.sizeML : (size ?? 1000)} mL funnel: ${writeNumber(all, 0)} mL with both layers in.`,
       why: 'at most three quarters full',
     })
-  const gassy = goes && /CO3$/.test(goes.substance.formula ?? '')
+  const gassy = goes && givesCarbonDioxide(goes.substance)
   const quick = organic && plan.substances.some(({ name, boiling }) => name === organic.name && boiling && boiling.lowC < quickC)
   advice.push({
     id: 'vent',

@@ -4,6 +4,7 @@ import { meltingReading } from './meltingReading'
 import { calibrationOf, correctedC } from './calibration'
 import { mixedMelting, purificationGain } from './compareRanges'
 import { impurityFromDepression } from './impurity'
+import { heatedTooFast } from './rules'
 import { lagAt, rampFor } from './ramp'
 import {
   blank,
@@ -59,6 +60,7 @@ export const melting = planner({
     say`Read: crude ${'crudeOnset'} to ${'crudeClear'}, purified ${'onsetC'} to ${'clearC'}, mixed with an authentic sample ${'mixedOnset'} to ${'mixedClear'}. Heat of fusion ${'fusion'}.`,
   ],
   fields,
+  rules: [heatedTooFast],
   suggest: ({ plan, step, lab }) => {
     const sample = step.kind === 'melt' ? step.sample : ''
     const literature = substanceOfSample(plan, sample)

@@ -1,3 +1,4 @@
+import { slotNoted } from './rules'
 import { slots, slotsOf } from './sampleSlots'
 import { blank, fact, oneOf, planner, usual, type Blanks } from '../planner'
 
@@ -20,6 +21,7 @@ export const sending = planner({
   title: 'Samples for an instrument',
   sentences: (say) => [say`${'vials'} of each bench go to ${'instrument'}, for ${'groups'}.`],
   fields,
+  rules: [slotNoted],
   suggest: ({ plan }) => ({
     vials: usual(1, 'one sample of each bench'),
     instrument: usual(

@@ -1,5 +1,5 @@
 import { acetanilide, benzoin, isopentylAcetate } from '@/test-support/plans'
-import { changeStep } from '../../edit/editPlan'
+import { changeStep } from '../../plan/editPlan'
 import { makeStep } from '../../edit/addStep'
 import { readingsOf } from '../readings'
 import { reactionTable } from '../../reaction/reactionTable'

@@ -1,5 +1,6 @@
 import { allThereIs, densityOf, mainResult, mainSubstance } from '../../plan/plan'
 import { type FunctionalGroup, type Substance } from '../../substance/substance'
+import { logPLimits } from '../../substance/waterLimits'
 import { wholeOf } from '../../reaction/reactionTable'
 import { specificHeat } from '../add/adiabaticRise'
 import type { Content, StepContents } from './contents'
@@ -76,13 +77,11 @@ export interface OrganicLayer {
   volumeML: number
 }
 
-/** Liquids of less log P than this mix with water: acetone −0.2, tetrahydrofuran 0.5; ethyl acetate has 0.7, diethyl ether 0.9. */
-const mixesBelowLogP = 0.6
-
 /** What the organic layer is made of at a step; null where nothing in the vessel parts from water. */
 export function organicLayer(context: Context): OrganicLayer | null {
   const solvents = liquids(context.now).filter(
-    (content) => !isWatery(content) && content.line.role !== 'reactant' && (content.substance.logP?.value ?? 1) >= mixesBelowLogP,
+    (content) =>
+      !isWatery(content) && content.line.role !== 'reactant' && (content.substance.logP?.value ?? 1) >= logPLimits.layer,
   )
   const product = mainSubstance(context.plan)
   const neat = product?.density && context.plan.mainProduct !== undefined ? expectedProductG(context) : 0

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { acetanilide } from '@/test-support/plans'
-import { changeStep, moveStep } from '../../edit/editPlan'
+import { changeStep, moveStep } from '../../plan/editPlan'
 import { addStep } from '../../edit/addStep'
 import type { Vessel } from '../../plan/plan'
 import { reactionTable } from '../../reaction/reactionTable'

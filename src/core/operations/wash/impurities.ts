@@ -1,6 +1,7 @@
 import { isProduct, isReactant, type Plan } from '../../plan/plan'
 import { type FunctionalGroup, type Substance } from '../../substance/substance'
 import type { ReactionTable } from '../../reaction/reactionTable'
+import { logPLimits } from '../../substance/waterLimits'
 import { protonsOf } from '../../substance/acidBase'
 
 /** How an impurity behaves towards a wash. */
@@ -23,16 +24,13 @@ const byGroup: readonly [FunctionalGroup, ImpurityKind][] = [
   ['phenol', 'phenol'],
   ['aldehyde', 'aldehyde'],
 ]
-/** At or below this log P a small molecule goes into water: butan-1-ol, the least soluble alcohol still washed out, has 0.88. */
-const waterSolubleLogP = 0.9
-
 /** What kind of impurity a substance is, from its formula, its groups and its log P; salts and small polar molecules go into water. */
 export function impurityKind({ formula = '', groups, logP }: Pick<Substance, 'formula' | 'groups' | 'logP'>): ImpurityKind {
   if (halogens.has(formula)) return 'halogen'
   if (protonsOf({ formula }) > 0) return 'mineral acid'
   const found = byGroup.find(([group]) => groups?.includes(group))
   if (found) return found[1]
-  if (logP) return logP.value <= waterSolubleLogP ? 'water-soluble' : 'neutral'
+  if (logP) return logP.value <= logPLimits.washedOut ? 'water-soluble' : 'neutral'
   // What has no carbon, or a metal in it, is a salt.
   return !/C(?![a-z])/.test(formula) || /Na|K|Li|Mg|Ca/.test(formula) ? 'water-soluble' : 'neutral'
 }

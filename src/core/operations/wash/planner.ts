@@ -6,6 +6,9 @@ import { writeNumber } from '../../quantity/write'
 import { crudeComposition, type Impurity, type ImpurityKind } from './impurities'
 import { afterWater, dissolvedFrom, measured as measuredWash, washPlan, washSolutions, type Wash } from './washPlan'
 import { flowHere, layersAdvice, layersOf, suggestShaking } from '../extract/planner'
+import { discarded } from '../extract/rules'
+import { actsAs, harmBy } from './harms'
+import { farLarger } from './rules'
 import { shaking } from '../extract/blanks'
 import { shakenWith } from '../extract/flowOfPlan'
 import { isWatery } from '../vessel/watery'
@@ -119,6 +122,16 @@ function acidInLayer({ plan }: Context, { flow, shaken }: NonNullable<ReturnType
   }, 0)
 }
 
+/** What the liquids of this very step would do to the product. */
+function attacked(context: Context): Advice[] {
+  const harms = context.now.contents.flatMap(({ substance }) => {
+    const acts = actsAs(substance)
+    const harm = acts && harmBy(acts, productGroups(context))
+    return harm ? [`${substance.name}: ${harm}`] : []
+  })
+  return when(harms.length > 0, 'wash-attacks', 'doubt', `${harms.join('; ')}.`)
+}
+
 /** Washing: from what the crude product holds, which solutions, in which order, how much, and what each takes and does. */
 export const washing = planner({
   of: 'wash',
@@ -129,6 +142,11 @@ export const washing = planner({
     say`Washes, in this order: ${'washes'}`,
   ],
   fields,
+  doubts: {
+    'on-top': 'Either layer may lie on top',
+    'wash-attacks': 'This wash takes the product with it',
+  },
+  rules: [discarded, farLarger],
   suggest: (context, typed) => {
     const { plan, table, lab } = context
     const { low, high } = plan.expectedYield ?? allThereIs
@@ -237,6 +255,7 @@ export const washing = planner({
       ],
       advice: [
         ...advice,
+        ...attacked(context),
         ...(goes && own > 0 && acid > own
           ? [
               {

@@ -1,6 +1,7 @@
 import type { FunctionalGroup } from '../../substance/substance'
 import { fractionLeft } from '../extract/partition'
 import { neutralisation, neutraliserOf } from '../quench/neutralise'
+import { harmBy, type ActsAs } from './harms'
 import type { Impurity, ImpurityKind } from './impurities'
 
 /** One wash of a row: what, how much, how often, and what it takes out. */
@@ -24,6 +25,8 @@ interface Recipe {
   meets: readonly ImpurityKind[]
   /** mmol that a mL meets; null where it dissolves. */
   mmolPerML: number | null
+  /** What it is towards the product. */
+  acts?: ActsAs
 }
 
 const strengthOf = (name: string) => ({ solution: name, mmolPerML: neutraliserOf(name).mmolPerML })
@@ -35,29 +38,17 @@ const strengthOf = (name: string) => ({ solution: name, mmolPerML: neutraliserOf
 const recipes: readonly Recipe[] = [
   { solution: '10 % sodium thiosulfate', meets: ['halogen'], mmolPerML: 0.4 },
   { solution: 'water', meets: ['water-soluble'], mmolPerML: null },
-  { ...strengthOf('5 % hydrochloric acid'), meets: ['amine'] },
-  { ...strengthOf('saturated sodium bicarbonate'), meets: ['mineral acid', 'carboxylic acid'] },
-  { ...strengthOf('5 % sodium hydroxide'), meets: ['phenol'] },
+  { ...strengthOf('5 % hydrochloric acid'), meets: ['amine'], acts: 'acid' },
+  { ...strengthOf('saturated sodium bicarbonate'), meets: ['mineral acid', 'carboxylic acid'], acts: 'carbonate' },
+  { ...strengthOf('5 % sodium hydroxide'), meets: ['phenol'], acts: 'strong base' },
   // 40 % w/w, 1.34 g/mL, 104.06 g/mol: 5.1 mol/L; the addition stands at an equilibrium, so half of it counts.
-  { solution: 'saturated sodium bisulfite', meets: ['aldehyde'], mmolPerML: 2.5 },
-]
-
-/** What a wash does to a product with such a group. */
-const harms: readonly { solution: RegExp; group: FunctionalGroup; words: string }[] = [
-  { solution: /hydroxide/, group: 'ester', words: 'sodium hydroxide splits the ester: cold, brief, or not at all' },
-  {
-    solution: /hydroxide|bicarbonate|carbonate/,
-    group: 'carboxylic acid',
-    words: 'base takes the product itself into the water',
-  },
-  { solution: /hydroxide/, group: 'phenol', words: 'sodium hydroxide takes the product itself into the water' },
-  { solution: /hydrochloric/, group: 'amine', words: 'acid takes the product itself into the water' },
-  { solution: /bisulfite/, group: 'aldehyde', words: 'bisulfite takes the product itself into the water' },
+  { solution: 'saturated sodium bisulfite', meets: ['aldehyde'], mmolPerML: 2.5, acts: 'bisulfite' },
 ]
 
 /** What the wash does to a product with these groups; undefined for nothing. */
 export function harmOf(solution: string, groups: readonly FunctionalGroup[]): string | undefined {
-  return harms.find((harm) => harm.solution.test(solution) && groups.includes(harm.group))?.words
+  const recipe = recipes.find((each) => each.solution === solution)
+  return recipe?.acts && harmBy(recipe.acts, groups)
 }
 
 const sensible = { least: 0.1, usual: 1 / 3, most: 0.5, times: 3 } as const
@@ -140,7 +131,7 @@ export function measured(
   const met = impurities.filter(({ kind }) => recipe?.meets.includes(kind))
   const need = met.reduce((sum, { mmol }) => sum + mmol, 0)
   const capacity = recipe?.mmolPerML ? recipe.mmolPerML * portionML * times : null
-  const gasL = /bicarbonate/.test(solution) ? neutralisation(need, neutraliserOf(solution), portionML * times, mmHg).gasL : 0
+  const gasL = recipe?.acts === 'carbonate' ? neutralisation(need, neutraliserOf(solution), portionML * times, mmHg).gasL : 0
   const harm = harmOf(solution, groups)
   return {
     solution,

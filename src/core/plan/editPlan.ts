@@ -1,6 +1,6 @@
 import type { Reading } from '../quantity/readQuantity'
-import { partsUsed } from '../plan/partsUsed'
-import { isProduct, substanceOf, type Form, type Line, type Plan, type Role, type Span, type Step } from '../plan/plan'
+import { partsUsed } from './partsUsed'
+import { isProduct, substanceOf, type Form, type Line, type Plan, type Role, type Span, type Step } from './plan'
 import { type Substance } from '../substance/substance'
 
 /** An id that begins with a letter and that nothing else of the plan has. */

@@ -1,4 +1,5 @@
-import type { Plan } from '../plan/plan'
+import type { Plan, Step } from '../plan/plan'
+import type { StepContents } from './vessel/contents'
 import type { ReactionTable } from '../reaction/reactionTable'
 
 /** Something the program doubts about a plan. It never blocks; it can be answered with a reason that stays on the plan. */
@@ -15,3 +16,15 @@ export interface Query {
 }
 
 export type QueryRule = (plan: Plan, table: ReactionTable) => Query[]
+
+/** A step of a plan with its place, and what is in its vessel. */
+export interface StepAt {
+  plan: Plan
+  table: ReactionTable
+  step: Step
+  index: number
+  now: StepContents
+}
+
+/** What an operation doubts about a step of its own, whatever is typed into its planner. */
+export type StepRule = (at: StepAt) => Query[]
