@@ -4,6 +4,7 @@ import { planners, problemIn } from '../operations/planners'
 import type { Plan } from '../plan/plan'
 import { FormulaError, readFormula } from '../substance/readFormula'
 import { problemInJson } from './jsonValue'
+import { withoutGoneBlanks } from '../reading/goneBlanks'
 import { fromVersion2 } from '../reading/version2'
 import schema from './plan.schema.json'
 
@@ -51,7 +52,7 @@ export function checkPlan(document: unknown): Plan {
   if (odd) throw new PlanFileError(odd, '')
   checkSize(document, '', 0)
   const second = version === 1 ? fromVersion1(document) : document
-  const current = version === 1 || version === 2 ? fromVersion2(second) : second
+  const current = withoutGoneBlanks(version === 1 || version === 2 ? fromVersion2(second) : second)
   if (!validate(current)) {
     const first = validate.errors![0]!
     const allowed = (first.params as { allowedValues?: unknown[] }).allowedValues

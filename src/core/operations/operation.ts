@@ -25,6 +25,8 @@ export interface Operation {
   danger: string
   /** A fresh step, as it stands before anything is typed. */
   make: (base: { id: string; title: string }, plan: Plan) => Step
+  /** Sentences with `{@key}` for fields of its step (own.ts), where its planner does not say them. */
+  says?: readonly string[]
   /** Facts that are asked for in it; gas may come off in any. */
   asks?: readonly StepFact[]
   effect?: Effect

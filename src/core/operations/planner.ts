@@ -6,6 +6,7 @@ import { writeNumber } from '../quantity/write'
 import type { ReactionTable } from '../reaction/reactionTable'
 import type { TemperatureReading } from './vessel/timeInBand'
 import type { StepContents } from './vessel/contents'
+import type { OwnKey } from './own'
 import type { StepRule } from './query'
 import type { HeadReading } from './distil/headReadings'
 import type { Weighing } from './dry/constantMass'
@@ -168,7 +169,7 @@ interface Made<F extends readonly Field[]> {
   title: string
   fields: F
   sentences: (
-    say: (strings: TemplateStringsArray, ...keys: (F[number]['key'] | number)[]) => string,
+    say: (strings: TemplateStringsArray, ...keys: (F[number]['key'] | OwnKey)[]) => string,
     blanks: Blanks<F>,
   ) => readonly string[]
   suggest: (context: Context, typed: Partial<Blanks<F>>) => { [K in keyof Blanks<F>]?: Said<Blanks<F>[K]> }

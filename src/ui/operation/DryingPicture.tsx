@@ -23,7 +23,7 @@ export function DryingPicture({ context, filled }: { context: Context; filled: D
   const weighings = weighingsOf(context, filled)
   if (weighings.length < 2) return null
   const device = deviceOf(context.step.kind === 'dry' ? context.step.device : undefined)
-  const agree = agreementG(context, filled, weighings.at(-1)!.massG)
+  const agree = agreementG(context, weighings.at(-1)!.massG)
   const trend = dryingTrend(weighings, device ? uncertaintyOf(device, 2) : 0.01, agree)
   const last = weighings.at(-1)!.atMin
   const until = Math.max(last * 1.3, Math.min(trend?.endsAtMin ?? 0, last * 4)) || 10

@@ -3,6 +3,7 @@ import { times, firstLine } from '../made'
 
 export const charge: Operation = {
   name: 'charge',
+  says: ['Measure {@portion} of {@line} by {@measure} with {@device}, from {@container}.'],
   danger: '',
   make: (base, plan) => {
     const line = firstLine(plan)

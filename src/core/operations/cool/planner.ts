@@ -23,7 +23,7 @@ export const cooling = planner({
   of: 'cool',
   title: 'Cooling',
   sentences: (say) => [
-    say`Cool in ${'bath'} to below ${'toC'}; at the scale it was tried at, ${'minutes'} were enough for ${'triedML'}.`,
+    say`Cool in ${'bath'} to below ${'toC'}, ${'@holdMin'} on the clock; when it was tried, ${'minutes'} were enough for ${'triedML'}.`,
   ],
   fields,
   suggest: ({ step, now }) => ({

@@ -164,7 +164,7 @@ export const crystallising = planner({
   of: 'crystallise',
   title: 'Crystallisation',
   sentences: (say) => [
-    say`Dissolve ${'soluteG'} of crude, ${'way'}: ${'volumeML'} hot at ${'hotC'}, where 100 mL hold ${'hotS'}; cold at ${'coldC'} they hold ${'coldS'}.`,
+    say`Take ${'@from'}, ${'soluteG'} of it, up in hot ${'@solvent'}, ${'way'}: ${'volumeML'} at ${'hotC'}, where 100 mL hold ${'hotS'}; cold at ${'coldC'} they hold ${'coldS'}. What comes is ${'@to'}.`,
     say`Filtered hot: ${'hotFiltration'}; at ${'perG'} to the gram by the procedure. Rinse with ${'rinseML'}.`,
     say`Impurity of ${'impurityPercent'} of the crude, of which 100 mL hold ${'impurityS'} cold; antisolvent ${'antiML'} that holds ${'antiS'}; a second crop from ${'secondML'}.`,
     say`Tried in tubes, g to 100 mL: ${'tried'}`,

@@ -1,28 +1,13 @@
-import { substanceOfSample } from '../../plan/plan'
+import { substanceOfSample, type Step } from '../../plan/plan'
 import { deviceOf, uncertaintyOf } from '../../quantity/device'
 import { writeNumber } from '../../quantity/write'
 import { agreementOf, dryingTrend, lastTwoAgree, type Weighing } from './constantMass'
 import { expectedProductG } from '../vessel/inVessel'
-import {
-  amount,
-  blank,
-  fact,
-  list,
-  ofPlan,
-  planner,
-  rough,
-  unknown,
-  usual,
-  when,
-  type Advice,
-  type Blanks,
-  type Context,
-} from '../planner'
+import { amount, blank, fact, list, planner, unknown, usual, when, type Advice, type Blanks, type Context } from '../planner'
 
 const fields = [
   blank('ovenC', 'oven', '°C', 15, 250),
   blank('everyMin', 'every', 'min', 1, 1440),
-  blank('agreementPercent', 'agreement', '%', 0.01, 10),
   list('weighings', 'weighings', {
     columns: [blank('atMin', 'after, min', '', 0, 20_000), amount('massG', 'net, g', '', 0.0001, 5000)],
     add: 'Add a weighing',
@@ -40,9 +25,15 @@ export function weighingsOf({ measured, step }: Context, filled: DryBlanks): Wei
 }
 
 /** What agreement counts as dry, g: the share of the mass, or twice the readability where that is more. */
-export function agreementG({ step }: Context, filled: DryBlanks, massG: number): number {
-  const device = deviceOf(step.kind === 'dry' ? step.device : undefined)
-  return agreementOf(massG, filled.agreementPercent / 100, device?.readability ?? 0.01)
+export function agreementG({ step }: Context, massG: number): number {
+  const { share, readabilityG } = agreesTo(step)
+  return agreementOf(massG, share, readabilityG)
+}
+
+/** The agreement of the step, and the readability of its balance. */
+function agreesTo(step: Step): { share: number; readabilityG: number } {
+  const [share, device] = step.kind === 'dry' ? [step.agreement, deviceOf(step.device)] : [0.005, undefined]
+  return { share, readabilityG: device?.readability ?? 0.01 }
 }
 
 /** Drying a solid: how hot at most, the trend of its weighings, and when it will be dry. */
@@ -50,16 +41,14 @@ export const dryingSolids = planner({
   of: 'dry',
   title: 'Drying a solid',
   sentences: (say) => [
-    say`In the oven at ${'ovenC'}, weighed every ${'everyMin'}, until two agree to ${'agreementPercent'}.`,
+    say`Dry ${'@sample'} in the oven at ${'ovenC'}, weighed every ${'everyMin'} on ${'@device'} in ${'@container'}, until two weighings agree to ${'@agreement'}.`,
     say`Weighings: ${'weighings'}`,
   ],
   fields,
   doubts: { hot: 'Hotter than is allowed' },
-  suggest: ({ step }) => ({
+  suggest: () => ({
     ovenC: usual(60, 'nobody has said how warm'),
     everyMin: usual(10, 'ten minutes of drying between two weighings'),
-    agreementPercent:
-      step.kind === 'dry' ? ofPlan(rough(100 * step.agreement), 'the agreement of this step') : usual(0.5, 'half a per cent'),
     weighings: unknown([], 'none has been written'),
   }),
   report: (context, filled) => {
@@ -70,13 +59,13 @@ export const dryingSolids = planner({
     const weighings = weighingsOf(context, filled)
     const last = weighings.at(-1)
     const device = deviceOf(step.kind === 'dry' ? step.device : undefined)
-    const agree = agreementG(context, filled, last?.massG ?? expectedProductG(context))
+    const agree = agreementG(context, last?.massG ?? expectedProductG(context))
     const trend = last ? dryingTrend(weighings, device ? uncertaintyOf(device, 2) : 0.01, agree) : null
     const left = trend?.endsAtMin === null || !trend || !last ? null : Math.max(0, trend.endsAtMin - last.atMin)
     const agreed = lastTwoAgree(
       weighings.map(({ massG }) => massG),
-      filled.agreementPercent / 100,
-      device?.readability ?? 0.01,
+      agreesTo(step).share,
+      agreesTo(step).readabilityG,
     )
     const advice: Advice[] = [
       ...(melts !== undefined && ovenC > melts - 20
@@ -120,7 +109,7 @@ export const dryingSolids = planner({
     return {
       facts: [
         fact('agree', 'two weighings agree within', agree, 'g', 3, {
-          how: `${filled.agreementPercent} % or twice the readability`,
+          how: `${writeNumber(100 * agreesTo(step).share, 2)} % or twice the readability`,
           atBench: true,
         }),
         ...(trend

@@ -3,7 +3,7 @@ import { writeNumber } from '../../quantity/write'
 import { boilsAt } from '../vessel/boilingAt'
 import { timeInBand } from '../vessel/timeInBand'
 import { neatLiquids } from '../vessel/inVessel'
-import { blank, fact, ofPlan, oneOf, planner, usual, when, type Blanks } from '../planner'
+import { blank, fact, oneOf, planner, usual, when, type Blanks } from '../planner'
 
 /** What each bath reaches at the most, °C, and how it is kept there. */
 const baths: Readonly<Record<string, { mostC: number; kept: string }>> = {
@@ -16,7 +16,6 @@ const fields = [
   blank('lowC', 'lower end of the band', '°C', -50, 400),
   blank('highC', 'upper end of the band', '°C', -50, 400),
   oneOf('bath', 'bath', Object.keys(baths)),
-  blank('minutes', 'time', 'min', 0.1, 6000),
   oneOf('closed', 'flask', ['open or loosely stoppered', 'under a condenser']),
 ] as const
 
@@ -26,20 +25,17 @@ export type HeatBlanks = Blanks<typeof fields>
 export const holding = planner({
   of: 'heat',
   title: 'Heating and holding',
-  sentences: (say) => [say`Hold it between ${'lowC'} and ${'highC'} in ${'bath'} for ${'minutes'}, the flask ${'closed'}.`],
+  sentences: (say) => [say`Hold it for ${'@holdMin'} between ${'lowC'} and ${'highC'} in ${'bath'}, the flask ${'closed'}.`],
   fields,
-  suggest: ({ step }, typed) => ({
+  suggest: (_context, typed) => ({
     lowC: usual(50, 'nobody has said how warm'),
     highC: usual(60, 'nobody has said how warm'),
     bath: usual(Number(typed.highC ?? 60) <= 90 ? 'a warm-water bath' : 'a mantle', 'water up to 90 °C, a mantle above'),
-    minutes:
-      step.kind === 'hold' && step.holdMin > 0
-        ? ofPlan(step.holdMin, 'the clock of this step')
-        : ofPlan(Math.max(1, step.waitMin), 'the minutes of waiting of this step'),
     closed: usual('open or loosely stoppered', 'a closed flask bursts'),
   }),
   report: ({ step, now, lab, measured }, filled) => {
-    const [lowC, highC, minutes] = [filled.lowC, filled.highC, filled.minutes]
+    const { lowC, highC } = filled
+    const minutes = step.kind === 'hold' ? step.holdMin : Math.max(1, step.waitMin)
     const bath = baths[filled.bath] ?? baths['a mantle']!
     const readings = measured?.temperatures[step.id] ?? []
     const { insideMin, allMin } = timeInBand(readings, { lowC, highC })

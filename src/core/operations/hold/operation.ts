@@ -3,6 +3,7 @@ import { times } from '../made'
 
 export const hold: Operation = {
   name: 'hold',
+  says: ['Leave it for {@holdMin}.'],
   danger: '',
   make: (base) => ({ ...base, kind: 'hold', verb: 'Wait', holdMin: 15, text: 'Leave it for the time given.', ...times(1, 15) }),
   besides: ['temperature', 'heater'],

@@ -56,7 +56,7 @@ export const melting = planner({
   of: 'melt',
   title: 'Melting',
   sentences: (say) => [
-    say`Literature ${'lowC'} to ${'highC'}; heated at ${'perMin'} on ${'instrument'}.`,
+    say`Melt ${'@sample'} at ${'perMin'} on ${'instrument'}; literature ${'lowC'} to ${'highC'}.`,
     say`Read: crude ${'crudeOnset'} to ${'crudeClear'}, purified ${'onsetC'} to ${'clearC'}, mixed with an authentic sample ${'mixedOnset'} to ${'mixedClear'}. Heat of fusion ${'fusion'}.`,
   ],
   fields,

@@ -3,6 +3,7 @@ import { times } from '../made'
 
 export const pause: Operation = {
   name: 'pause',
+  says: ['The work goes on {@endsDay}.'],
   danger: '',
   make: (base) => ({
     ...base,

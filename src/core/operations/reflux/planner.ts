@@ -31,7 +31,7 @@ export const heating = planner({
   of: 'reflux',
   title: 'Heating under reflux',
   sentences: (say) => [
-    say`The liquid boils at ${'boilC'}; hold it between ${'lowC'} and ${'highC'}.`,
+    say`Under reflux for ${'@holdMin'} from its onset; the liquid boils at ${'boilC'}: hold it between ${'lowC'} and ${'highC'}.`,
     say`Water in the air ${'moisture'}; gas ${'gas'}.`,
   ],
   fields,

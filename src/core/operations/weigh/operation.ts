@@ -3,6 +3,7 @@ import { times } from '../made'
 
 export const weigh: Operation = {
   name: 'weigh',
+  says: ['Weigh all of {@sample} on {@device}, in {@container}; it is {@dry}.'],
   danger: '',
   make: (base) => ({
     ...base,
