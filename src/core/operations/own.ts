@@ -13,6 +13,8 @@ export interface OwnBlank {
   value: string | number
   /** What of the step changes with another value. */
   part: (value: string | number) => Record<string, unknown>
+  /** True where nobody has said it, and the value only follows. */
+  follows?: boolean
   /** Why a value cannot stand here, besides its bounds; undefined where it can. */
   problem?: (value: string | number) => string | undefined
 }
@@ -145,8 +147,9 @@ const own = {
         }
       : undefined,
   vessel: ({ vessel }) => ({
-    field: choice('vessel', [['', 'a vessel that is not said'], ...kinds.map((kind) => [kind, kind] as const)]),
+    field: choice('vessel', [['', 'the same vessel as before'], ...kinds.map((kind) => [kind, kind] as const)]),
     value: vessel?.kind ?? '',
+    follows: vessel === undefined,
     part: (kind) => ({
       vessel: kind === '' ? undefined : { kind, sizeML: vesselSizes[kind as Vessel['kind']][3]! },
     }),

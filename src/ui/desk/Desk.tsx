@@ -1,30 +1,32 @@
 'use client'
 
-import Link from 'next/link'
-import { useEffect, useMemo, useState } from 'react'
-import { Button, Modal } from 'react-bootstrap'
+import { useCallback, useEffect, useMemo, useState } from 'react'
+import { Button } from 'react-bootstrap'
 import type { Lab } from '@/core/lab/lab'
 import { addLine } from '@/core/plan/editPlan'
 import { lineName } from '@/core/plan/lineName'
 import { roles, type Plan, type Role } from '@/core/plan/plan'
 import { type Substance } from '@/core/substance/substance'
-import { readFromWords, takeAsOwn } from '@/core/edit/readFromWords'
 import { queriesOf } from '@/core/query/queries'
 import { editCoefficient, editLine, type Column } from '@/core/edit/editLine'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { working } from '@/core/reaction/working'
 import { holds, type Bottle } from '@/core/stores/bottle'
 import { State } from '../figures/State'
-import { Margin, type MarginNote } from '../page/Margin'
+import { SourceNote } from '../operation/SourceNote'
+import { Margin } from '../page/Margin'
 import { WorkingNote } from '../page/WorkingNote'
-import { clockTime, longDay } from '../time'
+import { clockTime } from '../time'
 import { GreenLine } from './GreenLine'
 import { LineEditor } from './LineEditor'
 import { OwnSubstance } from './OwnSubstance'
 import { PlanWords } from './PlanWords'
 import { ProcedureStrip } from './ProcedureStrip'
-import { QueryNote } from './QueryNote'
-import { ReadNote } from './ReadNote'
+import { PublishDialog } from './PublishDialog'
+import { StartDraft } from './StartDraft'
+import { DeskHead } from './DeskHead'
+import { History } from './History'
+import { useMarginNotes } from './useMarginNotes'
 import type { CellActions, CellPlace } from './QuantityCell'
 import { columns, ReactionTableView } from './ReactionTableView'
 import { KeepOrCopy } from './KeepOrCopy'
@@ -32,7 +34,7 @@ import { ScaleDialog } from './ScaleDialog'
 import { Scheme } from './Scheme'
 import { SequenceLine } from './SequenceLine'
 import { SubstancePicker, type FoundSubstance } from './SubstancePicker'
-import type { Base, Saving } from './draftKeeper'
+import type { Base } from './draftKeeper'
 import { useEarlier } from './useEarlier'
 import { useDraft } from './useDraft'
 import { useSettled } from './useSettled'
@@ -83,8 +85,13 @@ export function Desk(props: DeskProps) {
     zone,
   } = props
   const draft = useDraft(preparation, opened)
-  const { plan, base, past, future, saving } = draft
+  const { plan, base, past, saving } = draft
   const others = useEarlier(course, plan, earlier)
+  // What is frozen stays as it is: the first change to it offers a draft.
+  const { change } = useStable({
+    change: (next: Plan, label: string) =>
+      base.state === 'draft' || past.length > 0 ? draft.change(next, label) : setOffered({ plan: next, label }),
+  })
   const readOnly = !mayWrite || older
   const [texts, setTexts] = useState<Texts>({})
   const [focus, setFocus] = useState<CellPlace | null>(null)
@@ -94,7 +101,9 @@ export function Desk(props: DeskProps) {
   const [scaling, setScaling] = useState(false)
   const [words, setWords] = useState(false)
   const [drawn, setDrawn] = useState(drawings)
-  const [publishing, setPublishing] = useState<{ problem?: string; safetyRead?: boolean } | null>(null)
+  const [publishing, setPublishing] = useState(false)
+  const [offered, setOffered] = useState<{ plan: Plan; label: string }>()
+  const [asked, setAsked] = useState<{ step: string; blank: string; from: HTMLElement }>()
 
   // While a figure is being typed the table already follows it, but it is written down only on Enter or on leaving the cell.
   const typing = focus && texts[keyOf(focus)]
@@ -138,7 +147,7 @@ export function Desk(props: DeskProps) {
     const read = editLine(plan, place.line, place.column as Column, kept.text)
     if (read.ok) {
       without(place)
-      draft.change(read.value, `${place.column} of ${nameOf(place.line)}`)
+      change(read.value, `${place.column} of ${nameOf(place.line)}`)
     } else
       setTexts((all) => ({
         ...all,
@@ -147,7 +156,10 @@ export function Desk(props: DeskProps) {
   }
 
   const actions = useStable<CellActions>({
-    focus: setFocus,
+    focus: (place) => {
+      setFocus(place)
+      if (place) setAsked(undefined)
+    },
     text: (place, text) => setTexts((all) => ({ ...all, [keyOf(place)]: { text } })),
     commit,
     restore: without,
@@ -157,7 +169,7 @@ export function Desk(props: DeskProps) {
     coefficient: (line: string, text: string) => {
       const read = editCoefficient(plan, line, text)
       if (!read.ok) return read.problem
-      draft.change(read.value, `coefficient of ${nameOf(line)}`)
+      change(read.value, `coefficient of ${nameOf(line)}`)
       return undefined
     },
   })
@@ -166,13 +178,17 @@ export function Desk(props: DeskProps) {
     const next = addLine(plan, substance, role)
     const line = next.lines.find(({ id }) => !plan.lines.some((other) => other.id === id))!
     if (drawing) setDrawn((all) => ({ ...all, [line.substance]: drawing }))
-    draft.change(next, `${substance.name} added`)
+    change(next, `${substance.name} added`)
     setOwn(undefined)
     // A further reactant is most often said by its ratio.
     if (role === 'reactant') focusCell(line.id, 3)
     else focusCell(line.id, line.form.kind === 'solid' ? 0 : 1)
   }
 
+  const ask = useCallback(
+    (at?: { step: string; blank: string }) => setAsked(at && { ...at, from: document.activeElement as HTMLElement }),
+    [],
+  )
   const { travel } = draft
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -190,142 +206,45 @@ export function Desk(props: DeskProps) {
     return () => window.removeEventListener('keydown', onKey)
   }, [travel])
 
-  const { change } = draft
-  const notes = useMemo(() => {
-    const notes: MarginNote[] = []
-    if (note && focus)
-      notes.push({
-        key: 'working',
-        about: focus.line,
-        inView: true,
-        node: <WorkingNote working={note} onLeave={() => backToCell(focus)} />,
-      })
-    for (const query of queries) {
-      notes.push({
-        key: query.id,
-        about: query.about,
-        node: (
-          <QueryNote
-            query={query}
-            readOnly={readOnly}
-            onRemedy={() => change(query.remedy!.apply(plan), query.remedy!.label.toLowerCase())}
-            onAnswer={(reason) =>
-              change(
-                {
-                  ...plan,
-                  answers: [
-                    ...plan.answers.filter((answer) => answer.query !== query.id),
-                    ...(reason === null ? [] : [{ query: query.id, reason }]),
-                  ],
-                },
-                reason === null ? `answer to “${query.title}” taken back` : `answer to “${query.title}”`,
-              )
+  const askedStep = asked && later.steps.find(({ id }) => id === asked.step)
+  const notes = useMarginNotes({
+    plan,
+    queries,
+    readOnly,
+    unread: !readOnly && base.state === 'draft',
+    change,
+    beside:
+      note && focus
+        ? { about: focus.line, node: <WorkingNote working={note} onLeave={() => backToCell(focus)} /> }
+        : asked && askedStep
+          ? {
+              about: asked.step,
+              node: (
+                <SourceNote
+                  plan={later}
+                  table={laterTable}
+                  step={askedStep}
+                  blank={asked.blank}
+                  lab={lab}
+                  solvents={solvents}
+                  onLeave={() => asked.from.focus()}
+                />
+              ),
             }
-          />
-        ),
-      })
-    }
-    const unread = readOnly || base.state !== 'draft' ? [] : plan.steps.filter(({ read }) => read)
-    for (const step of unread)
-      notes.push({
-        key: `read-${step.id}`,
-        about: step.id,
-        node: (
-          <ReadNote
-            phrases={readFromWords(step)}
-            more={unread.length - 1}
-            onOwn={(all) =>
-              change(
-                takeAsOwn(plan, all ? undefined : step.id),
-                all ? 'what was read taken over' : `what was read of “${step.title}” taken over`,
-              )
-            }
-          />
-        ),
-      })
-    const cautioned = new Set<string>()
-    for (const line of plan.lines) {
-      const substance = plan.substances.find(({ id }) => id === line.substance)
-      if (!substance?.caution || cautioned.has(substance.id) || line.role === 'by-product') continue
-      cautioned.add(substance.id)
-      notes.push({
-        key: `caution-${substance.id}`,
-        about: line.id,
-        node: (
-          // On paper each caution stands with its line.
-          <div className="no-print">
-            <h3>
-              <State level="danger">{substance.name}</State>
-            </h3>
-            <p>{substance.caution}</p>
-          </div>
-        ),
-      })
-    }
-    if (cautioned.size > 0) {
-      notes.push({
-        key: 'deference',
-        about: plan.lines.at(-1)!.id,
-        node: (
-          <p className="quiet">
-            These cautions are advice for a supervised laboratory. The supplier’s safety data sheet, your local rules and the
-            qualified person in charge decide.
-          </p>
-        ),
-      })
-    }
-    return notes
-  }, [plan, queries, note, focus, readOnly, base.state, change])
+          : undefined,
+  })
 
   return (
     <div className="with-margin">
       <main className="page desk">
-        <div className="head">
-          <h1>{plan.title}</h1>
-          <span className="sub" data-testid="revision">
-            {base.state === 'draft' ? `draft ${base.number}` : `revision ${base.number}, ${base.state}`}
-            {base.state === 'draft' ? (
-              <SavingWords saving={saving} savedAt={base.savedAt} zone={zone} />
-            ) : readOnly || past.length > 0 ? (
-              ''
-            ) : (
-              <span className="no-print">, frozen: a change starts a draft</span>
-            )}
-          </span>
-          <Link className="sub no-print" href={`/desk/${preparation}/safety?revision=${base.number}`}>
-            Safety sheet
-          </Link>
-          {!readOnly && (
-            <div className="actions">
-              <Button
-                variant="quiet"
-                disabled={past.length === 0}
-                onClick={() => travel('undo')}
-                title={past.at(-1) ? `Undo: ${past.at(-1)!.label}` : undefined}
-              >
-                Undo
-              </Button>
-              <Button
-                variant="quiet"
-                disabled={future.length === 0}
-                onClick={() => travel('redo')}
-                title={future.at(-1) ? `Redo: ${future.at(-1)!.label}` : undefined}
-              >
-                Redo
-              </Button>
-              <Button variant="quiet" onClick={() => window.print()}>
-                Print
-              </Button>
-              {base.state === 'draft' ? (
-                <Button onClick={() => setPublishing({})}>Publish draft {base.number}</Button>
-              ) : (
-                <Link className="btn btn-primary" href={`/class/new?revision=${base.id}`}>
-                  Set a lab session
-                </Link>
-              )}
-            </div>
-          )}
-        </div>
+        <DeskHead
+          plan={plan}
+          draft={draft}
+          preparation={preparation}
+          zone={zone}
+          readOnly={readOnly}
+          onPublish={() => setPublishing(true)}
+        />
         <p className="aim quiet">
           {plan.aim}{' '}
           {!readOnly && (
@@ -334,7 +253,7 @@ export function Desk(props: DeskProps) {
             </button>
           )}
         </p>
-        {words && !readOnly && <PlanWords plan={plan} onChange={draft.change} />}
+        {words && !readOnly && <PlanWords plan={plan} onChange={change} />}
         {saving.state === 'conflict' && (
           <div className="conflict" role="alert">
             <State level="doubt">
@@ -356,7 +275,7 @@ export function Desk(props: DeskProps) {
           </p>
         )}
         <Scheme plan={later} drawings={drawn} readOnly={readOnly} onCoefficient={coefficient} />
-        <SequenceLine plan={later} others={others} onChange={readOnly ? undefined : draft.change} />
+        <SequenceLine plan={later} others={others} onChange={readOnly ? undefined : change} />
         <ReactionTableView
           plan={shown}
           table={table}
@@ -371,7 +290,7 @@ export function Desk(props: DeskProps) {
               computed={computed}
               shelf={shelf.filter((bottle) => holds(bottle, computed))}
               otherTitles={otherTitles}
-              onChange={draft.change}
+              onChange={change}
             />
           )}
         />
@@ -402,7 +321,8 @@ export function Desk(props: DeskProps) {
           table={laterTable}
           lab={lab}
           solvents={solvents}
-          onChange={readOnly ? undefined : draft.change}
+          onChange={readOnly ? undefined : change}
+          onAsk={ask}
         />
         <History history={history} preparation={preparation} zone={zone} current={base.number} />
         {mayWrite && (
@@ -423,56 +343,32 @@ export function Desk(props: DeskProps) {
           shelf={shelf}
           onClose={() => setScaling(false)}
           onScale={(scaled, label) => {
-            draft.change(scaled, label)
+            change(scaled, label)
             setScaling(false)
           }}
         />
       )}
-      <Modal show={publishing !== null} onHide={() => setPublishing(null)} centered aria-labelledby="publish-title">
-        <Modal.Header closeButton>
-          <Modal.Title as="h2" id="publish-title">
-            Publish draft {base.number} of {plan.title}
-          </Modal.Title>
-        </Modal.Header>
-        <Modal.Body>
-          <p>From then on it is frozen, and lab sessions can be set with it. A later change starts a new draft.</p>
-          {open.length > 0 && (
-            <State level="doubt">
-              {open.length === 1 ? 'One query has no answer' : `${open.length} queries have no answer`}:{' '}
-              {open.map(({ title }) => title.toLowerCase()).join('; ')}.
-            </State>
-          )}
-          <label className="confirm-safety">
-            <input
-              type="checkbox"
-              checked={publishing?.safetyRead ?? false}
-              onChange={(event) => setPublishing({ safetyRead: event.currentTarget.checked })}
-            />{' '}
-            I have read the{' '}
-            <a href={`/desk/${preparation}/safety?revision=${base.number}`} target="_blank" rel="noreferrer">
-              safety sheet of this draft
-            </a>{' '}
-            and confirm it. It defers to the safety data sheets, to local rules and to the qualified person in charge.
-          </label>
-          {publishing?.problem && <div className="problem">{publishing.problem}</div>}
-        </Modal.Body>
-        <Modal.Footer>
-          <Button variant="quiet" onClick={() => setPublishing(null)}>
-            Not yet
-          </Button>
-          <Button
-            disabled={!publishing?.safetyRead}
-            onClick={() =>
-              draft
-                .publish()
-                .then(() => setPublishing(null))
-                .catch((error: Error) => setPublishing({ problem: error.message }))
-            }
-          >
-            Publish and freeze
-          </Button>
-        </Modal.Footer>
-      </Modal>
+      {publishing && (
+        <PublishDialog
+          title={plan.title}
+          number={base.number}
+          open={open.map(({ title }) => title)}
+          safetySheet={`/desk/${preparation}/safety?revision=${base.number}`}
+          onPublish={draft.publish}
+          onClose={() => setPublishing(false)}
+        />
+      )}
+      {offered && (
+        <StartDraft
+          number={base.number}
+          label={offered.label}
+          onStart={() => {
+            setOffered(undefined)
+            draft.change(offered.plan, offered.label)
+          }}
+          onLeave={() => setOffered(undefined)}
+        />
+      )}
     </div>
   )
 }
@@ -494,49 +390,4 @@ function backToCell({ line, column }: CellPlace): void {
   const row = document.querySelector(`.reaction [data-about="${CSS.escape(line)}"]`)
   const figure = column === 'excess' ? '.bar-button' : `[data-cell$=" ${columns.indexOf(column)}"]`
   row?.querySelector<HTMLElement>(figure)?.focus()
-}
-
-function SavingWords({ saving, savedAt, zone }: { saving: Saving; savedAt: string; zone: string }) {
-  switch (saving.state) {
-    case 'saved':
-      return <span>, saved {clockTime(savedAt, zone)}</span>
-    case 'saving':
-      return <span>, saving</span>
-    case 'conflict':
-      return <span className="doubt">, not saved: changed in another window</span>
-    case 'kept':
-      return <span className="doubt">, kept on this device: {saving.why}</span>
-    case 'refused':
-      return <span className="danger">, not saved: {saving.why}</span>
-  }
-}
-
-function History({
-  history,
-  preparation,
-  zone,
-  current,
-}: Pick<DeskProps, 'history' | 'preparation' | 'zone'> & { current: number }) {
-  if (history.length === 0) return null
-  return (
-    <section className="history">
-      <h2 className="section-title">Revisions</h2>
-      <ul>
-        {history.map(({ number, state, at, by }, index) => (
-          <li key={number}>
-            {number === current ? <b>{number}</b> : <Link href={`/desk/${preparation}?revision=${number}`}>{number}</Link>}{' '}
-            {state}, {longDay(at, zone)}, {by}
-            {history[index + 1] && (
-              <>
-                {' '}
-                <Link href={`/desk/${preparation}/compare?from=${history[index + 1]!.number}&to=${number}`}>
-                  what changed since {history[index + 1]!.number}
-                </Link>
-              </>
-            )}
-          </li>
-        ))}
-      </ul>
-    </section>
-  )
 }

@@ -4,17 +4,17 @@ import { Fragment, memo, useState } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import { plannerFor } from '@/core/operations/planners'
 import { days, writeMinutes } from '@/core/plan/duration'
-import { changeStep, moveStep } from '@/core/plan/editPlan'
+import { moveStep } from '@/core/plan/editPlan'
 import { addStep } from '@/core/edit/addStep'
 import { operationIn, operations, type OperationKey } from '@/core/operations/registry'
 import type { Operation } from '@/core/operations/operation'
 import type { Plan } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
-import { stepText } from '@/core/reaction/stepText'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
 import { AddStep } from './AddStep'
-import { OperationPanel } from '../operation/OperationPanel'
-import { StepEditor } from './StepEditor'
+import { OpenStep } from './OpenStep'
+import { SortableSteps } from './SortableSteps'
+import { StripRow } from './StripRow'
 
 interface Props {
   plan: Plan
@@ -24,12 +24,13 @@ interface Props {
   solvents: readonly Substance[]
   /** Absent where the procedure is only read. */
   onChange?: ((plan: Plan, label: string) => void) | undefined
+  /** The cursor has come into a blank of a step. */
+  onAsk?: ((asked?: { step: string; blank: string }) => void) | undefined
 }
 
 /** The procedure as a strip of steps with a time gutter: solid while hands are busy, hatched while waiting. Amounts follow the table. */
-export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, lab, solvents, onChange }: Props) {
+export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, lab, solvents, onChange, onAsk }: Props) {
   const [open, setOpen] = useState<string>()
-  const [dragged, setDragged] = useState<string>()
   const place = (id: string) => plan.steps.findIndex((step) => step.id === id)
   const move = (id: string, to: number) => {
     if (!onChange || to < 0 || to >= plan.steps.length || to === place(id)) return
@@ -47,84 +48,51 @@ export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, lab, s
           {parted.length > 1 && `, on ${parted.length} days`}
         </small>
       </h2>
-      <ol className="strip">
-        {plan.steps.map((step) => {
-          const day = dayOf(step.id)
-          const { startMin, handsOnMin, waitMin, steps } = parted[day]!
-          const start = startMin[step.id]!
-          return (
-            <Fragment key={step.id}>
-              {parted.length > 1 && steps[0] === step && (
-                <li className="day">
-                  Day {day + 1}, {writeMinutes(handsOnMin + waitMin)}
-                </li>
-              )}
-              <li
-                data-about={step.id}
-                className={dragged === step.id ? 'dragged' : undefined}
-                draggable={onChange !== undefined && open !== step.id}
-                onDragStart={() => setDragged(step.id)}
-                onDragEnd={() => setDragged(undefined)}
-                onDragOver={(event) => dragged && event.preventDefault()}
-                onDrop={() => dragged && move(dragged, place(step.id))}
-              >
-                <span className="t fig">
-                  {Math.floor(start / 60)}:{String(Math.round(start % 60)).padStart(2, '0')}
-                </span>
-                <span className={`gutter${step.waitMin > step.handsOnMin ? ' wait' : ''}`} aria-hidden="true" />
-                {onChange || plannerFor(step) ? (
-                  <b>
-                    <button
-                      type="button"
-                      className="opens"
-                      aria-expanded={open === step.id}
-                      title={onChange ? 'Open this step. Alt and an arrow move it.' : 'Show what its operation works out.'}
-                      onClick={() => setOpen(open === step.id ? undefined : step.id)}
-                      onKeyDown={(event) => {
-                        if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
-                        event.preventDefault()
-                        move(step.id, place(step.id) + (event.key === 'ArrowUp' ? -1 : 1))
-                      }}
-                    >
-                      {step.title}
-                    </button>
-                  </b>
-                ) : (
-                  <b>{step.title}</b>
+      <SortableSteps ids={plan.steps.map(({ id }) => id)} onMove={move}>
+        <ol className="strip">
+          {plan.steps.map((step) => {
+            const day = dayOf(step.id)
+            const { startMin, handsOnMin, waitMin, steps } = parted[day]!
+            return (
+              <Fragment key={step.id}>
+                {parted.length > 1 && steps[0] === step && (
+                  <li className="day">
+                    Day {day + 1}, {writeMinutes(handsOnMin + waitMin)}
+                  </li>
                 )}
-                <span>
-                  {stepText(step.text, table).map((piece, index) =>
-                    piece.kind === 'text' ? (
-                      <span key={index}>{piece.text}</span>
-                    ) : (
-                      <span key={index}>
-                        <span className={`fig ${piece.typed ? 'typed' : 'derived'}`}>{piece.amount}</span> {piece.name}
-                      </span>
-                    ),
-                  )}
-                  {step.kind === 'pause' && step.meanwhile !== '' && ` Until it goes on: ${step.meanwhile}`}
-                </span>
-                <span className="until">
-                  {[step.until, step.witness ? 'a demonstrator signs' : undefined].filter(Boolean).join('; ')}
-                </span>
-                {open === step.id && (
-                  <div className="step-open">
-                    {onChange && <StepEditor plan={plan} table={table} step={step} onChange={onChange} />}
-                    <OperationPanel
+                <StripRow
+                  step={step}
+                  table={table}
+                  startMin={startMin[step.id]!}
+                  open={open === step.id}
+                  writing={onChange !== undefined}
+                  onToggle={
+                    onChange || plannerFor(step)
+                      ? () => {
+                          onAsk?.()
+                          setOpen(open === step.id ? undefined : step.id)
+                        }
+                      : undefined
+                  }
+                  onNudge={onChange && ((by) => move(step.id, place(step.id) + by))}
+                >
+                  {open === step.id && (
+                    <OpenStep
                       plan={plan}
                       table={table}
                       step={step}
                       lab={lab}
                       solvents={solvents}
-                      onWork={onChange && ((work, label) => onChange(changeStep(plan, step.id, { work }), label))}
+                      onChange={onChange}
+                      onAsk={onAsk && ((blank) => onAsk({ step: step.id, blank }))}
                     />
-                  </div>
-                )}
-              </li>
-            </Fragment>
-          )
-        })}
-      </ol>
+                  )}
+                </StripRow>
+              </Fragment>
+            )
+          })}
+        </ol>
+      </SortableSteps>
       {onChange && (
         <AddStep
           onAdd={(operation) => {

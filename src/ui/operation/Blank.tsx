@@ -1,8 +1,8 @@
 'use client'
 
-import { useId, useState } from 'react'
+import { useId, useState, type KeyboardEvent } from 'react'
 import { problemIn } from '@/core/operations/planners'
-import type { Field } from '@/core/operations/planner'
+import type { Field, Source } from '@/core/operations/planner'
 import type { WorkValue } from '@/core/plan/plan'
 import { readInUnit } from '@/core/quantity/readQuantity'
 
@@ -11,16 +11,33 @@ export type Offers = Readonly<Record<'substances' | 'solvents', readonly string[
 interface Props {
   field: Exclude<Field, { kind: 'rows' }>
   value: string | number | undefined
-  /** What the plan suggests, to go back to. */
+  /** What is said where nobody types, to go back to; and where that comes from. */
   suggested?: string | number | undefined
+  source?: Source | undefined
   /** Names to choose from, by the kind that the field offers. */
   offers?: Offers | undefined
-  /** True for what was typed, false for what the plan suggests. */
+  /** True for what was typed, false for what is suggested. */
   typed: boolean
+  /** True for a field of the step itself: there is nothing to go back to. */
+  own?: boolean
+  /** Why a value cannot stand here besides its bounds. */
+  problem?: ((value: string | number) => string | undefined) | undefined
+  /** The cursor has come: where the figure comes from may be shown. */
+  onAsk?: (() => void) | undefined
   /** True for what was read from the words of an older version of the plan, which nobody has looked at yet. */
   read?: boolean
   /** Absent where it is only read. */
   onValue?: ((value: WorkValue | undefined) => void) | undefined
+}
+
+/** Where a figure comes from that nobody typed. */
+export const sourceWords: Readonly<Record<Source, string>> = {
+  plan: 'from the plan',
+  record: 'from the record',
+  laboratory: 'of the laboratory',
+  usual: 'a usual value',
+  run: 'from the run',
+  unknown: 'not known',
 }
 
 /** The words that stand for a 0 that nobody typed, where the field has some. */
@@ -30,33 +47,53 @@ const standIn = (field: Props['field'], value: string | number | undefined, type
 const shown = (value: string | number | undefined) =>
   typeof value === 'number' ? String(Number(value.toPrecision(6))) : (value ?? '')
 
+/** A value as it stands in a sentence that is only read: with its unit, or the words for what is not known. */
+export function shownIn(field: Props['field'], value: string | number | undefined, typed: boolean): string {
+  if (field.kind === 'choice') return field.ways.find((way) => way.value === value)?.words ?? shown(value)
+  const none = standIn(field, value, typed)
+  if (none !== undefined) return none
+  return `${shown(value) || '–'}${field.kind === 'number' && field.unit ? ` ${field.unit}` : ''}`
+}
+
 /** Chosen to take back what was chosen before. */
 const backToPlan = '\u0000'
 
 /** One blank of a sentence: what was typed stands in ink, what the plan suggests in pencil. Emptied, it goes back to the plan's. */
-export function Blank({ field, value, suggested, offers, typed, read = false, onValue }: Props) {
+export function Blank({
+  field,
+  value,
+  suggested,
+  source,
+  offers,
+  typed,
+  own = false,
+  read = false,
+  problem: check,
+  onAsk,
+  onValue,
+}: Props) {
   const id = useId()
   const [text, setText] = useState<string>()
   const [problem, setProblem] = useState<string>()
-  const label = `${field.label}${field.kind === 'number' && field.unit ? `, ${field.unit}` : ''}${typed ? '' : read ? ', read from the words' : ', from the plan'}`
+  const label = `${field.label}${field.kind === 'number' && field.unit ? `, ${field.unit}` : ''}${typed ? '' : read ? ', read from the words' : `, ${sourceWords[source ?? 'plan']}`}`
   const style = `blank ${typed ? 'typed' : 'derived'}`
   const none = standIn(field, value, typed)
   const written = none === undefined ? shown(value) : ''
-  if (!onValue)
-    return (
-      <span className={style}>
-        {field.kind === 'choice'
-          ? (field.ways.find((way) => way.value === value)?.words ?? shown(value))
-          : (none ?? (written || '–'))}
-        {field.kind === 'number' && field.unit ? ` ${field.unit}` : ''}
-      </span>
-    )
+  if (!onValue) return <span className={style}>{shownIn(field, value, typed)}</span>
+  // As in a figure of the table: `=` goes to where it comes from.
+  const askOnEquals = (event: KeyboardEvent) => {
+    if (event.key !== '=' || !onAsk) return
+    event.preventDefault()
+    document.querySelector<HTMLElement>('.working')?.focus()
+  }
   if (field.kind === 'choice')
     return (
       <select
         className={style}
         aria-label={label}
         value={shown(value)}
+        onFocus={onAsk}
+        onKeyDown={askOnEquals}
         onChange={(event) => onValue(event.currentTarget.value === backToPlan ? undefined : event.currentTarget.value)}
       >
         {(typed || read) && suggested !== undefined && (
@@ -79,18 +116,22 @@ export function Blank({ field, value, suggested, offers, typed, read = false, on
       return
     }
     if (text.trim() === '') {
+      if (own) return setProblem(`A ${field.label} is needed.`)
       setText(undefined)
       setProblem(undefined)
       onValue(undefined)
       return
     }
     if (field.kind === 'text') {
+      const wrong = check?.(text.trim())
+      setProblem(wrong)
+      if (wrong) return
       setText(undefined)
       onValue(text.trim())
       return
     }
     const read = readInUnit(text, field.kind === 'number' ? field.unit : '')
-    const wrong = read.ok ? problemIn(field, read.value) : read.problem
+    const wrong = read.ok ? (problemIn(field, read.value) ?? check?.(read.value)) : read.problem
     setProblem(wrong)
     if (wrong || !read.ok) return
     setText(undefined)
@@ -110,8 +151,10 @@ export function Blank({ field, value, suggested, offers, typed, read = false, on
         autoComplete="off"
         spellCheck={false}
         onChange={(event) => setText(event.currentTarget.value)}
+        onFocus={onAsk}
         onBlur={commit}
         onKeyDown={(event) => {
+          askOnEquals(event)
           if (event.key === 'Enter') commit()
           if (event.key === 'Escape') {
             setText(undefined)

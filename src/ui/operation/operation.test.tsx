@@ -10,7 +10,8 @@ import { reactionTable } from '@/core/reaction/reactionTable'
 import { plans } from '@/demo/plans'
 import { acetanilide, fractionation, isopentylAcetate, separation } from '@/test-support/plans'
 import { BandPicture } from './BandPicture'
-import { Blank } from './Blank'
+import { common, ownBlank } from '@/core/operations/own'
+import { Blank, sourceWords } from './Blank'
 import { ticksFor } from './chart'
 import { HeadPicture } from './HeadPicture'
 import { LayersPicture } from './LayersPicture'
@@ -26,7 +27,7 @@ const draw = (plan: Plan, step: Step, writes = true) =>
       table={reactionTable(plan)}
       step={step}
       lab={defaultLab}
-      onWork={writes ? () => undefined : undefined}
+      onChange={writes ? () => undefined : undefined}
     />,
   )
 const stepOf = (plan: Plan, id: string) => plan.steps.find((step) => step.id === id)!
@@ -41,18 +42,28 @@ describe.each(plans.map((plan) => [plan.title, plan] as const))('%s', (_title, p
     const labels = [...html.matchAll(/<(?:input|select)[^>]*aria-label="([^"]+)"/g)].map(([, label]) => label)
     expect(labels.length).toBeGreaterThan(0)
     expect(new Set(labels).size).toBe(labels.length)
-    // What the author has typed stands without the plan's name behind it.
+    // What the author has typed, and the fields of the step itself, stand without a source behind them.
     const typed = Object.keys(step.work ?? { of: '' }).length - 1
-    expect(labels.filter((label) => !label!.endsWith(', from the plan'))).toHaveLength(typed)
+    const sentences = [...plannerFor(step)!.sentences(filledFor(contextAt(plan, step.id))), ...common(step)]
+    const own = sentences
+      .flatMap((sentence) => sentence.match(/\{@\w+\}/g) ?? [])
+      .filter((key) => ownBlank(key.slice(1, -1), step, plan))
+    const sourced = new RegExp(`, (${Object.values(sourceWords).join('|')})$`)
+    expect(labels.filter((label) => !sourced.test(label!))).toHaveLength(typed + own.length)
   })
   test.each(steps.map((step) => [step.title, step] as const))('%s: is read without blanks', (_step, step) => {
     const html = draw(plan, step, false)
     expect(html).not.toMatch(/<input|<select|<textarea/)
-    expect(html).toContain('class="blank derived"')
+    expect(html).toMatch(/class="blank (derived|typed)"/)
   })
 })
 
-test('a step without a planner draws nothing', () => expect(draw(acetanilide, stepOf(acetanilide, 'safety'))).toBe(''))
+test('a step without figures says its own fields', () => {
+  const html = draw(acetanilide, stepOf(acetanilide, 'weigh-crude'))
+  expect(html).toMatch(/aria-label="sample"[^>]* value="crude"/)
+  expect(html).toContain('What the step says')
+  expect(draw(acetanilide, stepOf(acetanilide, 'safety'), false)).not.toContain('<input')
+})
 
 describe('blanks', () => {
   const volume = { key: 'v', label: 'volume', kind: 'number', unit: 'mL', least: 0, most: 100, law: 'not' } as const
@@ -213,5 +224,5 @@ test('the pairs of three components are named where their constants stand', () =
   }
   const html = draw({ ...fractionation, steps: fractionation.steps.map((each) => (each.id === step.id ? step : each)) }, step)
   expect(html).toContain('toluene with cyclohexane')
-  expect(html.match(/aria-label="constant \d–\d, from the plan"/g)).toHaveLength(6)
+  expect(html.match(/aria-label="constant \d–\d, not known"/g)).toHaveLength(6)
 })

@@ -252,6 +252,8 @@ export const crystallising = planner({
     const meltsC = solute?.melting?.lowC
     const cool = coolingPlan(volumeML)
     const wanted = { curve: curveML, factor: factorML, portions: volumeML }[filled.way] ?? volumeML
+    const own = stepOf(context)
+    const weighed = own !== null && context.measured?.samples[own.from] !== undefined
     const name = solvent?.name ?? 'the solvent'
     const names = soluteAmongSolvents(context, filled)?.solvents.map((each) => each.name) ?? []
     const strangers = filled.tried.flatMap(({ solvent: tried }) =>
@@ -307,6 +309,12 @@ export const crystallising = planner({
         `${writeNumber(impurityG - stays, 2)} g of the impurity come out with the crystals; ${writeNumber((100 * impurityG) / filled.impurityS, 0)} mL would hold all of it.`,
       ),
       ...when(filled.impurityS > 0 && impurityG <= stays, 'impurity', 'good', 'The impurity stays dissolved.'),
+      ...when(
+        !weighed && Math.abs(wanted - volumeML) > 0.05 * volumeML,
+        'school',
+        'open',
+        `${filled.way === 'factor' ? 'By the factor' : 'By the curve'} it would be ${writeNumber(wanted, 0)} mL, and ${writeNumber(volumeML, 0)} mL stand here: write it into the table, or choose the other way.`,
+      ),
       {
         id: 'cool',
         level: 'open',
@@ -319,15 +327,22 @@ export const crystallising = planner({
         ...(curveML === null
           ? []
           : [
-              fact('curve', 'hot solvent by the curve', curveML, 'mL', 0, {
-                how: `100·${writeNumber(soluteG, 2)} g ÷ ${writeNumber(hotS, 2)} g, and ${hot ? 40 : 10} % more`,
-                atBench: true,
-              }),
+              fact(
+                'curve',
+                weighed ? `hot solvent for our ${writeNumber(soluteG, 2)} g` : 'hot solvent by the curve',
+                curveML,
+                'mL',
+                0,
+                {
+                  how: `100·${writeNumber(soluteG, 2)} g ÷ ${writeNumber(hotS, 2)} g, and ${hot ? 40 : 10} % more`,
+                  // Before the crude is weighed the sentence has the only figure.
+                  atBench: weighed,
+                },
+              ),
             ]),
         fact('factor', 'by the factor', factorML, 'mL', 0, {
           how: `${writeNumber(filled.perG, 1)} mL/g × ${writeNumber(soluteG, 2)} g`,
         }),
-        fact('wanted', 'by the school chosen', wanted, 'mL', 0),
         ...(known
           ? [
               fact('loss', 'stays dissolved cold', crop.lossG, 'g', 2, {

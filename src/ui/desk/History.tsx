@@ -1,0 +1,34 @@
+import Link from 'next/link'
+import { longDay } from '../time'
+import type { DeskProps } from './Desk'
+
+/** The revisions of a preparation, the newest first, each with what changed. */
+export function History({
+  history,
+  preparation,
+  zone,
+  current,
+}: Pick<DeskProps, 'history' | 'preparation' | 'zone'> & { current: number }) {
+  if (history.length === 0) return null
+  return (
+    <section className="history">
+      <h2 className="section-title">Revisions</h2>
+      <ul>
+        {history.map(({ number, state, at, by }, index) => (
+          <li key={number}>
+            {number === current ? <b>{number}</b> : <Link href={`/desk/${preparation}?revision=${number}`}>{number}</Link>}{' '}
+            {state}, {longDay(at, zone)}, {by}
+            {history[index + 1] && (
+              <>
+                {' '}
+                <Link href={`/desk/${preparation}/compare?from=${history[index + 1]!.number}&to=${number}`}>
+                  what changed since {history[index + 1]!.number}
+                </Link>
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

@@ -1,0 +1,53 @@
+import { lineName } from '@/core/plan/lineName'
+import { isCharged, type Plan, type Step } from '@/core/plan/plan'
+import type { ReactionTable } from '@/core/reaction/reactionTable'
+import { PrintedSentence } from './PrintedSentence'
+import { WrittenText } from './WrittenText'
+
+interface Props {
+  plan: Plan
+  table: ReactionTable
+  step: Step
+  onChange: (part: Record<string, unknown>, what: string) => void
+}
+
+const linesOf = (text: string) => text.split('\n').flatMap((line) => (line.trim() === '' ? [] : [line.trim()]))
+
+/** The words of a step as the bench has them: what to do, with amounts that follow the table, how one knows that it is over, and the caution. */
+export function PrintedWords({ plan, table, step, onChange }: Props) {
+  const insert = (line: string) => `${step.text}${/\s$|^$/.test(step.text) ? '' : ' '}{${line}}`
+  return (
+    <fieldset className="printed">
+      <legend>printed for the bench</legend>
+      <p>
+        <PrintedSentence step={step} table={table} />
+      </p>
+      <WrittenText label="title" value={step.title} required onText={(title) => onChange({ title }, 'title')} />
+      <WrittenText label="what to do" value={step.text} long onText={(text) => onChange({ text }, 'words')} />
+      <span className="insert">
+        amount of{' '}
+        {plan.lines.filter(isCharged).map((line) => (
+          <button type="button" key={line.id} onClick={() => onChange({ text: insert(line.id) }, 'words')}>
+            {lineName(plan, line)}
+          </button>
+        ))}
+      </span>
+      {step.kind === 'assemble' && (
+        <WrittenText
+          label="checks, one to a line"
+          value={step.checks.join('\n')}
+          long
+          required
+          onText={(text) => onChange({ checks: linesOf(text) }, 'checks')}
+        />
+      )}
+      {step.kind === 'pause' && (
+        <WrittenText label="meanwhile" value={step.meanwhile} long onText={(meanwhile) => onChange({ meanwhile }, 'meanwhile')} />
+      )}
+      <div className="side-by-side">
+        <WrittenText label="until" value={step.until ?? ''} onText={(until) => onChange({ until }, 'finish')} />
+        <WrittenText label="caution" value={step.caution ?? ''} onText={(caution) => onChange({ caution }, 'caution')} />
+      </div>
+    </fieldset>
+  )
+}

@@ -1,0 +1,112 @@
+import { useMemo, type ReactNode } from 'react'
+import { readFromWords, takeAsOwn } from '@/core/edit/readFromWords'
+import type { Plan } from '@/core/plan/plan'
+import type { queriesOf } from '@/core/query/queries'
+import { State } from '../figures/State'
+import type { MarginNote } from '../page/Margin'
+import { QueryNote } from './QueryNote'
+import { ReadNote } from './ReadNote'
+
+interface Asked {
+  plan: Plan
+  queries: ReturnType<typeof queriesOf>
+  readOnly: boolean
+  /** True where what was read from old words waits to be looked at. */
+  unread: boolean
+  change: (plan: Plan, label: string) => void
+  /** What stands beside the figure where the cursor is. */
+  beside: { about: string; node: ReactNode } | undefined
+}
+
+/** The margin of a plan: queries with their remedies, what was read from old words, and the cautions of its substances. */
+export function useMarginNotes({ plan, queries, readOnly, unread, change, beside }: Asked): MarginNote[] {
+  const standing = useMemo(
+    () => [
+      ...queries.map((query): MarginNote => ({
+        key: query.id,
+        about: query.about,
+        node: (
+          <QueryNote
+            query={query}
+            readOnly={readOnly}
+            onRemedy={() => change(query.remedy!.apply(plan), query.remedy!.label.toLowerCase())}
+            onAnswer={(reason) =>
+              change(
+                {
+                  ...plan,
+                  answers: [
+                    ...plan.answers.filter((answer) => answer.query !== query.id),
+                    ...(reason === null ? [] : [{ query: query.id, reason }]),
+                  ],
+                },
+                reason === null ? `answer to “${query.title}” taken back` : `answer to “${query.title}”`,
+              )
+            }
+          />
+        ),
+      })),
+      ...(unread ? readNotes(plan, change) : []),
+      ...cautionNotes(plan),
+    ],
+    [plan, queries, readOnly, unread, change],
+  )
+  return beside ? [{ key: 'working', inView: true, ...beside }, ...standing] : standing
+}
+
+function readNotes(plan: Plan, change: Asked['change']): MarginNote[] {
+  const waiting = plan.steps.filter(({ read }) => read)
+  return waiting.map((step) => ({
+    key: `read-${step.id}`,
+    about: step.id,
+    node: (
+      <ReadNote
+        phrases={readFromWords(step)}
+        more={waiting.length - 1}
+        onOwn={(all) =>
+          change(
+            takeAsOwn(plan, all ? undefined : step.id),
+            all ? 'what was read taken over' : `what was read of “${step.title}” taken over`,
+          )
+        }
+      />
+    ),
+  }))
+}
+
+function cautionNotes(plan: Plan): MarginNote[] {
+  const cautioned = new Set<string>()
+  const notes = plan.lines.flatMap((line): MarginNote[] => {
+    const substance = plan.substances.find(({ id }) => id === line.substance)
+    if (!substance?.caution || cautioned.has(substance.id) || line.role === 'by-product') return []
+    cautioned.add(substance.id)
+    return [
+      {
+        key: `caution-${substance.id}`,
+        about: line.id,
+        node: (
+          // On paper each caution stands with its line.
+          <div className="no-print">
+            <h3>
+              <State level="danger">{substance.name}</State>
+            </h3>
+            <p>{substance.caution}</p>
+          </div>
+        ),
+      },
+    ]
+  })
+  if (notes.length === 0) return []
+  return [
+    ...notes,
+    {
+      key: 'deference',
+      about: plan.lines.at(-1)!.id,
+      node: (
+        <p className="quiet">
+          These cautions are advice for a supervised laboratory. The supplier’s safety data sheet, your local rules and the
+          qualified person in charge decide.
+        </p>
+      ),
+    },
+  ]
+}
