@@ -4,7 +4,7 @@ import { scalePlan } from '@/core/edit/scalePlan'
 import type { Plan } from '@/core/plan/plan'
 import { timeFactor } from '@/core/quantity/timeFactor'
 import { computedLine, dispensed, reactionTable } from '@/core/reaction/reactionTable'
-import type { Field } from '@/core/operations/planner'
+import type { Field } from '@/core/operations/fields'
 import { contextOf, filledFor, plannerFor, reportFor } from '@/core/operations/planners'
 
 const at = (plan: Plan) => {

@@ -1,4 +1,4 @@
-import type { Field, Filled, Law } from '../operations/planner'
+import type { Field, Filled, Law } from '../operations/fields'
 import { plannerFor } from '../operations/planners'
 import { operationIn } from '../operations/registry'
 import type { Anchor, Plan, Step, Work, WorkValue } from '../plan/plan'

@@ -1,7 +1,7 @@
 import { lineName } from '../plan/lineName'
 import { isCharged, type Plan, type Step, type Vessel } from '../plan/plan'
 import { deviceOf, devices } from '../quantity/device'
-import type { ChoiceField, NumberField, TextField } from './planner'
+import type { ChoiceField, NumberField, TextField } from './fields'
 import { fillRule, vesselSizes } from './vessel/vessel'
 
 /** A blank that is a field of the step itself and not of its planner, as a sentence of an operation may hold one: `@` and its name. */

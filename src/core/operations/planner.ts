@@ -1,11 +1,12 @@
 import type { Lab } from '../lab/lab'
 import type { OperationKey } from './registry'
-import type { Plan, Step, WorkRow, WorkValue } from '../plan/plan'
+import type { Plan, Step, WorkValue } from '../plan/plan'
 import type { Substance } from '../substance/substance'
 import { writeNumber } from '../quantity/write'
 import type { ReactionTable } from '../reaction/reactionTable'
 import type { TemperatureReading } from './vessel/timeInBand'
 import type { StepContents } from './vessel/contents'
+import type { Blanks, Field, Filled } from './fields'
 import type { OwnKey } from './own'
 import type { StepRule } from './query'
 import type { HeadReading } from './distil/headReadings'
@@ -31,70 +32,12 @@ export interface Context {
   step: Step
   now: StepContents
   lab: Lab
-  measured?: Measured
+  measured?: Measured | undefined
   /** Solvents to compare besides those of the plan. */
   solvents?: readonly Substance[]
   /** The blanks of another step of the same plan. */
   filledOf: (step: Step) => Filled
 }
-
-/** How a typed figure goes with the scale of its plan: as the amounts do, as the time does in which the same heat per gram is led away (timeFactor), or not at all. */
-export type Law = 'as the amounts' | 'as the time of cooling' | 'not'
-
-/** `none` is shown for a 0 that nobody typed: not taken, not known. */
-export interface NumberField<K extends string = string> {
-  key: K
-  label: string
-  kind: 'number'
-  unit: string
-  least: number
-  most: number
-  law: Law
-  none?: string
-}
-
-/** One of a few words; `ofLab` adds those of the laboratory, and then any may stand in a file from elsewhere. */
-export interface ChoiceField<K extends string = string, V extends string = string> {
-  key: K
-  label: string
-  kind: 'choice'
-  ways: readonly { value: V; words: string }[]
-  ofLab?: (lab: Lab) => readonly { value: V; words: string }[]
-}
-
-/** `offers`: names to choose from while it is typed; any other may be typed as well. */
-export interface TextField<K extends string = string> {
-  key: K
-  label: string
-  kind: 'text'
-  offers?: 'substances' | 'solvents'
-}
-
-export interface RowsField<K extends string = string> {
-  key: K
-  label: string
-  kind: 'rows'
-  columns: readonly (NumberField | ChoiceField | TextField)[]
-  add: string
-  fresh: WorkRow
-}
-
-/** One blank of a planner's sentence. */
-export type Field = NumberField | ChoiceField | TextField | RowsField
-
-/** The value of every field by its key: what was typed, and for the rest what is suggested. */
-export type Filled = Record<string, WorkValue>
-
-type ValueOf<F> = F extends { kind: 'number' }
-  ? number
-  : F extends { kind: 'choice'; ways: readonly { value: infer V }[] }
-    ? V
-    : F extends { kind: 'rows' }
-      ? WorkRow[]
-      : string
-
-/** The blanks that belong to a list of fields: a misspelt key does not compile. */
-export type Blanks<F extends readonly Field[]> = { [E in F[number] as E['key']]: ValueOf<E> }
 
 /** A value that nobody typed, with where it comes from. */
 export interface Said<V = WorkValue> {
@@ -231,65 +174,6 @@ export function inPowers(value: number): string {
   }
   return String(Number(value.toPrecision(3)))
 }
-
-const numberField =
-  (law: Law) =>
-  <const K extends string>(key: K, label: string, unit: string, least: number, most: number, none?: string): NumberField<K> => ({
-    key,
-    label,
-    kind: 'number',
-    unit,
-    least,
-    most,
-    law,
-    ...(none === undefined ? {} : { none }),
-  })
-
-/** A blank for a number that stays as it is at any scale. */
-export const blank = numberField('not')
-/** A blank for how much of something there is: it goes with the scale. */
-export const amount = numberField('as the amounts')
-/** A blank for a time in which heat is led away through the wall. */
-export const lasting = numberField('as the time of cooling')
-
-type Way<W> = W extends readonly [infer V, string] ? V : W
-
-/** A blank that is one of a few words. */
-export const oneOf = <const K extends string, const W extends string | readonly [string, string]>(
-  key: K,
-  label: string,
-  ways: readonly W[],
-  ofLab?: ChoiceField['ofLab'],
-): ChoiceField<K, Way<W> & string> =>
-  ({
-    key,
-    label,
-    kind: 'choice',
-    ways: ways.map((way) =>
-      typeof way === 'string' ? { value: way, words: way } : { value: way[0], words: way[1] },
-    ) as unknown as ChoiceField<K, Way<W> & string>['ways'],
-    ...(ofLab ? { ofLab } : {}),
-  }) as ChoiceField<K, Way<W> & string>
-
-/** A blank for a name. */
-export const named = <const K extends string>(key: K, label: string, offers?: TextField['offers']): TextField<K> => ({
-  key,
-  label,
-  kind: 'text',
-  ...(offers ? { offers } : {}),
-})
-
-/** A blank for a list. */
-export const list = <const K extends string>(
-  key: K,
-  label: string,
-  rest: Omit<RowsField, 'key' | 'label' | 'kind'>,
-): RowsField<K> => ({
-  key,
-  label,
-  kind: 'rows',
-  ...rest,
-})
 
 /** To three figures, for suggestions: nobody types more; to more of them where a sum is read from it. */
 export const rough = (value: number, figures = 3): number => (value === 0 ? 0 : Number(value.toPrecision(figures)))

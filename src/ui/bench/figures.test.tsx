@@ -21,9 +21,11 @@ describe('figures at the bench', () => {
   test('what was charged counts: half the aniline leaves half the crude to expect', () => {
     const log = new TestLog()
     log.difference('charge-aniline', 25, 25 - 2.044)
-    // 4.49 g of crude become 2.25 g, so 117 mL by the curve become 58.5 mL.
-    expect(shown(new TestLog(), 'crystallise')).toContain('117 mL')
-    expect(shown(log, 'crystallise')).toMatch(/5[89] mL/)
+    // 4.49 g of crude become 2.25 g, so the 98 mL of the sentence become 49 mL: one figure, and no other by the curve beside it.
+    expect(shown(new TestLog(), 'crystallise')).toContain('98 mL')
+    expect(shown(log, 'crystallise')).toContain('49 mL')
+    expect(shown(log, 'crystallise')).toContain('hot solvent for our 2.25 g')
+    expect(shown(log, 'crystallise')).not.toContain('by the curve')
   })
   test('the boil is that of the laboratory’s pressure: 391.15/(1 − ln(596/760)/10.58) K at 2000 m', () => {
     expect(shown(new TestLog(), 'reflux')).toContain('118.0 °C')

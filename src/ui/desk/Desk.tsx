@@ -25,7 +25,7 @@ import { ProcedureStrip } from './ProcedureStrip'
 import { PublishDialog } from './PublishDialog'
 import { StartDraft } from './StartDraft'
 import { DeskHead } from './DeskHead'
-import { History } from './History'
+import { History, type Revision } from './History'
 import { useMarginNotes } from './useMarginNotes'
 import type { CellActions, CellPlace } from './QuantityCell'
 import { columns, ReactionTableView } from './ReactionTableView'
@@ -44,7 +44,7 @@ export interface DeskProps {
   course: string
   preparation: string
   opened: { base: Base; plan: Plan }
-  history: { number: number; state: Base['state']; at: string; by: string }[]
+  history: Revision[]
   /** True for a preparation that is put away. */
   archived: boolean
   shelf: Bottle[]

@@ -1,14 +1,23 @@
 import Link from 'next/link'
 import { longDay } from '../time'
-import type { DeskProps } from './Desk'
+
+export interface Revision {
+  number: number
+  state: 'draft' | 'published' | 'superseded'
+  at: string
+  by: string
+}
+
+interface Props {
+  history: readonly Revision[]
+  preparation: string
+  zone: string
+  /** Number of the revision that is looked at. */
+  current: number
+}
 
 /** The revisions of a preparation, the newest first, each with what changed. */
-export function History({
-  history,
-  preparation,
-  zone,
-  current,
-}: Pick<DeskProps, 'history' | 'preparation' | 'zone'> & { current: number }) {
+export function History({ history, preparation, zone, current }: Props) {
   if (history.length === 0) return null
   return (
     <section className="history">

@@ -2,7 +2,8 @@
 
 import { useId, useState, type KeyboardEvent } from 'react'
 import { problemIn } from '@/core/operations/planners'
-import type { Field, Source } from '@/core/operations/planner'
+import type { Source } from '@/core/operations/planner'
+import type { Field } from '@/core/operations/fields'
 import type { WorkValue } from '@/core/plan/plan'
 import { readInUnit } from '@/core/quantity/readQuantity'
 

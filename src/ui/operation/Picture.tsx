@@ -2,7 +2,8 @@
 
 import dynamic from 'next/dynamic'
 import type { ComponentType } from 'react'
-import type { Context, Filled } from '@/core/operations/planner'
+import type { Context } from '@/core/operations/planner'
+import type { Filled } from '@/core/operations/fields'
 import { operationOf, type OperationKey } from '@/core/operations/registry'
 import { orSaid } from './orSaid'
 import { LayersPicture } from './LayersPicture'

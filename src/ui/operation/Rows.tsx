@@ -1,6 +1,6 @@
 'use client'
 
-import type { Field } from '@/core/operations/planner'
+import type { Field } from '@/core/operations/fields'
 import type { WorkRow } from '@/core/plan/plan'
 import { Blank, type Offers } from './Blank'
 

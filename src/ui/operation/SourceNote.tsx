@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import type { Lab } from '@/core/lab/lab'
-import type { Law } from '@/core/operations/planner'
+import type { Law } from '@/core/operations/fields'
 import { contextOf, fieldsHere, filledFor, plannerFor, suggestedFor } from '@/core/operations/planners'
 import type { Plan, Step, WorkValue } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'

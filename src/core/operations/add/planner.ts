@@ -5,23 +5,8 @@ import { additionRate, pauseRule } from './additionRate'
 import { adiabaticRise } from './adiabaticRise'
 import { initiationLadder, initiationMin } from './initiation'
 import { gramsIn, specificHeatIn } from '../vessel/inVessel'
-import {
-  amount,
-  blank,
-  lasting,
-  fact,
-  ofPlan,
-  ofRecord,
-  oneOf,
-  planner,
-  rough,
-  unknown,
-  usual,
-  when,
-  type Advice,
-  type Blanks,
-  type Context,
-} from '../planner'
+import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when, type Advice, type Context } from '../planner'
+import { amount, blank, lasting, oneOf, type Blanks } from '../fields'
 
 const fields = [
   amount('volumeML', 'volume that goes in', 'mL', 0.01, 20_000),

@@ -1,6 +1,7 @@
 import { timeFactor } from '../../quantity/timeFactor'
 import { timeInBand } from '../vessel/timeInBand'
-import { amount, blank, lasting, fact, ofPlan, oneOf, planner, rough, unknown, usual, when, type Blanks } from '../planner'
+import { fact, ofPlan, planner, rough, unknown, usual, when } from '../planner'
+import { amount, blank, lasting, oneOf, type Blanks } from '../fields'
 
 /** What each bath holds without refilling, °C. */
 const baths: Readonly<Record<string, { atC: number; made: string }>> = {

@@ -2,6 +2,7 @@ import { pressureMmHg } from '../../lab/lab'
 import { lineOf, mainSubstance, substanceOf } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
 import { writeNumber } from '../../quantity/write'
+import { reactionTable } from '../../reaction/reactionTable'
 import { boilsAt } from '../vessel/boilingAt'
 import { compareSolvents, type SolventJudged } from './compareSolvents'
 import {
@@ -20,26 +21,8 @@ import { solventPairs, type SolventPair } from './solventPairs'
 import { cooledTooFast, solventVolume } from './rules'
 import { rinseLoss } from '../filter/papers'
 import { expectedProductG } from '../vessel/inVessel'
-import {
-  amount,
-  blank,
-  fact,
-  list,
-  named,
-  ofLab,
-  ofPlan,
-  ofRecord,
-  ofRun,
-  oneOf,
-  planner,
-  rough,
-  unknown,
-  usual,
-  when,
-  type Advice,
-  type Blanks,
-  type Context,
-} from '../planner'
+import { fact, ofLab, ofPlan, ofRecord, ofRun, planner, rough, unknown, usual, when, type Advice, type Context } from '../planner'
+import { amount, blank, list, named, oneOf, type Blanks } from '../fields'
 
 const fields = [
   amount('soluteG', 'crude', 'g', 0.001, 5000),
@@ -183,6 +166,10 @@ export const crystallising = planner({
     const hottest = points.length > 0 ? Math.max(...points.map(({ atC }) => atC)) : 100
     const hotC = rough(Math.min((boil?.atC ?? 100) - 1, hottest))
     const hotFiltration = typed.hotFiltration === 'yes'
+    // The procedure's own factor is that of the plan, whatever a group has charged.
+    const expectedInPlan = measured
+      ? expectedProductG({ ...context, table: reactionTable(context.plan), measured: undefined })
+      : expected
     const planned = own ? (table.lines.find(({ line }) => line.id === own.solvent)?.volume?.value ?? 0) : 0
     const used = measured?.usedML[step.id]
     // It cools by itself and then in ice, as is usual.
@@ -224,7 +211,10 @@ export const crystallising = planner({
       hotFiltration: usual('no', 'only where something stays undissolved'),
       perG:
         planned > 0
-          ? ofPlan(rough(Math.max(0.1, planned / (typed.soluteG ?? soluteG))), 'the solvent of the table over the crude')
+          ? ofPlan(
+              rough(Math.max(0.1, planned / (typed.soluteG ?? rough(expectedInPlan || 1)))),
+              'the solvent of the table over the crude',
+            )
           : unknown(0.1, 'no volume stands in the table'),
       rinseML: usual(Math.max(1, Math.round(soluteG)), 'a millilitre to the gram'),
       impurityPercent: usual(2, 'nobody has said how impure'),
@@ -252,8 +242,6 @@ export const crystallising = planner({
     const meltsC = solute?.melting?.lowC
     const cool = coolingPlan(volumeML)
     const wanted = { curve: curveML, factor: factorML, portions: volumeML }[filled.way] ?? volumeML
-    const own = stepOf(context)
-    const weighed = own !== null && context.measured?.samples[own.from] !== undefined
     const name = solvent?.name ?? 'the solvent'
     const names = soluteAmongSolvents(context, filled)?.solvents.map((each) => each.name) ?? []
     const strangers = filled.tried.flatMap(({ solvent: tried }) =>
@@ -310,7 +298,7 @@ export const crystallising = planner({
       ),
       ...when(filled.impurityS > 0 && impurityG <= stays, 'impurity', 'good', 'The impurity stays dissolved.'),
       ...when(
-        !weighed && Math.abs(wanted - volumeML) > 0.05 * volumeML,
+        !context.measured && Math.abs(wanted - volumeML) > 0.05 * volumeML,
         'school',
         'open',
         `${filled.way === 'factor' ? 'By the factor' : 'By the curve'} it would be ${writeNumber(wanted, 0)} mL, and ${writeNumber(volumeML, 0)} mL stand here: write it into the table, or choose the other way.`,
@@ -327,22 +315,22 @@ export const crystallising = planner({
         ...(curveML === null
           ? []
           : [
-              fact(
-                'curve',
-                weighed ? `hot solvent for our ${writeNumber(soluteG, 2)} g` : 'hot solvent by the curve',
-                curveML,
-                'mL',
-                0,
-                {
-                  how: `100·${writeNumber(soluteG, 2)} g ÷ ${writeNumber(hotS, 2)} g, and ${hot ? 40 : 10} % more`,
-                  // Before the crude is weighed the sentence has the only figure.
-                  atBench: weighed,
-                },
-              ),
+              fact('curve', 'hot solvent by the curve', curveML, 'mL', 0, {
+                how: `100·${writeNumber(soluteG, 2)} g ÷ ${writeNumber(hotS, 2)} g, and ${hot ? 40 : 10} % more`,
+              }),
             ]),
-        fact('factor', 'by the factor', factorML, 'mL', 0, {
-          how: `${writeNumber(filled.perG, 1)} mL/g × ${writeNumber(soluteG, 2)} g`,
-        }),
+        // At the bench one figure: what the sentence says, for what this group has got.
+        fact(
+          'factor',
+          context.measured ? `hot solvent for our ${writeNumber(soluteG, 2)} g` : 'by the factor',
+          factorML,
+          'mL',
+          0,
+          {
+            how: `${writeNumber(filled.perG, 1)} mL/g × ${writeNumber(soluteG, 2)} g`,
+            atBench: true,
+          },
+        ),
         ...(known
           ? [
               fact('loss', 'stays dissolved cold', crop.lossG, 'g', 2, {

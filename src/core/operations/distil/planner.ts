@@ -21,25 +21,20 @@ import { decomposesFromC, whichDistillation } from './whichDistillation'
 import { crudeComposition } from '../wash/impurities'
 import { expectedProductG } from '../vessel/inVessel'
 import {
-  amount,
-  blank,
   fact,
-  list,
-  named,
   ofLab,
   ofPlan,
   ofRecord,
-  oneOf,
   planner,
   rough,
   unknown,
   usual,
   when,
   type Advice,
-  type Blanks,
   type Context,
   type Report,
 } from '../planner'
+import { amount, blank, list, named, oneOf, type Blanks } from '../fields'
 
 const constant = <const I extends 1 | 2 | 3, const J extends 1 | 2 | 3>(i: I, j: J) =>
   blank(`A${i}${j}` as `A${I}${J}`, `constant ${i}–${j}`, '', -20, 20)

@@ -7,22 +7,8 @@ import { agentsFor, dryingAgents, dryingDose, speaksAgainst, waterInSolvent } fr
 import { isWatery } from '../vessel/watery'
 import { densityIn, expectedProductG, liquids } from '../vessel/inVessel'
 import { flowOfPlan } from '../extract/flowOfPlan'
-import {
-  amount,
-  blank,
-  fact,
-  ofLab,
-  ofPlan,
-  ofRecord,
-  oneOf,
-  planner,
-  rough,
-  usual,
-  when,
-  type Advice,
-  type Blanks,
-  type Context,
-} from '../planner'
+import { fact, ofLab, ofPlan, ofRecord, planner, rough, usual, when, type Advice, type Context } from '../planner'
+import { amount, blank, oneOf, type Blanks } from '../fields'
 
 const fields = [
   amount('volumeML', 'volume', 'mL', 0.1, 20_000),

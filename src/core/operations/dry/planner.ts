@@ -3,7 +3,8 @@ import { deviceOf, uncertaintyOf } from '../../quantity/device'
 import { writeNumber } from '../../quantity/write'
 import { agreementOf, dryingTrend, lastTwoAgree, type Weighing } from './constantMass'
 import { expectedProductG } from '../vessel/inVessel'
-import { amount, blank, fact, list, planner, unknown, usual, when, type Advice, type Blanks, type Context } from '../planner'
+import { fact, planner, unknown, usual, when, type Advice, type Context } from '../planner'
+import { amount, blank, list, type Blanks } from '../fields'
 
 const fields = [
   blank('ovenC', 'oven', '°C', 15, 250),

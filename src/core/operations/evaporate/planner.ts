@@ -5,7 +5,8 @@ import { evaporating as evaporate } from './pressureFor'
 import { isFlammable } from '../../substance/flammable'
 import { isWatery } from '../vessel/watery'
 import { liquids } from '../vessel/inVessel'
-import { blank, fact, ofRecord, oneOf, planner, rough, usual, when, type Advice, type Blanks, type Context } from '../planner'
+import { fact, ofRecord, planner, rough, usual, when, type Advice, type Context } from '../planner'
+import { blank, oneOf, type Blanks } from '../fields'
 
 const fields = [
   blank('bathC', 'bath', '°C', 20, 250),

@@ -1,4 +1,4 @@
-import { amount, blank, list, named, oneOf, type Blanks } from '../planner'
+import { amount, blank, list, named, oneOf, type Blanks } from '../fields'
 
 const soluteColumns = [
   named('name', 'substance', 'substances'),

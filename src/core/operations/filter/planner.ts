@@ -3,21 +3,8 @@ import { writeNumber } from '../../quantity/write'
 import { solubilityAt } from '../crystallise/solubility'
 import { filteringFor, flutedPaper, rinseLoss, rinseML, suctionPaper } from './papers'
 import { expectedProductG } from '../vessel/inVessel'
-import {
-  amount,
-  blank,
-  fact,
-  named,
-  ofPlan,
-  ofRecord,
-  oneOf,
-  planner,
-  rough,
-  unknown,
-  usual,
-  when,
-  type Blanks,
-} from '../planner'
+import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when } from '../planner'
+import { amount, blank, named, oneOf, type Blanks } from '../fields'
 
 const fields = [
   oneOf('keep', 'what is kept', ['solid', 'solution']),

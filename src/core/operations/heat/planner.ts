@@ -3,7 +3,8 @@ import { writeNumber } from '../../quantity/write'
 import { boilsAt } from '../vessel/boilingAt'
 import { timeInBand } from '../vessel/timeInBand'
 import { neatLiquids } from '../vessel/inVessel'
-import { blank, fact, oneOf, planner, usual, when, type Blanks } from '../planner'
+import { fact, planner, usual, when } from '../planner'
+import { blank, oneOf, type Blanks } from '../fields'
 
 /** What each bath reaches at the most, °C, and how it is kept there. */
 const baths: Readonly<Record<string, { mostC: number; kept: string }>> = {

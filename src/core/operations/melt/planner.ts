@@ -6,20 +6,8 @@ import { mixedMelting, purificationGain } from './compareRanges'
 import { impurityFromDepression } from './impurity'
 import { heatedTooFast } from './rules'
 import { lagAt, rampFor } from './ramp'
-import {
-  blank,
-  fact,
-  ofLab,
-  ofRecord,
-  oneOf,
-  planner,
-  unknown,
-  usual,
-  when,
-  type Advice,
-  type Blanks,
-  type Context,
-} from '../planner'
+import { fact, ofLab, ofRecord, planner, unknown, usual, when, type Advice, type Context } from '../planner'
+import { blank, oneOf, type Blanks } from '../fields'
 
 /** The calibration of the apparatus that the blanks name; null where it has none. */
 export function calibrationHere({ lab }: Context, filled: Pick<MeltBlanks, 'instrument'>) {

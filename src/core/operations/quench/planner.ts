@@ -7,23 +7,8 @@ import { typedFor } from '../../plan/typedFor'
 import { writeNumber } from '../../quantity/write'
 import { baseCapacityOf, givesCarbonDioxide, protonsOf } from '../../substance/acidBase'
 import { deprotonated, neutralisation, neutraliserOf, neutralisers, targetPH, unitsPast, type Neutraliser } from './neutralise'
-import {
-  amount,
-  blank,
-  fact,
-  named,
-  ofPlan,
-  ofRecord,
-  oneOf,
-  planner,
-  rough,
-  unknown,
-  usual,
-  when,
-  type Advice,
-  type Blanks,
-  type Context,
-} from '../planner'
+import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when, type Advice, type Context } from '../planner'
+import { amount, blank, named, oneOf, type Blanks } from '../fields'
 
 const planned = 'what this step adds'
 

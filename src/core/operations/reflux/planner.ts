@@ -5,7 +5,8 @@ import { heatingFor } from './heating'
 import { timeInBand } from '../vessel/timeInBand'
 import { isFlammable } from '../../substance/flammable'
 import { boilingLiquid, liquids, neatLiquids } from '../vessel/inVessel'
-import { blank, fact, ofPlan, ofRecord, oneOf, planner, rough, unknown, usual, when, type Advice, type Blanks } from '../planner'
+import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when, type Advice } from '../planner'
+import { blank, oneOf, type Blanks } from '../fields'
 
 const fields = [
   blank('boilC', 'boiling point at this pressure', '°C', -50, 400, 'a temperature that is not known'),

@@ -1,6 +1,7 @@
 import { slotNoted } from './rules'
 import { slots, slotsOf } from './sampleSlots'
-import { blank, fact, oneOf, planner, usual, type Blanks } from '../planner'
+import { fact, planner, usual } from '../planner'
+import { blank, oneOf, type Blanks } from '../fields'
 
 const fields = [
   blank('vials', 'vials', '', 1, 10),

@@ -1,6 +1,7 @@
 import { mainSubstance } from '../../plan/plan'
 import { panelLacks, testMethodOf, testMethods, type Tube } from './testPanel'
-import { fact, list, named, oneOf, planner, usual, type Blanks } from '../planner'
+import { fact, planner, usual } from '../planner'
+import { list, named, oneOf, type Blanks } from '../fields'
 
 const fields = [
   oneOf(

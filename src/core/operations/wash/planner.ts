@@ -13,23 +13,8 @@ import { shaking } from '../extract/blanks'
 import { shakenWith } from '../extract/flowOfPlan'
 import { isWatery } from '../vessel/watery'
 import { liquids, organicLayer, productGroups } from '../vessel/inVessel'
-import {
-  amount,
-  blank,
-  fact,
-  list,
-  named,
-  ofPlan,
-  oneOf,
-  planner,
-  rough,
-  unknown,
-  usual,
-  when,
-  type Advice,
-  type Blanks,
-  type Context,
-} from '../planner'
+import { fact, ofPlan, planner, rough, unknown, usual, when, type Advice, type Context } from '../planner'
+import { amount, blank, list, named, oneOf, type Blanks } from '../fields'
 
 const kinds: readonly ImpurityKind[] = [
   'mineral acid',
