@@ -21,9 +21,11 @@ async function planner(page: Page, step: string, title: string) {
   return found
 }
 
-/** A blank of a planner's sentence by its label, whether it was typed or comes from the plan. */
+const sourced = ', (from the plan|from the record|of the laboratory|a usual value|not known)'
+
+/** A blank of a planner's sentence by its label, whether it was typed or where it comes from. */
 const blank = (panel: Awaited<ReturnType<typeof planner>>, label: string) => {
-  const name = new RegExp(`^${label.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(, from the plan)?$`)
+  const name = new RegExp(`^${label.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(${sourced})?$`)
   // One that offers names is a combobox.
   return panel.getByRole('textbox', { name }).or(panel.getByRole('combobox', { name }))
 }
@@ -124,7 +126,7 @@ test('distillation: constants for each pair, three components, a pressure of its
   await expect(fractions).toBeVisible()
   // A choice goes back to the plan's as a number does when it is emptied.
   await panel.getByLabel(/^liquid/).selectOption({ label: 'as the plan has it: ideal' })
-  await expect(panel.getByLabel('liquid, from the plan')).toHaveValue('ideal')
+  await expect(panel.getByLabel('liquid, a usual value')).toHaveValue('ideal')
   await panel.getByRole('button', { name: 'Back to what the plan says' }).click()
   await fill(panel, 'pressure, mmHg', '100')
   await expect(panel.getByText(/Under reduced pressure: thick glass/)).toBeVisible()
@@ -163,7 +165,7 @@ test('washes are proposed, written over, and given back', async ({ page }) => {
   await expect(washes.getByRole('row')).toHaveText([/^solution/, /^water/, /^saturated sodium bicarbonate/, /^brine/])
   await panel.getByRole('button', { name: 'Add a wash' }).click()
   await panel.getByLabel(/^solution, row 4 of washes/).selectOption('5 % sodium hydroxide')
-  await expect(panel.getByText(/sodium hydroxide splits the ester/).first()).toBeVisible()
+  await expect(panel.getByText(/strong base splits the ester/).first()).toBeVisible()
   await panel.getByRole('button', { name: 'Back to what the plan says' }).click()
   await expect(washes.getByRole('row')).toHaveCount(4)
   await expectAccessible(page)
@@ -326,7 +328,7 @@ test('a test in tubes is planned with control and blank', async ({ page }) => {
   await page.getByRole('combobox', { name: 'Add a step' }).fill('test')
   await page.keyboard.press('Enter')
   const panel = page.getByRole('region', { name: 'Tests, worked out' })
-  await panel.getByLabel(/^test(, from the plan)?$/).selectOption('2,4-dinitrophenylhydrazine')
+  await panel.getByLabel(/^test(, a usual value)?$/).selectOption('2,4-dinitrophenylhydrazine')
   await expect(panel.getByRole('list', { name: 'Tubes of the panel' }).getByRole('listitem')).toHaveCount(3)
   await expect(panel.getByText(/yellow to red precipitate/)).toBeVisible()
   await panel.getByRole('button', { name: 'Take out row 3 of tubes' }).click()

@@ -152,10 +152,37 @@ test('steps are moved by keyboard and by drag', async ({ page }) => {
   await step(page, 'Wash').focus()
   await page.keyboard.press('Alt+ArrowUp')
   await expect.poll(order).toEqual([...before.slice(0, 3), before[4], before[3], ...before.slice(5)])
-  await page
-    .getByRole('listitem')
-    .filter({ hasText: 'Heat under reflux' })
-    .dragTo(page.getByRole('listitem').filter({ hasText: 'Wash' }))
+  const grip = (title: string) => page.getByRole('listitem').filter({ hasText: title }).locator('.grip').first()
+  const centre = async (title: string) => {
+    const { x, y, width, height } = (await grip(title).boundingBox())!
+    return { x: x + width / 2, y: y + height / 2 }
+  }
+  // In the middle of the window, where nothing scrolls by itself.
+  await grip('Wash').evaluate((element) => element.scrollIntoView({ block: 'center' }))
+  const [from, to] = [await centre('Heat under reflux'), await centre('Wash')]
+  await page.mouse.move(from.x, from.y)
+  await page.mouse.down()
+  await page.mouse.move(from.x, (from.y + to.y) / 2, { steps: 4 })
+  await page.mouse.move(to.x, to.y, { steps: 4 })
+  await page.mouse.up()
+  await expect.poll(order).toEqual(before)
+  // By finger, which rests a moment first.
+  const finger = await page.context().newCDPSession(page)
+  await finger.send('Emulation.setTouchEmulationEnabled', { enabled: true })
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', points: { x: number; y: number }[]) =>
+    finger.send('Input.dispatchTouchEvent', { type, touchPoints: points })
+  // The rows slide to their places first.
+  await page.waitForTimeout(500)
+  const [above, below] = [await centre('Wash'), await centre('Heat under reflux')]
+  await touch('touchStart', [below])
+  await page.waitForTimeout(350)
+  for (const share of [0.2, 0.5, 0.8, 1, 1.05]) {
+    await touch('touchMove', [{ x: below.x, y: below.y + share * (above.y - below.y) }])
+    await page.waitForTimeout(60)
+  }
+  await touch('touchEnd', [])
+  await expect.poll(order).toEqual([...before.slice(0, 3), before[4], before[3], ...before.slice(5)])
+  await page.keyboard.press('Control+z')
   await expect.poll(order).toEqual(before)
   await saved(page)
 })

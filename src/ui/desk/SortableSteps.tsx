@@ -11,7 +11,7 @@ interface Props {
   children: ReactNode
 }
 
-/** Rows that are put in another order by mouse, or by a finger that rests on one first, so that a page can still be scrolled. The keyboard has its own way (Alt and an arrow). */
+/** Rows that are put in another order by mouse, or by a finger that rests a moment on the time of one: beside it the page is scrolled as ever. The keyboard has its own way (Alt and an arrow). */
 export function SortableSteps({ ids, onMove, children }: Props) {
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 4 } }),

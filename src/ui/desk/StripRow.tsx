@@ -21,7 +21,7 @@ interface Props {
   children?: ReactNode
 }
 
-/** One row of the procedure: when it begins, how long hands are busy, its title to open it, and the sentence that is printed. It is dragged by the bar of its time, by mouse or finger. */
+/** One row of the procedure: when it begins, how long hands are busy, its title to open it, and the sentence that is printed. It is dragged by its time, by mouse or finger. */
 export function StripRow({ step, table, startMin, open, writing, onToggle, onNudge, children }: Props) {
   const { setNodeRef, setActivatorNodeRef, listeners, transform, transition, isDragging } = useSortable({
     id: step.id,
@@ -35,15 +35,10 @@ export function StripRow({ step, table, startMin, open, writing, onToggle, onNud
       className={[isDragging ? 'dragged' : '', open ? 'opened' : ''].join(' ').trim() || undefined}
       style={{ transform: transform ? `translateY(${transform.y}px)` : undefined, transition }}
     >
-      <span className="t fig">
+      <span className={onNudge ? 't fig grip' : 't fig'} ref={setActivatorNodeRef} {...(onNudge ? listeners : {})}>
         {Math.floor(startMin / 60)}:{String(Math.round(startMin % 60)).padStart(2, '0')}
       </span>
-      <span
-        className={onNudge ? `${gutter} grip` : gutter}
-        aria-hidden="true"
-        ref={setActivatorNodeRef}
-        {...(onNudge ? listeners : {})}
-      />
+      <span className={gutter} aria-hidden="true" />
       {onToggle ? (
         <b>
           <button
@@ -52,7 +47,7 @@ export function StripRow({ step, table, startMin, open, writing, onToggle, onNud
             aria-expanded={open}
             title={
               onNudge
-                ? 'Open this step. Alt and an arrow move it; so does dragging the bar.'
+                ? 'Open this step. Alt and an arrow move it; so does dragging its time.'
                 : 'Show what its operation works out.'
             }
             onClick={onToggle}
