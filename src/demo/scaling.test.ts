@@ -1,10 +1,11 @@
 /** At another scale every sentence and every figure of every demo preparation follows its law. */
 import { plans } from './plans'
 import { scalePlan } from '@/core/edit/scalePlan'
-import type { Plan } from '@/core/plan/plan'
+import type { Plan, Step } from '@/core/plan/plan'
 import { timeFactor } from '@/core/quantity/timeFactor'
 import { computedLine, dispensed, reactionTable } from '@/core/reaction/reactionTable'
 import type { Field } from '@/core/operations/fields'
+import { operationIn } from '@/core/operations/registry'
 import { contextOf, filledFor, plannerFor, reportFor } from '@/core/operations/planners'
 
 const at = (plan: Plan) => {
@@ -16,8 +17,10 @@ const at = (plan: Plan) => {
   })
 }
 
-const factorOf = (field: Field, factor: number) =>
-  field.kind !== 'number' || field.law === 'not' ? 1 : field.law === 'as the amounts' ? factor : timeFactor(factor)
+const factorOf = (step: Step, field: Field, factor: number) => {
+  const law = operationIn(step)?.scales?.[field.key]
+  return law === undefined ? 1 : law === 'as the amounts' ? factor : timeFactor(factor)
+}
 
 const all = plans.map((plan) => [plan.title, plan] as const)
 
@@ -44,7 +47,7 @@ function strays(plan: Plan, factor: number): string[] {
       return holds ? [] : [`${step.id} ${name}: ${one} to ${two}`]
     }
     return [
-      ...fields.flatMap((field) => astray(field.key, filled[field.key], other.filled[field.key], factorOf(field, factor))),
+      ...fields.flatMap((field) => astray(field.key, filled[field.key], other.filled[field.key], factorOf(step, field, factor))),
       ...facts.flatMap(({ id, value, unit }) =>
         astray(
           id,

@@ -1,5 +1,4 @@
-import type { Field, Filled, Law } from '../operations/fields'
-import { plannerFor } from '../operations/planners'
+import type { Law } from '../operations/operation'
 import { operationIn } from '../operations/registry'
 import type { Anchor, Plan, Step, Work, WorkValue } from '../plan/plan'
 import { typedFor } from '../plan/typedFor'
@@ -16,38 +15,27 @@ function scaleAnchor(anchor: Anchor, factor: number): Anchor {
 const byLaw: Readonly<Record<Law, (factor: number) => number>> = {
   'as the amounts': (factor) => factor,
   'as the time of cooling': timeFactor,
-  not: () => 1,
 }
 
-/** What was typed into a blank, as its law has it at another scale. */
-function scaleValue(field: Field | undefined, value: WorkValue, factor: number): WorkValue {
-  if (field?.kind === 'number' && typeof value === 'number') return value * byLaw[field.law](factor)
-  if (field?.kind !== 'rows' || !Array.isArray(value)) return value
-  return value.map((row) =>
-    Object.fromEntries(
-      Object.entries(row).map(([key, cell]) => [
-        key,
-        scaleValue(
-          field.columns.find((column) => column.key === key),
-          cell,
-          factor,
-        ) as string | number,
-      ]),
-    ),
-  )
+/** What was typed into a blank, as its law has it at another scale; a list cell by cell. */
+function scaleValue(laws: Readonly<Record<string, Law>>, key: string, value: WorkValue, factor: number): WorkValue {
+  if (Array.isArray(value))
+    return value.map((row) =>
+      Object.fromEntries(
+        Object.entries(row).map(([column, cell]) => [
+          column,
+          scaleValue(laws, `${key}.${column}`, cell, factor) as string | number,
+        ]),
+      ),
+    )
+  const law = laws[key]
+  return law && typeof value === 'number' ? value * byLaw[law](factor) : value
 }
 
 /** A step at another scale: what was typed follows by its law, and where heat is led away through the wall the minutes do. */
 function scaleStep(step: Step, factor: number): Step {
-  const fields = plannerFor(step)?.fields ?? []
-  const typed = Object.entries(typedFor(step) as Filled).map(([key, value]) => [
-    key,
-    scaleValue(
-      fields.find((field) => field.key === key),
-      value,
-      factor,
-    ),
-  ])
+  const laws = operationIn(step)?.scales ?? {}
+  const typed = Object.entries(typedFor(step)).map(([key, value]) => [key, scaleValue(laws, key, value!, factor)])
   const slower = operationIn(step)?.slowsWithScale ? timeFactor(factor) : 1
   return {
     ...step,

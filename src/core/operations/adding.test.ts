@@ -16,7 +16,7 @@ import { safetySheet } from '../safety/safetySheet'
 import { act } from './made'
 import type { Operation } from './operation'
 import { fact, ofPlan, planner, type Planner } from './planner'
-import { amount } from './fields'
+import { blank } from './fields'
 import { planners } from './planners'
 import { operationKeys, operationOf, operations, operationsLike, type OperationKey } from './registry'
 import { stepContents } from './vessel/contents'
@@ -29,6 +29,7 @@ const grind: Operation = {
   effect: { moves: 'always' },
   heats: 'open',
   slowsWithScale: true,
+  scales: { solidG: 'as the amounts' },
   measures: 'slot',
   besides: ['temperature'],
 }
@@ -36,7 +37,7 @@ const key = 'grind' as OperationKey
 const grinding = planner({
   of: key,
   title: 'Grinding',
-  fields: [amount('solidG', 'solid', 'g', 0, 100)] as const,
+  fields: [blank('solidG', 'solid', 'g', 0, 100)] as const,
   doubts: { dust: 'It flies' },
   rules: [({ step }) => [{ id: `mortar-${step.id}`, about: step.id, title: 'Which mortar?', evidence: 'Nobody says.' }]],
   sentences: (say) => [say`Grind ${'solidG'}.`],

@@ -1,9 +1,6 @@
 import type { Lab } from '../lab/lab'
 import type { WorkRow, WorkValue } from '../plan/plan'
 
-/** How a typed figure goes with the scale of its plan: as the amounts do, as the time does in which the same heat per gram is led away (timeFactor), or not at all. */
-export type Law = 'as the amounts' | 'as the time of cooling' | 'not'
-
 /** `none` is shown for a 0 that nobody typed: not taken, not known. */
 export interface NumberField<K extends string = string> {
   key: K
@@ -12,7 +9,6 @@ export interface NumberField<K extends string = string> {
   unit: string
   least: number
   most: number
-  law: Law
   none?: string
 }
 
@@ -59,25 +55,15 @@ type ValueOf<F> = F extends { kind: 'number' }
 /** The blanks that belong to a list of fields: a misspelt key does not compile. */
 export type Blanks<F extends readonly Field[]> = { [E in F[number] as E['key']]: ValueOf<E> }
 
-const numberField =
-  (law: Law) =>
-  <const K extends string>(key: K, label: string, unit: string, least: number, most: number, none?: string): NumberField<K> => ({
-    key,
-    label,
-    kind: 'number',
-    unit,
-    least,
-    most,
-    law,
-    ...(none === undefined ? {} : { none }),
-  })
-
-/** A blank for a number that stays as it is at any scale. */
-export const blank = numberField('not')
-/** A blank for how much of something there is: it goes with the scale. */
-export const amount = numberField('as the amounts')
-/** A blank for a time in which heat is led away through the wall. */
-export const lasting = numberField('as the time of cooling')
+/** A blank for a number. */
+export const blank = <const K extends string>(
+  key: K,
+  label: string,
+  unit: string,
+  least: number,
+  most: number,
+  none?: string,
+): NumberField<K> => ({ key, label, kind: 'number', unit, least, most, ...(none === undefined ? {} : { none }) })
 
 type Way<W> = W extends readonly [infer V, string] ? V : W
 

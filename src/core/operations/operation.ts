@@ -11,6 +11,9 @@ export interface Effect {
   leaves?: 'organic layer' | 'product' | 'what it names'
 }
 
+/** How a typed figure goes with the scale of its plan: as the amounts do, or as the time does in which the same heat per gram is led away (timeFactor). */
+export type Law = 'as the amounts' | 'as the time of cooling'
+
 /** What two things that must not meet unawares may meet for: to destroy one of them, to drown what is left of it, to test with it. */
 export type Purpose = 'destroys' | 'drowns' | 'tests'
 
@@ -40,6 +43,8 @@ export interface Operation {
   meetsAcidOrBase?: true
   /** It leads heat away through the wall, and takes longer at a larger scale. */
   slowsWithScale?: true
+  /** Blanks of its planner that go with the scale, a column of a list as `list.column`; the others stay as they are typed. */
+  scales?: Readonly<Record<string, Law>>
   /** Meetings that it is there for. */
   meant?: readonly Purpose[]
   /** Where it stands in a plan of its own accord. */

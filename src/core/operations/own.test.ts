@@ -4,8 +4,9 @@ import { addStep } from '../edit/addStep'
 import { changeStep } from '../plan/editPlan'
 import type { Plan, Step } from '../plan/plan'
 import { common, ownBlank } from './own'
-import { contextOf, filledFor, plannerFor, problemIn } from './planners'
-import { operationIn, operationKeys } from './registry'
+import type { Operation } from './operation'
+import { contextOf, filledFor, plannerFor, planners, problemIn } from './planners'
+import { operationIn, operationKeys, operations, type OperationKey } from './registry'
 import { reactionTable } from '../reaction/reactionTable'
 
 const keysIn = (sentences: readonly string[]) =>
@@ -57,4 +58,33 @@ test('a step has no field of another kind', () => {
   const step = acetanilide.steps.find(({ kind }) => kind === 'safety')!
   for (const key of ['@line', '@holdMin', '@sample', '@portion', '@nothing', 'holdMin'])
     expect(ownBlank(key, step, acetanilide)).toBeUndefined()
+})
+
+test('what an operation says goes with the scale are numbers of its planner', () => {
+  const scaling = operationKeys.filter((key) => (operations[key] as Operation).scales)
+  expect(scaling.length).toBeGreaterThan(8)
+  for (const key of scaling) {
+    const fields = planners[key]!.fields
+    const numbers = fields.flatMap((field) =>
+      field.kind === 'rows'
+        ? field.columns.flatMap((column) => (column.kind === 'number' ? [`${field.key}.${column.key}`] : []))
+        : field.kind === 'number'
+          ? [field.key]
+          : [],
+    )
+    expect(numbers).toEqual(expect.arrayContaining(Object.keys((operations[key] as Operation).scales!)))
+  }
+})
+
+test('an amount that is typed in mL, g or mmol goes with the scale, but for sizes, solubilities and what a column holds', () => {
+  const stay = ['perG', 'hotS', 'coldS', 'impurityS', 'antiS', 'waterPercent', 'holdUpML', 'potML', 'vesselML', 'solubility']
+  const typed = Object.entries(planners).flatMap(([key, planner]) =>
+    planner!.fields.flatMap((field) =>
+      field.kind === 'number' && ['mL', 'g', 'mmol'].includes(field.unit) && !stay.includes(field.key)
+        ? [[key, field.key] as const]
+        : [],
+    ),
+  )
+  for (const [key, field] of typed)
+    expect([key, field, (operations[key as OperationKey] as Operation).scales?.[field]]).toEqual([key, field, 'as the amounts'])
 })

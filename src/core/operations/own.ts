@@ -28,7 +28,6 @@ const number = (label: string, unit: string, least: number, most: number): Numbe
   unit,
   least,
   most,
-  law: 'not',
 })
 const choice = (label: string, ways: readonly (readonly [string, string])[]): ChoiceField => ({
   key: label,

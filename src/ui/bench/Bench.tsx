@@ -5,6 +5,7 @@ import { useEffect, useMemo, useState } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import type { Plan } from '@/core/plan/plan'
 import { mainSubstance } from '@/core/plan/plan'
+import { operationIn } from '@/core/operations/registry'
 import { cautionsOf } from '@/core/safety/cautionsOf'
 import { stepText } from '@/core/reaction/stepText'
 import { exact, times } from '@/core/quantity/figure'
@@ -21,7 +22,7 @@ import { entryLabel } from '../run/labels'
 import { StepThread } from '../run/StepThread'
 import type { Numbered } from '../run/useLive'
 import { useRun } from '../run/useRun'
-import { BenchFigures } from './BenchFigures'
+import { fetchTheRest, later } from './later'
 import { DuePanel } from './DuePanel'
 import { SafetyParts } from '../desk/SafetyParts'
 import { RefusedEntries } from './RefusedEntries'
@@ -29,6 +30,11 @@ import { SignDialog } from './SignDialog'
 import { StrikePanel } from './StrikePanel'
 import type { Write } from './write'
 import { Wrote } from './Wrote'
+
+const BenchFigures = later(() => import('./BenchFigures').then((module) => module.BenchFigures))
+
+/** Long enough after the first step stands, ms. */
+const restAfterMs = 3000
 
 export interface BenchProps {
   run: string
@@ -81,6 +87,11 @@ export function Bench({
   const toSign = run.steps.filter(({ signature }) => signature.state === 'due' || signature.state === 'void')
   const struckNow = striking && run.steps.some(({ standing }) => standing.some(({ id }) => id === striking.id)) ? striking : null
 
+  // What later steps need is fetched while the network is there.
+  useEffect(() => {
+    const soon = setTimeout(() => void fetchTheRest(), restAfterMs)
+    return () => clearTimeout(soon)
+  }, [])
   useEffect(() => {
     document.querySelector('.thread [aria-current="step"]')?.scrollIntoView({ block: 'nearest' })
   }, [shown])
@@ -303,7 +314,7 @@ function StepFace({ run, state, lab, zone, onTablet, onStrike, onSign, measures,
           <SafetyParts plan={run.plan} measures={measures} heading={(words) => <h2>{words}</h2>} />
         </div>
       )}
-      <BenchFigures run={run} step={step} lab={lab} />
+      {operationIn(step)?.place !== 'first' && <BenchFigures run={run} step={step} lab={lab} />}
       <Wrote run={run} state={state} onTablet={onTablet} zone={zone} onStrike={onStrike} />
       {onSign && (signature.state === 'due' || signature.state === 'void') && (
         <button type="button" className="plain wide" onClick={onSign}>

@@ -10,14 +10,16 @@ import { calibrationOf } from '@/core/operations/melt/calibration'
 import type { EntryBodies } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
 import type { StepState } from '@/core/run/stepState'
-import { EnterHead } from './EnterHead'
 import { NumberPad } from './NumberPad'
 import { Question } from './Question'
 import { ReadingField } from './ReadingField'
 import { readingOf } from './readingOf'
 import { SideBySide, type Face } from './SideBySide'
-import { Tubes } from './Tubes'
+import { later } from './later'
 import { draftOf, type Write } from './write'
+
+const EnterHead = later(() => import('./EnterHead').then((module) => module.EnterHead))
+const Tubes = later(() => import('./Tubes').then((module) => module.Tubes))
 
 const methodWords: Record<WeighingMethod, string> = { tare: 'Tare and add', difference: 'By difference' }
 type Closure = 'with cap' | 'without cap'

@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import type { Lab } from '@/core/lab/lab'
-import type { Law } from '@/core/operations/fields'
+import type { Law } from '@/core/operations/operation'
+import { operationIn } from '@/core/operations/registry'
 import { contextOf, fieldsHere, filledFor, plannerFor, suggestedFor } from '@/core/operations/planners'
 import type { Plan, Step, WorkValue } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
@@ -22,7 +23,6 @@ interface Props {
 const byLaw: Readonly<Record<Law, string>> = {
   'as the amounts': 'Typed, it goes with the scale of the plan.',
   'as the time of cooling': 'Typed, it goes with the cube root of the scale: heat leaves through the wall.',
-  not: 'Typed, it stays as it is at any scale.',
 }
 
 /** Where the figure of a blank comes from, what it would be if nobody typed, and how it goes with the scale. `=` in a blank comes here, Esc goes back. */
@@ -38,6 +38,7 @@ export function SourceNote({ plan, table, step, blank, lab, solvents, onLeave }:
     }
   }, [plan, table, step, blank, lab, solvents])
   if (!field || field.kind === 'rows') return null
+  const law = operationIn(step)?.scales?.[blank]
   const written = (of: WorkValue | undefined) => shownIn(field, of as string | number | undefined, false)
   return (
     <div
@@ -74,7 +75,7 @@ export function SourceNote({ plan, table, step, blank, lab, solvents, onLeave }:
       </dl>
       <p className="quiet">
         {typed ? 'Emptying it brings the other back. ' : 'Typing over it keeps your figure; emptying it brings this one back. '}
-        {field.kind === 'number' && byLaw[field.law]}
+        {field.kind === 'number' && (law ? byLaw[law] : 'Typed, it stays as it is at any scale.')}
       </p>
     </div>
   )

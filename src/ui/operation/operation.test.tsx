@@ -66,7 +66,7 @@ test('a step without figures says its own fields', () => {
 })
 
 describe('blanks', () => {
-  const volume = { key: 'v', label: 'volume', kind: 'number', unit: 'mL', least: 0, most: 100, law: 'not' } as const
+  const volume = { key: 'v', label: 'volume', kind: 'number', unit: 'mL', least: 0, most: 100 } as const
   const html = (value: number, typed: boolean, none?: string) =>
     renderToStaticMarkup(
       <Blank field={{ ...volume, ...(none ? { none } : {}) }} value={value} typed={typed} onValue={() => undefined} />,

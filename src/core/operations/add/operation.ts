@@ -7,4 +7,5 @@ export const add: Operation = {
   make: act('Add', 'Add in portions.', 8),
   slowsWithScale: true,
   besides: ['temperature'],
+  scales: { volumeML: 'as the amounts', minutes: 'as the time of cooling', mmol: 'as the amounts' },
 }

@@ -6,14 +6,14 @@ import { adiabaticRise } from './adiabaticRise'
 import { initiationLadder, initiationMin } from './initiation'
 import { gramsIn, specificHeatIn } from '../vessel/inVessel'
 import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when, type Advice, type Context } from '../planner'
-import { amount, blank, lasting, oneOf, type Blanks } from '../fields'
+import { blank, oneOf, type Blanks } from '../fields'
 
 const fields = [
-  amount('volumeML', 'volume that goes in', 'mL', 0.01, 20_000),
-  lasting('minutes', 'time of the addition', 'min', 0.1, 600),
+  blank('volumeML', 'volume that goes in', 'mL', 0.01, 20_000),
+  blank('minutes', 'time of the addition', 'min', 0.1, 600),
   blank('ceilingC', 'highest temperature', '°C', -40, 200),
   blank('startC', 'temperature at the start', '°C', -80, 200),
-  amount('mmol', 'amount that reacts', 'mmol', 0, 1e6),
+  blank('mmol', 'amount that reacts', 'mmol', 0, 1e6),
   blank('heat', 'heat given off', 'kJ/mol', 0, 2000, 'an unknown number of'),
   blank('cp', 'heat capacity of what is in the flask', 'J/(g·K)', 0, 10, 'an unknown heat'),
   oneOf('initiates', 'how it begins', [

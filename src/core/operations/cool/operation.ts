@@ -7,4 +7,5 @@ export const cool: Operation = {
   make: (base) => ({ ...base, kind: 'hold', verb: 'Cool', holdMin: 10, text: 'Stand the flask in ice.', ...times(2, 10) }),
   slowsWithScale: true,
   besides: ['temperature', 'heater'],
+  scales: { minutes: 'as the time of cooling', triedML: 'as the amounts' },
 }

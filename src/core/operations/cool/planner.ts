@@ -1,7 +1,7 @@
 import { timeFactor } from '../../quantity/timeFactor'
 import { timeInBand } from '../vessel/timeInBand'
 import { fact, ofPlan, planner, rough, unknown, usual, when } from '../planner'
-import { amount, blank, lasting, oneOf, type Blanks } from '../fields'
+import { blank, oneOf, type Blanks } from '../fields'
 
 /** What each bath holds without refilling, °C. */
 const baths: Readonly<Record<string, { atC: number; made: string }>> = {
@@ -13,8 +13,8 @@ const baths: Readonly<Record<string, { atC: number; made: string }>> = {
 const fields = [
   oneOf('bath', 'bath', Object.keys(baths)),
   blank('toC', 'cool to below', '°C', -40, 150),
-  lasting('minutes', 'time when tried', 'min', 0.1, 600),
-  amount('triedML', 'volume when tried', 'mL', 0.1, 20_000),
+  blank('minutes', 'time when tried', 'min', 0.1, 600),
+  blank('triedML', 'volume when tried', 'mL', 0.1, 20_000),
 ] as const
 
 export type CoolBlanks = Blanks<typeof fields>

@@ -19,4 +19,11 @@ export const crystallise: Operation = {
   asks: ['cooled-by-itself'],
   heats: 'open',
   effect: { moves: 'always', begins: 'empty', leaves: 'product' },
+  scales: {
+    soluteG: 'as the amounts',
+    volumeML: 'as the amounts',
+    rinseML: 'as the amounts',
+    antiML: 'as the amounts',
+    secondML: 'as the amounts',
+  },
 }

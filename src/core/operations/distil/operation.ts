@@ -14,4 +14,5 @@ export const distil: Operation = {
   effect: { leaves: 'product' },
   measures: 'head',
   besides: ['heater'],
+  scales: { 'components.mmol': 'as the amounts', stopML: 'as the amounts' },
 }

@@ -32,16 +32,17 @@ import {
   when,
   type Advice,
   type Context,
+  type Fact,
   type Report,
 } from '../planner'
-import { amount, blank, list, named, oneOf, type Blanks } from '../fields'
+import { blank, list, named, oneOf, type Blanks } from '../fields'
 
 const constant = <const I extends 1 | 2 | 3, const J extends 1 | 2 | 3>(i: I, j: J) =>
   blank(`A${i}${j}` as `A${I}${J}`, `constant ${i}–${j}`, '', -20, 20)
 
 const fields = [
   list('components', 'components', {
-    columns: [named('name', 'substance', 'substances'), amount('mmol', 'mmol', '', 0, 1e6)],
+    columns: [named('name', 'substance', 'substances'), blank('mmol', 'mmol', '', 0, 1e6)],
     add: 'Add a component',
     fresh: { name: '', mmol: 10 },
   }),
@@ -62,7 +63,7 @@ const fields = [
   constant(2, 3),
   constant(3, 2),
   blank('alpha', 'α of NRTL', '', 0.05, 0.6),
-  amount('stopML', 'left at the end', 'mL', 0, 5000),
+  blank('stopML', 'left at the end', 'mL', 0, 5000),
   blank('potML', 'flask', 'mL', 5, 20_000),
   named('wantedOf', 'fraction wanted', 'substances'),
   blank('lowC', 'from', '°C', -50, 400),
@@ -274,6 +275,245 @@ const volumeOf = (context: Context, filled: Pick<DistilBlanks, 'components'>) =>
     return component ? sum + (Number(mmol) * component.gPerMol) / component.gPerML / 1000 : sum
   }, 0)
 
+/** What the figures and the advice of a step both rest on. */
+function worksOut(context: Context, filled: DistilBlanks) {
+  const { plan, lab } = context
+  const mmHg = filled.mmHg
+  const open = pressureMmHg(lab)
+  const reduced = mmHg < 0.9 * open
+  const rows = filled.components
+  const named = rows.map(({ name }) => ({
+    name: String(name ?? ''),
+    substance: plan.substances.find((each) => each.name === name),
+  }))
+  const wanted = named.find(({ name }) => name === filled.wantedOf)?.substance ?? mainSubstance(plan)
+  const boil = wanted ? boilsAt(wanted, mmHg) : null
+  const all = rows.reduce((sum, { mmol }) => sum + Number(mmol ?? 0), 0)
+  // A tenth of the pot goes with the forerun, however near it boils.
+  const counts = (name: string) => rows.some((row) => row.name === name && Number(row.mmol) > 0.1 * all)
+  const others = named
+    .filter(({ name }) => counts(name))
+    .flatMap(({ substance }) => (substance && substance !== wanted ? (boilsAt(substance, mmHg)?.atC ?? []) : []))
+  const nearest = boil && others.length > 0 ? Math.min(...others.map((atC) => Math.abs(atC - boil.atC))) : null
+  const unknown = named.filter(({ substance }) => !substance || vapourConstants(substance) === null)
+  const [potML, stopML] = [filled.potML, filled.stopML]
+  const { lowC, highC } = windowOf(context, filled)
+  const volumeML = volumeOf(context, filled)
+  const thermometer = {
+    filling: filled.filling as Filling,
+    stemK: filled.stemK,
+    lagK: filled.lagK,
+    roomC: 20,
+  }
+  const shows = boil ? expectedReading(boil.atC, thermometer) : null
+  const boilOpen = wanted ? boilsAt(wanted, open) : null
+  const type = boilOpen ? whichDistillation(boilOpen.atC, nearest, wanted ? withWater(wanted) : 'unknown', lab.simpleFromK) : null
+  const stages = filled.stages
+  const steam =
+    wanted?.formula !== undefined && boil && boil.atC > 140 && withWater(wanted) === 'parts from it'
+      ? steamDistillation(wanted, molarMass(wanted.formula), water, mmHg)
+      : null
+  const estimated = named.some(({ substance }) => substance && vapourConstants(substance)?.estimated)
+  return {
+    plan,
+    mmHg,
+    open,
+    reduced,
+    rows,
+    named,
+    wanted,
+    boil,
+    others,
+    nearest,
+    unknown,
+    potML,
+    stopML,
+    lowC,
+    highC,
+    volumeML,
+    thermometer,
+    shows,
+    boilOpen,
+    type,
+    stages,
+    steam,
+    estimated,
+  }
+}
+
+type Worked = ReturnType<typeof worksOut>
+
+/** The figures that follow. */
+function factsOf(at: Worked): Fact[] {
+  const { mmHg, wanted, boil, nearest, potML, stopML, volumeML, thermometer, shows } = at
+  return [
+    fact('pot', 'in the pot', volumeML, 'mL', 0, {
+      how: `${writeNumber((100 * volumeML) / potML, 0)} % of ${potML} mL at the first drop, ${writeNumber((100 * stopML) / potML, 0)} % at the end`,
+      atBench: true,
+    }),
+    ...(boil && wanted
+      ? [
+          fact('boils', `${wanted.name} boils here at`, boil.atC, '°C', 1, {
+            how: `at ${writeNumber(mmHg, 0)} mmHg, by its ${boil.by}`,
+          }),
+        ]
+      : []),
+    ...(shows === null
+      ? []
+      : [
+          fact('shows', 'the thermometer shows', shows, '°C', 1, {
+            how: `T = t + ${stemFactor[thermometer.filling] ?? 0}·n·(t − 20) + lag, solved for t`,
+            atBench: true,
+          }),
+        ]),
+    ...(nearest === null ? [] : [fact('apart', 'nearest other component', nearest, 'K', 0)]),
+  ]
+}
+
+/** What to do and to doubt. */
+function adviceOf(at: Worked, context: Context, filled: DistilBlanks): Advice[] {
+  const {
+    plan,
+    reduced,
+    rows,
+    named,
+    wanted,
+    unknown,
+    potML,
+    stopML,
+    lowC,
+    highC,
+    volumeML,
+    shows,
+    boilOpen,
+    type,
+    stages,
+    steam,
+    estimated,
+  } = at
+  return [
+    ...(type
+      ? [
+          {
+            id: 'type',
+            level: type.way === 'fractional' && stages < 1 ? ('doubt' as const) : ('open' as const),
+            words: `${type.way[0]!.toUpperCase()}${type.way.slice(1)} distillation${type.way === 'fractional' && stages < 1 ? ': put a column on, it has no stages now' : ''}.`,
+            why: type.why,
+          },
+        ]
+      : []),
+    ...when(
+      named.length > 2 && stages > surestStages,
+      'many-stages',
+      'doubt',
+      `Three components over more than ${surestStages} stages: near the least reflux the curve can be some hundredths too pure. Look at it with fewer stages too, or two components at a time.`,
+    ),
+    ...when(
+      reduced,
+      'reduced',
+      'danger',
+      'Under reduced pressure: thick glass without a crack or a flat bottom, goggles and a shield; a stirrer instead of chips; let air in only when it is cold.',
+      'glass gives way inwards, and chips do not work without air in them',
+    ),
+    ...when(
+      // Trouton's rule is tens of kelvins off so far down: without constants nothing is said.
+      !reduced && boilOpen !== null && boilOpen.atC > decomposesFromC && wanted?.antoine !== undefined,
+      'lower',
+      'open',
+      `At 20 mmHg it boils at about ${writeNumber((wanted && boilsAt(wanted, 20)?.atC) ?? 0, 0)} °C: write that pressure here to plan it so.`,
+    ),
+    ...when(
+      unknown.length > 0,
+      'unknown',
+      'doubt',
+      `No boiling point on record for ${unknown.map(({ name }) => name || 'a component without a name').join(', ')}: there is no curve. Name substances of this plan.`,
+    ),
+    ...when(
+      filled.model === 'van Laar' && rows.length > 2,
+      'van-laar',
+      'doubt',
+      'Van Laar’s equations are for two components: with three the liquid is taken as ideal. Take Wilson’s or NRTL.',
+    ),
+    ...when(
+      filled.model !== 'ideal' && rows.length > 3,
+      'four',
+      'doubt',
+      'Constants are for up to three components: with more the liquid is taken as ideal.',
+    ),
+    ...when(
+      !wilsonHolds(filled, rows.length),
+      'wilson',
+      'doubt',
+      'Wilson’s Λ are above 0: the liquid is taken as ideal. At 1 both ways a pair is ideal.',
+    ),
+    ...when(
+      estimated,
+      'estimated',
+      'open',
+      'Where no vapour-pressure constants are on record, the curve rests on the boiling point and Trouton’s rule.',
+    ),
+    ...(volumeML > (2 / 3) * potML
+      ? [
+          {
+            id: 'full',
+            level: 'doubt' as const,
+            words: `${writeNumber(volumeML, 0)} mL fill the ${potML} mL flask to ${writeNumber((100 * volumeML) / potML, 0)} %; about half is right.`,
+          },
+        ]
+      : volumeML < potML / 4
+        ? [
+            {
+              id: 'empty',
+              level: 'doubt' as const,
+              words: `${writeNumber(volumeML, 0)} mL are little for a ${potML} mL flask: much of it stays behind as vapour. Take a smaller one.`,
+            },
+          ]
+        : []),
+    ...when(
+      stopML < Math.max(0.5, 0.03 * potML),
+      'dryness',
+      'danger',
+      `Only ${writeNumber(stopML, 1)} mL are left at the end: never distil to dryness. Leave at least ${writeNumber(Math.max(0.5, 0.03 * potML), 1)} mL.`,
+      'a dry flask overheats, and peroxides gather in what is last',
+    ),
+    ...when(
+      highC - lowC < 3,
+      'narrow',
+      'doubt',
+      `A window of ${writeNumber(highC - lowC, 0)} °C is narrower than thermometers agree.`,
+    ),
+    ...(shows !== null && (shows < lowC - 0.5 || shows > highC + 0.5)
+      ? [
+          {
+            id: 'window',
+            // A fraction between two others is collected on purpose beside where the wanted one boils.
+            level:
+              plan.mainProduct !== undefined || typedFor(context.step).wantedOf !== undefined
+                ? ('doubt' as const)
+                : ('open' as const),
+            words: `${wanted!.name} will show about ${writeNumber(shows, 1)} °C here, outside ${lowC} to ${highC} °C. Move the window, with the reason.`,
+          },
+        ]
+      : []),
+    ...(steam
+      ? [
+          {
+            id: 'steam',
+            level: 'open' as const,
+            words: `With steam it comes over at ${writeNumber(steam.atC, 1)} °C, ${writeNumber(steam.gPerGWater, 2)} g to the gram of water.`,
+            why: 'p(water) + p(organic) = P',
+          },
+        ]
+      : []),
+    {
+      id: 'set-up',
+      level: 'open',
+      words:
+        'Chips in the cold flask, bulb just below the side arm, joints snug, open at the receiver, water on; one or two drops a second.',
+    },
+  ]
+}
+
 /** Distillation: which kind, what comes over when, what the thermometer will show, and when to stop. */
 export const distilling = planner({
   of: 'distil',
@@ -338,192 +578,11 @@ export const distilling = planner({
   },
   tables: fractionTables,
   report: (context, filled) => {
-    const { plan, lab } = context
-    const mmHg = filled.mmHg
-    const open = pressureMmHg(lab)
-    const reduced = mmHg < 0.9 * open
-    const rows = filled.components
-    const named = rows.map(({ name }) => ({
-      name: String(name ?? ''),
-      substance: plan.substances.find((each) => each.name === name),
-    }))
-    const wanted = named.find(({ name }) => name === filled.wantedOf)?.substance ?? mainSubstance(plan)
-    const boil = wanted ? boilsAt(wanted, mmHg) : null
-    const all = rows.reduce((sum, { mmol }) => sum + Number(mmol ?? 0), 0)
-    // A tenth of the pot goes with the forerun, however near it boils.
-    const counts = (name: string) => rows.some((row) => row.name === name && Number(row.mmol) > 0.1 * all)
-    const others = named
-      .filter(({ name }) => counts(name))
-      .flatMap(({ substance }) => (substance && substance !== wanted ? (boilsAt(substance, mmHg)?.atC ?? []) : []))
-    const nearest = boil && others.length > 0 ? Math.min(...others.map((atC) => Math.abs(atC - boil.atC))) : null
-    const unknown = named.filter(({ substance }) => !substance || vapourConstants(substance) === null)
-    const [potML, stopML] = [filled.potML, filled.stopML]
-    const { lowC, highC } = windowOf(context, filled)
-    const volumeML = volumeOf(context, filled)
-    const thermometer = {
-      filling: filled.filling as Filling,
-      stemK: filled.stemK,
-      lagK: filled.lagK,
-      roomC: 20,
-    }
-    const shows = boil ? expectedReading(boil.atC, thermometer) : null
-    const boilOpen = wanted ? boilsAt(wanted, open) : null
-    const type = boilOpen
-      ? whichDistillation(boilOpen.atC, nearest, wanted ? withWater(wanted) : 'unknown', lab.simpleFromK)
-      : null
-    const stages = filled.stages
-    const steam =
-      wanted?.formula !== undefined && boil && boil.atC > 140 && withWater(wanted) === 'parts from it'
-        ? steamDistillation(wanted, molarMass(wanted.formula), water, mmHg)
-        : null
-    const estimated = named.some(({ substance }) => substance && vapourConstants(substance)?.estimated)
-    const advice: Advice[] = [
-      ...(type
-        ? [
-            {
-              id: 'type',
-              level: type.way === 'fractional' && stages < 1 ? ('doubt' as const) : ('open' as const),
-              words: `${type.way[0]!.toUpperCase()}${type.way.slice(1)} distillation${type.way === 'fractional' && stages < 1 ? ': put a column on, it has no stages now' : ''}.`,
-              why: type.why,
-            },
-          ]
-        : []),
-      ...when(
-        named.length > 2 && stages > surestStages,
-        'many-stages',
-        'doubt',
-        `Three components over more than ${surestStages} stages: near the least reflux the curve can be some hundredths too pure. Look at it with fewer stages too, or two components at a time.`,
-      ),
-      ...when(
-        reduced,
-        'reduced',
-        'danger',
-        'Under reduced pressure: thick glass without a crack or a flat bottom, goggles and a shield; a stirrer instead of chips; let air in only when it is cold.',
-        'glass gives way inwards, and chips do not work without air in them',
-      ),
-      ...when(
-        // Trouton's rule is tens of kelvins off so far down: without constants nothing is said.
-        !reduced && boilOpen !== null && boilOpen.atC > decomposesFromC && wanted?.antoine !== undefined,
-        'lower',
-        'open',
-        `At 20 mmHg it boils at about ${writeNumber((wanted && boilsAt(wanted, 20)?.atC) ?? 0, 0)} °C: write that pressure here to plan it so.`,
-      ),
-      ...when(
-        unknown.length > 0,
-        'unknown',
-        'doubt',
-        `No boiling point on record for ${unknown.map(({ name }) => name || 'a component without a name').join(', ')}: there is no curve. Name substances of this plan.`,
-      ),
-      ...when(
-        filled.model === 'van Laar' && rows.length > 2,
-        'van-laar',
-        'doubt',
-        'Van Laar’s equations are for two components: with three the liquid is taken as ideal. Take Wilson’s or NRTL.',
-      ),
-      ...when(
-        filled.model !== 'ideal' && rows.length > 3,
-        'four',
-        'doubt',
-        'Constants are for up to three components: with more the liquid is taken as ideal.',
-      ),
-      ...when(
-        !wilsonHolds(filled, rows.length),
-        'wilson',
-        'doubt',
-        'Wilson’s Λ are above 0: the liquid is taken as ideal. At 1 both ways a pair is ideal.',
-      ),
-      ...when(
-        estimated,
-        'estimated',
-        'open',
-        'Where no vapour-pressure constants are on record, the curve rests on the boiling point and Trouton’s rule.',
-      ),
-      ...(volumeML > (2 / 3) * potML
-        ? [
-            {
-              id: 'full',
-              level: 'doubt' as const,
-              words: `${writeNumber(volumeML, 0)} mL fill the ${potML} mL flask to ${writeNumber((100 * volumeML) / potML, 0)} %; about half is right.`,
-            },
-          ]
-        : volumeML < potML / 4
-          ? [
-              {
-                id: 'empty',
-                level: 'doubt' as const,
-                words: `${writeNumber(volumeML, 0)} mL are little for a ${potML} mL flask: much of it stays behind as vapour. Take a smaller one.`,
-              },
-            ]
-          : []),
-      ...when(
-        stopML < Math.max(0.5, 0.03 * potML),
-        'dryness',
-        'danger',
-        `Only ${writeNumber(stopML, 1)} mL are left at the end: never distil to dryness. Leave at least ${writeNumber(Math.max(0.5, 0.03 * potML), 1)} mL.`,
-        'a dry flask overheats, and peroxides gather in what is last',
-      ),
-      ...when(
-        highC - lowC < 3,
-        'narrow',
-        'doubt',
-        `A window of ${writeNumber(highC - lowC, 0)} °C is narrower than thermometers agree.`,
-      ),
-      ...(shows !== null && (shows < lowC - 0.5 || shows > highC + 0.5)
-        ? [
-            {
-              id: 'window',
-              // A fraction between two others is collected on purpose beside where the wanted one boils.
-              level:
-                plan.mainProduct !== undefined || typedFor(context.step).wantedOf !== undefined
-                  ? ('doubt' as const)
-                  : ('open' as const),
-              words: `${wanted!.name} will show about ${writeNumber(shows, 1)} °C here, outside ${lowC} to ${highC} °C. Move the window, with the reason.`,
-            },
-          ]
-        : []),
-      ...(steam
-        ? [
-            {
-              id: 'steam',
-              level: 'open' as const,
-              words: `With steam it comes over at ${writeNumber(steam.atC, 1)} °C, ${writeNumber(steam.gPerGWater, 2)} g to the gram of water.`,
-              why: 'p(water) + p(organic) = P',
-            },
-          ]
-        : []),
-      {
-        id: 'set-up',
-        level: 'open',
-        words:
-          'Chips in the cold flask, bulb just below the side arm, joints snug, open at the receiver, water on; one or two drops a second.',
-      },
-    ]
-    const running = asItRuns(context, filled, volumeML)
+    const at = worksOut(context, filled)
+    const running = asItRuns(context, filled, at.volumeML)
     return {
-      facts: [
-        ...running.facts,
-        fact('pot', 'in the pot', volumeML, 'mL', 0, {
-          how: `${writeNumber((100 * volumeML) / potML, 0)} % of ${potML} mL at the first drop, ${writeNumber((100 * stopML) / potML, 0)} % at the end`,
-          atBench: true,
-        }),
-        ...(boil && wanted
-          ? [
-              fact('boils', `${wanted.name} boils here at`, boil.atC, '°C', 1, {
-                how: `at ${writeNumber(mmHg, 0)} mmHg, by its ${boil.by}`,
-              }),
-            ]
-          : []),
-        ...(shows === null
-          ? []
-          : [
-              fact('shows', 'the thermometer shows', shows, '°C', 1, {
-                how: `T = t + ${stemFactor[thermometer.filling] ?? 0}·n·(t − 20) + lag, solved for t`,
-                atBench: true,
-              }),
-            ]),
-        ...(nearest === null ? [] : [fact('apart', 'nearest other component', nearest, 'K', 0)]),
-      ],
-      advice: [...running.advice, ...advice],
+      facts: [...running.facts, ...factsOf(at)],
+      advice: [...running.advice, ...adviceOf(at, context, filled)],
     }
   },
 })

@@ -8,4 +8,5 @@ export const drySolution: Operation = {
     waitMin: 10,
     until: 'when some of it moves freely and the liquid is clear',
   }),
+  scales: { volumeML: 'as the amounts', dropletsML: 'as the amounts' },
 }

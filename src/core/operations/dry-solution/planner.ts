@@ -8,10 +8,10 @@ import { isWatery } from '../vessel/watery'
 import { densityIn, expectedProductG, liquids } from '../vessel/inVessel'
 import { flowOfPlan } from '../extract/flowOfPlan'
 import { fact, ofLab, ofPlan, ofRecord, planner, rough, usual, when, type Advice, type Context } from '../planner'
-import { amount, blank, oneOf, type Blanks } from '../fields'
+import { blank, oneOf, type Blanks } from '../fields'
 
 const fields = [
-  amount('volumeML', 'volume', 'mL', 0.1, 20_000),
+  blank('volumeML', 'volume', 'mL', 0.1, 20_000),
   blank('density', 'density', 'g/mL', 0.5, 3),
   oneOf(
     'agent',
@@ -19,7 +19,7 @@ const fields = [
     dryingAgents.map(({ name }) => name),
   ),
   blank('waterPercent', 'water dissolved', 'g', 0, 50),
-  amount('dropletsML', 'droplets of water', 'mL', 0, 100),
+  blank('dropletsML', 'droplets of water', 'mL', 0, 100),
 ] as const
 
 export type DrySolutionBlanks = Blanks<typeof fields>

@@ -16,4 +16,5 @@ export const dry: Operation = {
     ...times(8, 25),
   }),
   effect: { leaves: 'product' },
+  scales: { 'weighings.massG': 'as the amounts' },
 }

@@ -4,13 +4,13 @@ import { writeNumber } from '../../quantity/write'
 import { agreementOf, dryingTrend, lastTwoAgree, type Weighing } from './constantMass'
 import { expectedProductG } from '../vessel/inVessel'
 import { fact, planner, unknown, usual, when, type Advice, type Context } from '../planner'
-import { amount, blank, list, type Blanks } from '../fields'
+import { blank, list, type Blanks } from '../fields'
 
 const fields = [
   blank('ovenC', 'oven', '°C', 15, 250),
   blank('everyMin', 'every', 'min', 1, 1440),
   list('weighings', 'weighings', {
-    columns: [blank('atMin', 'after, min', '', 0, 20_000), amount('massG', 'net, g', '', 0.0001, 5000)],
+    columns: [blank('atMin', 'after, min', '', 0, 20_000), blank('massG', 'net, g', '', 0.0001, 5000)],
     add: 'Add a weighing',
     fresh: { atMin: 0, massG: 1 },
   }),

@@ -1,8 +1,8 @@
-import { amount, blank, list, named, oneOf, type Blanks } from '../fields'
+import { blank, list, named, oneOf, type Blanks } from '../fields'
 
 const soluteColumns = [
   named('name', 'substance', 'substances'),
-  amount('mmol', 'mmol', '', 0, 1e6),
+  blank('mmol', 'mmol', '', 0, 1e6),
   blank('K', 'K', '', 0, 1e8),
   blank('acidPKa', 'pKa, acid', '', -10, 50),
   blank('basePKa', 'pKa, base', '', -10, 50),
@@ -11,7 +11,7 @@ const soluteColumns = [
 /** The blanks of every step in which two layers are shaken. */
 export const shaking = [
   blank('portions', 'portions', '', 1, 20),
-  amount('portionML', 'volume of a portion', 'mL', 0.1, 5000),
+  blank('portionML', 'volume of a portion', 'mL', 0.1, 5000),
   blank('pH', 'pH of the watery layer', '', -1, 15),
   named('into', 'flask it is drawn into'),
   named('layer', 'layer that is shaken'),

@@ -13,4 +13,5 @@ export const extract: Operation = {
   shakes: true,
   meetsAcidOrBase: true,
   meant: ['drowns'],
+  scales: { portionML: 'as the amounts', 'solutes.mmol': 'as the amounts' },
 }

@@ -4,18 +4,18 @@ import { solubilityAt } from '../crystallise/solubility'
 import { filteringFor, flutedPaper, rinseLoss, rinseML, suctionPaper } from './papers'
 import { expectedProductG } from '../vessel/inVessel'
 import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when } from '../planner'
-import { amount, blank, named, oneOf, type Blanks } from '../fields'
+import { blank, named, oneOf, type Blanks } from '../fields'
 
 const fields = [
   oneOf('keep', 'what is kept', ['solid', 'solution']),
-  amount('volumeML', 'volume', 'mL', 0.1, 20_000),
-  amount('solidG', 'solid', 'g', 0, 5000),
+  blank('volumeML', 'volume', 'mL', 0.1, 20_000),
+  blank('solidG', 'solid', 'g', 0, 5000),
   oneOf('heat', 'how', [
     ['cold', 'cold'],
     ['hot', 'hot'],
   ]),
   blank('times', 'rinses', '×', 0, 10),
-  amount('rinseML', 'each rinse', 'mL', 0, 1000),
+  blank('rinseML', 'each rinse', 'mL', 0, 1000),
   named('rinseWith', 'rinsed with', 'solvents'),
   blank('solubility', 'solubility cold', 'g', 0, 300, 'an unknown number of'),
 ] as const

@@ -10,4 +10,5 @@ export const quench: Operation = {
   meetsAcidOrBase: true,
   meant: ['destroys', 'drowns'],
   besides: ['temperature'],
+  scales: { mmol: 'as the amounts', plannedML: 'as the amounts' },
 }

@@ -8,14 +8,14 @@ import { writeNumber } from '../../quantity/write'
 import { baseCapacityOf, givesCarbonDioxide, protonsOf } from '../../substance/acidBase'
 import { deprotonated, neutralisation, neutraliserOf, neutralisers, targetPH, unitsPast, type Neutraliser } from './neutralise'
 import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when, type Advice, type Context } from '../planner'
-import { amount, blank, named, oneOf, type Blanks } from '../fields'
+import { blank, named, oneOf, type Blanks } from '../fields'
 
 const planned = 'what this step adds'
 
 const fields = [
-  amount('mmol', 'left to be met', 'mmol', 0, 1e6),
+  blank('mmol', 'left to be met', 'mmol', 0, 1e6),
   oneOf('kind', 'what is left', ['acid', 'base']),
-  amount('plannedML', 'volume of the neutraliser', 'mL', 0, 20_000),
+  blank('plannedML', 'volume of the neutraliser', 'mL', 0, 20_000),
   oneOf('with', 'neutraliser', [planned, ...neutralisers.map(({ name }) => name)]),
   oneOf('aim', 'aim', [
     ['none', 'stay as it is'],

@@ -12,4 +12,11 @@ export const wash: Operation = {
   shakes: true,
   meetsAcidOrBase: true,
   meant: ['drowns'],
+  scales: {
+    portionML: 'as the amounts',
+    'solutes.mmol': 'as the amounts',
+    layerML: 'as the amounts',
+    'impurities.mmol': 'as the amounts',
+    'washes.portionML': 'as the amounts',
+  },
 }

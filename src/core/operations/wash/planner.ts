@@ -14,7 +14,7 @@ import { shakenWith } from '../extract/flowOfPlan'
 import { isWatery } from '../vessel/watery'
 import { liquids, organicLayer, productGroups } from '../vessel/inVessel'
 import { fact, ofPlan, planner, rough, unknown, usual, when, type Advice, type Context } from '../planner'
-import { amount, blank, list, named, oneOf, type Blanks } from '../fields'
+import { blank, list, named, oneOf, type Blanks } from '../fields'
 
 const kinds: readonly ImpurityKind[] = [
   'mineral acid',
@@ -29,13 +29,13 @@ const kinds: readonly ImpurityKind[] = [
 
 const fields = [
   ...shaking,
-  amount('layerML', 'volume of the layer', 'mL', 0.1, 20_000),
+  blank('layerML', 'volume of the layer', 'mL', 0.1, 20_000),
   blank('conversion', 'conversion', '%', 0, 100),
   list('impurities', 'impurities', {
     columns: [
       named('name', 'substance', 'substances'),
       oneOf('kind', 'what it is', kinds),
-      amount('mmol', 'mmol', '', 0, 1e6),
+      blank('mmol', 'mmol', '', 0, 1e6),
       blank('K', 'K', '', 0, 1e8),
     ],
     add: 'Add an impurity',
@@ -44,7 +44,7 @@ const fields = [
   list('washes', 'washes', {
     columns: [
       oneOf('solution', 'solution', washSolutions),
-      amount('portionML', 'mL', '', 0.1, 5000),
+      blank('portionML', 'mL', '', 0.1, 5000),
       blank('times', 'times', '', 1, 10),
     ],
     add: 'Add a wash',

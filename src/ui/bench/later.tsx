@@ -1,0 +1,50 @@
+'use client'
+
+import { useEffect, useState, type ComponentType } from 'react'
+import { State } from '../figures/State'
+
+const all: (() => Promise<unknown>)[] = []
+
+/**
+ * A part of the bench that its first step does not need, so that the tablet opens fast. It is fetched soon after (fetchTheRest), while the network is there, and at the latest when it is wanted;
+ * where that fails it says so and can be tried again.
+ */
+export function later<P extends object>(load: () => Promise<ComponentType<P>>): ComponentType<P> {
+  all.push(load)
+  return function Later(props: P) {
+    const [Part, setPart] = useState<ComponentType<P>>()
+    const [failed, setFailed] = useState(false)
+    const [turn, setTurn] = useState(0)
+    useEffect(() => {
+      let gone = false
+      load()
+        .then((part) => !gone && setPart(() => part))
+        .catch(() => !gone && setFailed(true))
+      return () => {
+        gone = true
+      }
+    }, [turn])
+    if (Part) return <Part {...props} />
+    if (!failed) return null
+    return (
+      <div role="alert">
+        <State level="doubt">This part of the page has not come yet, and there is no network. What you wrote is kept.</State>
+        <button
+          type="button"
+          className="do"
+          onClick={() => {
+            setFailed(false)
+            setTurn(turn + 1)
+          }}
+        >
+          Try again
+        </button>
+      </div>
+    )
+  }
+}
+
+/** Fetches every part that has not come yet; what fails is fetched when it is wanted. */
+export async function fetchTheRest(): Promise<void> {
+  await Promise.all(all.map((load) => load().catch(() => undefined)))
+}
