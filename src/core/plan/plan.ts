@@ -107,7 +107,7 @@ export interface Line {
 /** How a mass may be taken: taring the container, or container with contents minus container. */
 export type WeighingMethod = 'tare' | 'difference'
 
-/** What is typed into the planner of an operation: figures, choices and rows of them, each by its field (core/operation/planners). */
+/** What is typed into the planner of an operation: figures, choices and rows of them, each by its field (core/operations). */
 export interface Work {
   of: string
   [field: string]: WorkValue
