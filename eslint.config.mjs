@@ -19,6 +19,7 @@ export default ts.config(
     ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'performance'],
+      'max-lines-per-function': ['error', { max: 100 }],
       // Time and chance come into core as arguments.
       'no-restricted-properties': ['error', { object: 'Date', property: 'now' }, { object: 'Math', property: 'random' }],
       'no-restricted-syntax': [

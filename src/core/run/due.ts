@@ -53,36 +53,7 @@ export function dueIn(state: StepState, method?: WeighingMethod, portioned = fal
         checks: step.checks,
       }
     case 'act':
-      if (operationIn(step)?.measures === 'slot' && !standing.some(({ kind }) => kind === 'note'))
-        return {
-          kind: 'note',
-          slot: 'sample slot',
-          label: 'Slot of our vial',
-          hint: 'As it stands on the tray, for example A3. Results come back by it.',
-        }
-      if (operationIn(step)?.measures === 'tubes')
-        return {
-          kind: 'tubes',
-          label: 'The tubes',
-          hint: 'Start all of them together. Write for each when its sign is seen, or that none came.',
-        }
-      if (operationIn(step)?.measures === 'head') {
-        const count = standing.filter(({ kind }) => kind === 'head').length
-        return count === 0
-          ? {
-              kind: 'head',
-              first: true,
-              label: 'First drop',
-              hint: 'What the head shows as the first drop falls into this receiver.',
-            }
-          : {
-              kind: 'head',
-              first: false,
-              label: `Head, reading ${count + 1}`,
-              hint: 'Volume in this receiver and what the head shows: every few mL, and whenever it jumps.',
-            }
-      }
-      return { kind: 'done', label: 'Done', hint: step.until ? `It is over ${step.until}.` : '' }
+      return dueByOperation(state)
     case 'pause':
       return { kind: 'done', label: 'Done', hint: step.until ? `It is over ${step.until}.` : '' }
     case 'hold':
@@ -90,22 +61,7 @@ export function dueIn(state: StepState, method?: WeighingMethod, portioned = fal
         ? { kind: 'done', label: 'It is over', hint: step.until ? `It is over ${step.until}.` : '' }
         : { kind: 'press', mark: 'start', label: 'Start the clock', hint: writeMinutes(step.holdMin) }
     case 'reflux':
-      if (!markedAt(state, 'heat-on'))
-        return { kind: 'press', mark: 'heat-on', label: 'Heat is on', hint: 'Water running, chips in, top open.' }
-      if (!markedAt(state, 'onset')) {
-        return {
-          kind: 'press',
-          mark: 'onset',
-          label: 'Reflux has begun',
-          hint: `First steady drops from the condenser. The ${writeMinutes(step.holdMin)} count from here.`,
-        }
-      }
-      return {
-        kind: 'press',
-        mark: 'heat-off',
-        label: 'Heat is off',
-        hint: `After ${writeMinutes(step.holdMin)} under reflux. Lower the heat away, leave the water running.`,
-      }
+      return dueUnderReflux(state, step.holdMin)
     case 'charge':
       if (step.measure === 'volume')
         return reading(
@@ -150,6 +106,60 @@ export function dueIn(state: StepState, method?: WeighingMethod, portioned = fal
         hint: 'Onset: first liquid. Clear: last solid gone.',
         decimals: decimals(step.device),
       }
+  }
+}
+
+/** What is due in work that is ticked off, and before: its operation says what is read. */
+function dueByOperation({ step, standing }: StepState): Due {
+  if (operationIn(step)?.measures === 'slot' && !standing.some(({ kind }) => kind === 'note'))
+    return {
+      kind: 'note',
+      slot: 'sample slot',
+      label: 'Slot of our vial',
+      hint: 'As it stands on the tray, for example A3. Results come back by it.',
+    }
+  if (operationIn(step)?.measures === 'tubes')
+    return {
+      kind: 'tubes',
+      label: 'The tubes',
+      hint: 'Start all of them together. Write for each when its sign is seen, or that none came.',
+    }
+  if (operationIn(step)?.measures === 'head') {
+    const count = standing.filter(({ kind }) => kind === 'head').length
+    return count === 0
+      ? {
+          kind: 'head',
+          first: true,
+          label: 'First drop',
+          hint: 'What the head shows as the first drop falls into this receiver.',
+        }
+      : {
+          kind: 'head',
+          first: false,
+          label: `Head, reading ${count + 1}`,
+          hint: 'Volume in this receiver and what the head shows: every few mL, and whenever it jumps.',
+        }
+  }
+  return { kind: 'done', label: 'Done', hint: step.until ? `It is over ${step.until}.` : '' }
+}
+
+/** The three presses of a reflux: its clock counts from the onset. */
+function dueUnderReflux(state: StepState, holdMin: number): Due {
+  if (!markedAt(state, 'heat-on'))
+    return { kind: 'press', mark: 'heat-on', label: 'Heat is on', hint: 'Water running, chips in, top open.' }
+  if (!markedAt(state, 'onset')) {
+    return {
+      kind: 'press',
+      mark: 'onset',
+      label: 'Reflux has begun',
+      hint: `First steady drops from the condenser. The ${writeMinutes(holdMin)} count from here.`,
+    }
+  }
+  return {
+    kind: 'press',
+    mark: 'heat-off',
+    label: 'Heat is off',
+    hint: `After ${writeMinutes(holdMin)} under reflux. Lower the heat away, leave the water running.`,
   }
 }
 

@@ -1,3 +1,4 @@
+import { WorkingFrame } from '../page/WorkingFrame'
 import { useMemo } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import type { Law } from '@/core/operations/operation'
@@ -41,14 +42,7 @@ export function SourceNote({ plan, table, step, blank, lab, solvents, onLeave }:
   const law = operationIn(step)?.scales?.[blank]
   const written = (of: WorkValue | undefined) => shownIn(field, of as string | number | undefined, false)
   return (
-    <div
-      className="working"
-      role="status"
-      tabIndex={-1}
-      onKeyDown={(event) => {
-        if (event.key === 'Escape') onLeave()
-      }}
-    >
+    <WorkingFrame onLeave={onLeave}>
       <h3 className={typed ? 'typed' : undefined}>
         {field.label}: {written(value)}
       </h3>
@@ -77,6 +71,6 @@ export function SourceNote({ plan, table, step, blank, lab, solvents, onLeave }:
         {typed ? 'Emptying it brings the other back. ' : 'Typing over it keeps your figure; emptying it brings this one back. '}
         {field.kind === 'number' && (law ? byLaw[law] : 'Typed, it stays as it is at any scale.')}
       </p>
-    </div>
+    </WorkingFrame>
   )
 }

@@ -1,16 +1,10 @@
+import { WorkingFrame } from './WorkingFrame'
 import type { Working } from '@/core/reaction/working'
 
 /** A working in the margin, set as a chemist would write it. `=` in a figure comes here, Esc goes back. */
 export function WorkingNote({ working, onLeave }: { working: Working; onLeave: () => void }) {
   return (
-    <div
-      className="working"
-      role="status"
-      tabIndex={-1}
-      onKeyDown={(event) => {
-        if (event.key === 'Escape') onLeave()
-      }}
-    >
+    <WorkingFrame onLeave={onLeave}>
       <h3 className="typed">Working: {working.title}</h3>
       {working.rows.map((row, index) => (
         <div key={index} className="fig" style={{ whiteSpace: 'normal' }}>
@@ -39,6 +33,6 @@ export function WorkingNote({ working, onLeave }: { working: Working; onLeave: (
           ))}
         </div>
       )}
-    </div>
+    </WorkingFrame>
   )
 }

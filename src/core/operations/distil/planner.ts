@@ -370,27 +370,9 @@ function factsOf(at: Worked): Fact[] {
   ]
 }
 
-/** What to do and to doubt. */
-function adviceOf(at: Worked, context: Context, filled: DistilBlanks): Advice[] {
-  const {
-    plan,
-    reduced,
-    rows,
-    named,
-    wanted,
-    unknown,
-    potML,
-    stopML,
-    lowC,
-    highC,
-    volumeML,
-    shows,
-    boilOpen,
-    type,
-    stages,
-    steam,
-    estimated,
-  } = at
+/** What to do and to doubt about the liquid: how it is distilled, what is known of it, and how it is taken. */
+function liquidAdvice(at: Worked, filled: DistilBlanks): Advice[] {
+  const { reduced, rows, named, wanted, unknown, boilOpen, type, stages, estimated } = at
   return [
     ...(type
       ? [
@@ -452,6 +434,13 @@ function adviceOf(at: Worked, context: Context, filled: DistilBlanks): Advice[] 
       'open',
       'Where no vapour-pressure constants are on record, the curve rests on the boiling point and Trouton’s rule.',
     ),
+  ]
+}
+
+/** What to do and to doubt about flask and window, and with steam. */
+function setUpAdvice(at: Worked, context: Context): Advice[] {
+  const { plan, wanted, potML, stopML, lowC, highC, volumeML, shows, steam } = at
+  return [
     ...(volumeML > (2 / 3) * potML
       ? [
           {
@@ -582,7 +571,7 @@ export const distilling = planner({
     const running = asItRuns(context, filled, at.volumeML)
     return {
       facts: [...running.facts, ...factsOf(at)],
-      advice: [...running.advice, ...adviceOf(at, context, filled)],
+      advice: [...running.advice, ...liquidAdvice(at, filled), ...setUpAdvice(at, context)],
     }
   },
 })

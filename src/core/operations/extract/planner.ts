@@ -5,7 +5,7 @@ import { operationIn } from '../registry'
 import { densityOf, mainSubstance } from '../../plan/plan'
 import { emulsionLadder, loadedDensity, uncertainBelow, whichOnTop } from './layers'
 import { saturatedSodiumChloride, usualSetschenow } from './saltingOut'
-import { mostlyIn, type FlowState, type Layer } from './layerFlow'
+import { mostlyIn, type FlowState, type Layer, type Solute } from './layerFlow'
 import { distributionRatio, fractionLeft, fractionLimit, portionFor, portionsFor } from './partition'
 import { fillRule, fittingSize } from '../vessel/vessel'
 import { flowOfPlan, pHOf, saltingOf, shakenWith, solutesOf, type PlanFlow, type Shaken } from './flowOfPlan'
@@ -70,6 +70,87 @@ export function suggestShaking(context: Context, typed: Partial<ShakingBlanks>) 
 /** A solvent that boils below this presses the stopper out, °C: ether 35, dichloromethane 40, tert-butyl methyl ether 55. */
 const quickC = 60
 
+/** The substance that a step is for: what the layer that is shaken held of it, and the part that is taken. */
+interface Target {
+  solute: Solute
+  held: number
+  taken: number
+}
+
+/** How much each portion takes of what the step is for, and how many are wanted. */
+function whatIsTaken(
+  { state, shaken, target }: { state: FlowState; shaken: Layer; target: Target },
+  filled: ShakingBlanks,
+): Pick<Report, 'facts' | 'advice'> {
+  const { portions, portionML, pH } = filled
+  const wanted = filled.wantedPercent / 100
+  const facts: Report['facts'] = []
+  const advice: Advice[] = []
+  const intoWater = shaken.kind === 'organic'
+  const salting = saltingOf(filled)
+  const D = salting * distributionRatio(target.solute, intoWater ? pH : shaken.pH)
+  // Seen from the layer that is shaken: what the portions prefer to it.
+  const pull = intoWater ? 1 / D : D
+  const one = 1 - fractionLeft(pull, shaken.volumeML, portionML * portions, 1)
+  const count = portionsFor(wanted, pull, shaken.volumeML, portionML)
+  const wateryML = intoWater ? portions * portionML : shaken.volumeML
+  const at = `V = ${writeNumber(shaken.volumeML, 0)} mL`
+  facts.push(
+    {
+      ...fact('D', `D of ${target.solute.id}`, D, '', 3),
+      text: inPowers(D),
+      how: `K = ${writeNumber(target.solute.K, 1)} at pH ${writeNumber(intoWater ? pH : shaken.pH, 1)}${target.solute.acidPKa === undefined ? '' : `, pKa ${target.solute.acidPKa}`}${target.solute.basePKa === undefined ? '' : `, pKaH ${target.solute.basePKa}`}: D = K/(1 + 10^(pH − pKa) + 10^(pKaH − pH))${salting > 1 ? `, times ${writeNumber(salting, 1)} for the salt` : ''}`,
+    },
+    fact('taken', `taken in ${portions} × ${writeNumber(portionML, 0)} mL`, 100 * target.taken, '%', 1, {
+      how: `1 − (V/(V + D·v))^n, ${at}, D ${intoWater ? 'counted the other way round' : `= ${writeNumber(D, 2)}`}`,
+      atBench: true,
+    }),
+    fact('at-once', 'the same volume at once', 100 * one, '%', 1),
+    fact(
+      'limit',
+      'limit, ever smaller portions',
+      100 * (1 - fractionLimit(pull, shaken.volumeML, portionML * portions)),
+      '%',
+      1,
+      { how: `1 − exp(−D·V_tot/V)` },
+    ),
+    ...(salting > 1
+      ? [
+          fact('salt', 'sodium chloride to saturate the water', wateryML * saturatedSodiumChloride.gPerMLWater, 'g', 0, {
+            how: `${writeNumber(wateryML, 0)} mL × ${saturatedSodiumChloride.gPerMLWater} g/mL`,
+            atBench: true,
+          }),
+          fact('salting', 'and it raises K', salting, 'times', 1, {
+            how: `10^(${filled.setschenow} L/mol × ${saturatedSodiumChloride.molPerL} mol/L), Setschenow`,
+          }),
+        ]
+      : []),
+    ...(count === null
+      ? []
+      : [fact('count', `portions of ${writeNumber(portionML, 0)} mL for ${writeNumber(100 * wanted, 0)} %`, count, '', 0)]),
+  )
+  if (count === null)
+    advice.push({
+      id: 'never',
+      level: 'doubt',
+      words: `No reasonable number of portions takes ${writeNumber(100 * wanted, 0)} % of ${target.solute.id} out: change the pH or the solvent, or salt it out.`,
+    })
+  else if (count > portions)
+    advice.push({
+      id: 'more',
+      level: 'doubt',
+      words: `For ${writeNumber(100 * wanted, 0)} % take ${count} portions of ${writeNumber(portionML, 0)} mL, or ${portions} of ${writeNumber(portionFor(wanted, pull, shaken.volumeML, portions), 0)} mL.`,
+    })
+  const where = mostlyIn(state, target.solute.id)
+  advice.push({
+    id: 'where',
+    level: where.fraction > 0.9 ? 'good' : 'doubt',
+    words: `${writeNumber(100 * where.fraction, 1)} % of ${target.solute.id} is now in ${where.layer}.`,
+  })
+
+  return { facts, advice }
+}
+
 /** Extraction: what each portion takes, how many are wanted, which layer lies on top, and what is where after it. */
 export const extracting = planner({
   of: 'extract',
@@ -88,8 +169,6 @@ export const extracting = planner({
   rules: [discarded],
   report: (context, filled) => {
     const here = flowHere(context)
-    const { portions, portionML, pH } = filled
-    const wanted = filled.wantedPercent / 100
     if (!here)
       return {
         facts: [],
@@ -137,69 +216,11 @@ export const extracting = planner({
         why: 'once the reagent is spent the pH typed here no longer holds',
       })
     if (target && !short) {
-      const intoWater = shaken.kind === 'organic'
-      const salting = saltingOf(filled)
-      const D = salting * distributionRatio(target.solute, intoWater ? pH : shaken.pH)
-      // Seen from the layer that is shaken: what the portions prefer to it.
-      const pull = intoWater ? 1 / D : D
-      const one = 1 - fractionLeft(pull, shaken.volumeML, portionML * portions, 1)
-      const count = portionsFor(wanted, pull, shaken.volumeML, portionML)
-      const wateryML = intoWater ? portions * portionML : shaken.volumeML
-      const at = `V = ${writeNumber(shaken.volumeML, 0)} mL`
-      facts.push(
-        {
-          ...fact('D', `D of ${target.solute.id}`, D, '', 3),
-          text: inPowers(D),
-          how: `K = ${writeNumber(target.solute.K, 1)} at pH ${writeNumber(intoWater ? pH : shaken.pH, 1)}${target.solute.acidPKa === undefined ? '' : `, pKa ${target.solute.acidPKa}`}${target.solute.basePKa === undefined ? '' : `, pKaH ${target.solute.basePKa}`}: D = K/(1 + 10^(pH − pKa) + 10^(pKaH − pH))${salting > 1 ? `, times ${writeNumber(salting, 1)} for the salt` : ''}`,
-        },
-        fact('taken', `taken in ${portions} × ${writeNumber(portionML, 0)} mL`, 100 * target.taken, '%', 1, {
-          how: `1 − (V/(V + D·v))^n, ${at}, D ${intoWater ? 'counted the other way round' : `= ${writeNumber(D, 2)}`}`,
-          atBench: true,
-        }),
-        fact('at-once', 'the same volume at once', 100 * one, '%', 1),
-        fact(
-          'limit',
-          'limit, ever smaller portions',
-          100 * (1 - fractionLimit(pull, shaken.volumeML, portionML * portions)),
-          '%',
-          1,
-          { how: `1 − exp(−D·V_tot/V)` },
-        ),
-        ...(salting > 1
-          ? [
-              fact('salt', 'sodium chloride to saturate the water', wateryML * saturatedSodiumChloride.gPerMLWater, 'g', 0, {
-                how: `${writeNumber(wateryML, 0)} mL × ${saturatedSodiumChloride.gPerMLWater} g/mL`,
-                atBench: true,
-              }),
-              fact('salting', 'and it raises K', salting, 'times', 1, {
-                how: `10^(${filled.setschenow} L/mol × ${saturatedSodiumChloride.molPerL} mol/L), Setschenow`,
-              }),
-            ]
-          : []),
-        ...(count === null
-          ? []
-          : [fact('count', `portions of ${writeNumber(portionML, 0)} mL for ${writeNumber(100 * wanted, 0)} %`, count, '', 0)]),
-      )
-      if (count === null)
-        advice.push({
-          id: 'never',
-          level: 'doubt',
-          words: `No reasonable number of portions takes ${writeNumber(100 * wanted, 0)} % of ${target.solute.id} out: change the pH or the solvent, or salt it out.`,
-        })
-      else if (count > portions)
-        advice.push({
-          id: 'more',
-          level: 'doubt',
-          words: `For ${writeNumber(100 * wanted, 0)} % take ${count} portions of ${writeNumber(portionML, 0)} mL, or ${portions} of ${writeNumber(portionFor(wanted, pull, shaken.volumeML, portions), 0)} mL.`,
-        })
-      const where = mostlyIn(state, target.solute.id)
-      advice.push({
-        id: 'where',
-        level: where.fraction > 0.9 ? 'good' : 'doubt',
-        words: `${writeNumber(100 * where.fraction, 1)} % of ${target.solute.id} is now in ${where.layer}.`,
-      })
+      const found = whatIsTaken({ state, shaken, target }, filled)
+      facts.push(...found.facts)
+      advice.push(...found.advice)
     }
-    advice.push(...layersAdvice(context, shaken.volumeML, portionML, saltingOf(filled) > 1))
+    advice.push(...layersAdvice(context, shaken.volumeML, filled.portionML, saltingOf(filled) > 1))
     return { facts, advice, ladder: { title: 'If an emulsion stands, gentlest first', rungs: [...emulsionLadder] } }
   },
 })
