@@ -1,11 +1,12 @@
 'use client'
 
-import { useId, useState, type KeyboardEvent } from 'react'
+import { useId, type KeyboardEvent } from 'react'
 import { problemIn } from '@/core/operations/planners'
 import type { Source } from '@/core/operations/planner'
 import type { Field } from '@/core/operations/fields'
 import type { WorkValue } from '@/core/plan/plan'
-import { readInUnit } from '@/core/quantity/readQuantity'
+import { readInUnit, type Reading } from '@/core/quantity/readQuantity'
+import { useWritten } from '../useWritten'
 
 export type Offers = Readonly<Record<'substances' | 'solvents', readonly string[]>>
 
@@ -74,12 +75,25 @@ export function Blank({
   onValue,
 }: Props) {
   const id = useId()
-  const [text, setText] = useState<string>()
-  const [problem, setProblem] = useState<string>()
   const label = `${field.label}${field.kind === 'number' && field.unit ? `, ${field.unit}` : ''}${typed ? '' : read ? ', read from the words' : `, ${sourceWords[source ?? 'plan']}`}`
   const style = `blank ${typed ? 'typed' : 'derived'}`
   const none = standIn(field, value, typed)
   const written = none === undefined ? shown(value) : ''
+  const { input, problem } = useWritten({
+    value: written,
+    take: (text) => {
+      if (text === '') {
+        if (own) return `A ${field.label} is needed.`
+        onValue?.(undefined)
+        return undefined
+      }
+      const read: Reading<string | number> = field.kind === 'number' ? readInUnit(text, field.unit) : { ok: true, value: text }
+      if (!read.ok) return read.problem
+      const wrong = problemIn(field, read.value) ?? check?.(read.value)
+      if (wrong === undefined) onValue?.(read.value)
+      return wrong
+    },
+  })
   if (!onValue) return <span className={style}>{shownIn(field, value, typed)}</span>
   // As in a figure of the table: `=` goes to where it comes from.
   const askOnEquals = (event: KeyboardEvent) => {
@@ -110,57 +124,22 @@ export function Blank({
       </select>
     )
   const offered = field.kind === 'text' && field.offers ? offers?.[field.offers] : undefined
-  const commit = () => {
-    if (text === undefined || text.trim() === written) {
-      setText(undefined)
-      setProblem(undefined)
-      return
-    }
-    if (text.trim() === '') {
-      if (own) return setProblem(`A ${field.label} is needed.`)
-      setText(undefined)
-      setProblem(undefined)
-      onValue(undefined)
-      return
-    }
-    if (field.kind === 'text') {
-      const wrong = check?.(text.trim())
-      setProblem(wrong)
-      if (wrong) return
-      setText(undefined)
-      onValue(text.trim())
-      return
-    }
-    const read = readInUnit(text, field.kind === 'number' ? field.unit : '')
-    const wrong = read.ok ? (problemIn(field, read.value) ?? check?.(read.value)) : read.problem
-    setProblem(wrong)
-    if (wrong || !read.ok) return
-    setText(undefined)
-    onValue(read.value)
-  }
   return (
     <span className="blank-with-unit">
       <input
         className={`${style} fig`}
         aria-label={label}
         inputMode={field.kind === 'number' ? 'decimal' : undefined}
-        value={text ?? written}
+        {...input}
         placeholder={none}
         list={offered ? `${id}-offers` : undefined}
-        aria-invalid={problem ? true : undefined}
         aria-describedby={problem ? id : undefined}
         autoComplete="off"
         spellCheck={false}
-        onChange={(event) => setText(event.currentTarget.value)}
         onFocus={onAsk}
-        onBlur={commit}
         onKeyDown={(event) => {
           askOnEquals(event)
-          if (event.key === 'Enter') commit()
-          if (event.key === 'Escape') {
-            setText(undefined)
-            setProblem(undefined)
-          }
+          input.onKeyDown(event)
         }}
       />
       {offered && (

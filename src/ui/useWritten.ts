@@ -1,0 +1,41 @@
+import { useState, type ChangeEvent, type KeyboardEvent } from 'react'
+
+interface Asked {
+  /** What stands there while nobody types. */
+  value: string
+  /** Takes what was typed, or says why it cannot stand: then it stays as it was typed, with the reason. */
+  take: (text: string) => string | undefined
+  /** False where Enter makes a new line. */
+  enterTakes?: boolean
+}
+
+/**
+ * How every field and blank is written: on leaving it or on Enter what was typed is taken; what is refused stays with its reason; Esc brings back what stood there.
+ */
+export function useWritten({ value, take, enterTakes = true }: Asked) {
+  const [text, setText] = useState<string>()
+  const [problem, setProblem] = useState<string>()
+  const restore = () => {
+    setText(undefined)
+    setProblem(undefined)
+  }
+  const commit = () => {
+    if (text === undefined || text.trim() === value) return restore()
+    const wrong = take(text.trim())
+    setProblem(wrong)
+    if (wrong === undefined) setText(undefined)
+  }
+  return {
+    problem,
+    input: {
+      value: text ?? value,
+      'aria-invalid': problem ? (true as const) : undefined,
+      onChange: (event: ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => setText(event.currentTarget.value),
+      onBlur: commit,
+      onKeyDown: (event: KeyboardEvent) => {
+        if (event.key === 'Enter' && enterTakes) commit()
+        if (event.key === 'Escape') restore()
+      },
+    },
+  }
+}
