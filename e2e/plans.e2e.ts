@@ -219,6 +219,20 @@ test('a frozen revision stays as it is: the first change offers a draft, and lea
   await page.keyboard.press('Escape')
   await expect(offer).toHaveCount(0)
   await expect(volume).toHaveValue(before)
+  // What keeps its own text shows the plan again too: a coefficient, a line's note, the plan's words.
+  const coefficient = page.getByLabel('Coefficient of methyl benzoate')
+  await page.getByRole('button', { name: 'Change the words' }).click()
+  await page.getByRole('table', { name: table }).getByRole('button', { name: 'methyl benzoate', exact: true }).click()
+  const words = page.getByRole('group', { name: 'Words of the plan' })
+  for (const field of [coefficient, words.getByLabel('aim'), page.getByLabel('note', { exact: true })]) {
+    const stood = await field.inputValue()
+    await field.fill('3')
+    await field.press('Enter')
+    await expect(offer).toBeVisible()
+    await page.keyboard.press('Escape')
+    await expect(offer).toHaveCount(0)
+    await expect(field).toHaveValue(stood)
+  }
   await volume.fill('9.9 mL')
   await volume.press('Enter')
   await expect(offer.getByRole('button', { name: 'Start draft 2' })).toBeFocused()

@@ -33,7 +33,11 @@ export function useWritten({ value, take, enterTakes = true }: Asked) {
       onChange: (event: ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => setText(event.currentTarget.value),
       onBlur: commit,
       onKeyDown: (event: KeyboardEvent) => {
-        if (event.key === 'Enter' && enterTakes) commit()
+        if (event.key === 'Enter' && enterTakes) {
+          // What opens now and takes the cursor must not be pressed by this same key.
+          event.preventDefault()
+          commit()
+        }
         if (event.key === 'Escape') restore()
       },
     },

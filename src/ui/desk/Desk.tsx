@@ -206,32 +206,30 @@ export function Desk(props: DeskProps) {
     return () => window.removeEventListener('keydown', onKey)
   }, [travel])
 
-  const askedStep = asked && later.steps.find(({ id }) => id === asked.step)
+  const beside = useMemo(() => {
+    if (note && focus) return { about: focus.line, node: <WorkingNote working={note} onLeave={() => backToCell(focus)} /> }
+    const step = asked && later.steps.find(({ id }) => id === asked.step)
+    if (!asked || !step) return undefined
+    const node = (
+      <SourceNote
+        plan={later}
+        table={laterTable}
+        step={step}
+        blank={asked.blank}
+        lab={lab}
+        solvents={solvents}
+        onLeave={() => asked.from.focus()}
+      />
+    )
+    return { about: asked.step, node }
+  }, [note, focus, asked, later, laterTable, lab, solvents])
   const notes = useMarginNotes({
     plan,
     queries,
     readOnly,
     unread: !readOnly && base.state === 'draft',
     change,
-    beside:
-      note && focus
-        ? { about: focus.line, node: <WorkingNote working={note} onLeave={() => backToCell(focus)} /> }
-        : asked && askedStep
-          ? {
-              about: asked.step,
-              node: (
-                <SourceNote
-                  plan={later}
-                  table={laterTable}
-                  step={askedStep}
-                  blank={asked.blank}
-                  lab={lab}
-                  solvents={solvents}
-                  onLeave={() => asked.from.focus()}
-                />
-              ),
-            }
-          : undefined,
+    beside,
   })
 
   return (

@@ -204,17 +204,7 @@ export function LineEditor({ plan, computed, shelf, otherTitles, onChange }: Pro
             ))}
         </>
       )}
-      <label className="wide">
-        note
-        <input
-          className="form-control form-control-sm"
-          defaultValue={line.note ?? ''}
-          key={line.note}
-          onBlur={(event) =>
-            event.currentTarget.value !== (line.note ?? '') && change({ note: event.currentTarget.value }, 'note')
-          }
-        />
-      </label>
+      <TextField label="note" value={line.note ?? ''} width="wide" onText={(note) => change({ note }, 'note')} />
       <SubstanceFields plan={plan} substance={computed.substance} onChange={onChange} />
       {shelf.length > 0 && (
         <p className="wide on-shelf">

@@ -1,7 +1,7 @@
 'use client'
 
 import { mainResult, type Plan, type Span } from '@/core/plan/plan'
-import { NumberField } from './fields'
+import { NumberField, TextField } from './fields'
 
 interface Props {
   plan: Plan
@@ -10,21 +10,8 @@ interface Props {
 
 /** The words around the figures: title, aim, what stands at the arrow, and the yield to expect. */
 export function PlanWords({ plan, onChange }: Props) {
-  const field = (label: string, value: string, put: (text: string) => Plan, wide = false) => (
-    <label className={wide ? 'wide' : 'half'}>
-      {label}
-      <input
-        className="form-control form-control-sm"
-        key={value}
-        defaultValue={value}
-        onBlur={(event) => {
-          const text = event.currentTarget.value.trim()
-          if (text !== value && (text !== '' || label !== 'title')) onChange(put(text), label)
-          else event.currentTarget.value = value
-        }}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-      />
-    </label>
+  const field = (label: string, value: string, put: (text: string) => Plan, width: 'half' | 'wide' = 'wide', needed = false) => (
+    <TextField label={label} value={value} width={width} needed={needed} onText={(text) => onChange(put(text), label)} />
   )
   const result = mainResult(plan)
   const { low, high } = result?.expected ?? { low: 0, high: 0 }
@@ -38,18 +25,23 @@ export function PlanWords({ plan, onChange }: Props) {
     )
   return (
     <div className="line-editor" role="group" aria-label="Words of the plan">
-      {field('title', plan.title, (title) => ({ ...plan, title }))}
-      {field('above the arrow', plan.conditions.above, (above) => ({ ...plan, conditions: { ...plan.conditions, above } }))}
-      {field('below the arrow', plan.conditions.below, (below) => ({ ...plan, conditions: { ...plan.conditions, below } }))}
-      {field('aim', plan.aim, (aim) => ({ ...plan, aim }), true)}
-      {field('wear, parted by semicolons', plan.safety.wear.join('; '), (text) => withSafety(plan, { wear: parts(text) }), true)}
+      {field('title', plan.title, (title) => ({ ...plan, title }), 'half', true)}
       {field(
-        'at hand, parted by semicolons',
-        plan.safety.atHand.join('; '),
-        (text) => withSafety(plan, { atHand: parts(text) }),
-        true,
+        'above the arrow',
+        plan.conditions.above,
+        (above) => ({ ...plan, conditions: { ...plan.conditions, above } }),
+        'half',
       )}
-      {field('own words on the safety sheet', plan.safety.ownWords, (ownWords) => withSafety(plan, { ownWords }), true)}
+      {field(
+        'below the arrow',
+        plan.conditions.below,
+        (below) => ({ ...plan, conditions: { ...plan.conditions, below } }),
+        'half',
+      )}
+      {field('aim', plan.aim, (aim) => ({ ...plan, aim }))}
+      {field('wear, parted by semicolons', plan.safety.wear.join('; '), (text) => withSafety(plan, { wear: parts(text) }))}
+      {field('at hand, parted by semicolons', plan.safety.atHand.join('; '), (text) => withSafety(plan, { atHand: parts(text) }))}
+      {field('own words on the safety sheet', plan.safety.ownWords, (ownWords) => withSafety(plan, { ownWords }))}
       <NumberField
         label={`${what} from, %`}
         value={low * 100}

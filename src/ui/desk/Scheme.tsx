@@ -1,10 +1,11 @@
 'use client'
 
-import { memo, useState, type CSSProperties } from 'react'
+import { memo, type CSSProperties } from 'react'
 import { isProduct, isReactant, type Line, type Plan } from '@/core/plan/plan'
 import { writeNumber } from '@/core/quantity/write'
 import { molarMass } from '@/core/substance/molarMass'
 import { FormulaText } from '../figures/FormulaText'
+import { useWritten } from '../useWritten'
 
 interface Props {
   plan: Plan
@@ -28,13 +29,7 @@ export const Scheme = memo(function Scheme({ plan, drawings, readOnly, onCoeffic
           </span>
         )}
         {line.coefficient !== null && (
-          <Coefficient
-            key={line.coefficient}
-            line={line}
-            name={nameOf(plan, line)}
-            readOnly={readOnly}
-            onCoefficient={onCoefficient}
-          />
+          <Coefficient line={line} name={nameOf(plan, line)} readOnly={readOnly} onCoefficient={onCoefficient} />
         )}
         <Molecule plan={plan} line={line} drawing={drawings[line.substance]} />
       </span>
@@ -104,31 +99,16 @@ function Coefficient({
   readOnly,
   onCoefficient,
 }: { line: Line; name: string } & Pick<Props, 'readOnly' | 'onCoefficient'>) {
-  const [text, setText] = useState(String(line.coefficient))
-  const [problem, setProblem] = useState<string>()
-  const commit = () => {
-    if (text.trim() === String(line.coefficient)) setProblem(undefined)
-    else setProblem(onCoefficient(line.id, text))
-  }
+  const { input, problem } = useWritten({ value: String(line.coefficient), take: (text) => onCoefficient(line.id, text) })
   return (
     <span className="coefficient">
       <input
         aria-label={`Coefficient of ${name}`}
-        aria-invalid={problem ? true : undefined}
-        value={text}
+        {...input}
         readOnly={readOnly}
         inputMode="numeric"
-        size={Math.max(1, text.length)}
+        size={Math.max(1, input.value.length)}
         onFocus={(event) => event.currentTarget.select()}
-        onChange={(event) => setText(event.currentTarget.value)}
-        onBlur={commit}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') commit()
-          if (event.key === 'Escape') {
-            setText(String(line.coefficient))
-            setProblem(undefined)
-          }
-        }}
       />
       {problem && (
         <span className="problem" role="alert">

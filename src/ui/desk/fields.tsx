@@ -4,17 +4,30 @@ import { useId } from 'react'
 import { readNumber } from '@/core/quantity/readQuantity'
 import { useWritten } from '../useWritten'
 
-/** A word or two, taken on leaving the field or on Enter. */
-export function TextField({ label, value, onText }: { label: string; value: string; onText: (text: string) => void }) {
+/** A few words, taken on leaving the field or on Enter; what is needed and was taken away comes back. */
+export function TextField({
+  label,
+  value,
+  onText,
+  width,
+  needed = false,
+}: {
+  label: string
+  value: string
+  onText: (text: string) => void
+  /** How much of the row it takes, where that is not what the words need. */
+  width?: 'half' | 'wide'
+  needed?: boolean
+}) {
   const { input } = useWritten({
     value,
     take: (text) => {
-      onText(text)
+      if (text !== '' || !needed) onText(text)
       return undefined
     },
   })
   return (
-    <label>
+    <label className={width}>
       {label}
       <input className="form-control form-control-sm" {...input} />
     </label>

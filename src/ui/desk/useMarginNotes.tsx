@@ -50,7 +50,7 @@ export function useMarginNotes({ plan, queries, readOnly, unread, change, beside
     ],
     [plan, queries, readOnly, unread, change],
   )
-  return beside ? [{ key: 'working', inView: true, ...beside }, ...standing] : standing
+  return useMemo(() => (beside ? [{ key: 'working', inView: true, ...beside }, ...standing] : standing), [beside, standing])
 }
 
 function readNotes(plan: Plan, change: Asked['change']): MarginNote[] {

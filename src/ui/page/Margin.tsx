@@ -1,6 +1,6 @@
 'use client'
 
-import { useLayoutEffect, useRef, type ReactNode } from 'react'
+import { memo, useLayoutEffect, useRef, type ReactNode } from 'react'
 
 export interface MarginNote {
   key: string
@@ -18,7 +18,7 @@ const gap = 14
  * The margin of a page: each note stands beside the line it is about, pushed down where two would overlap. On a narrow screen
  * the notes follow the page in their order.
  */
-export function Margin({ notes, label }: { notes: MarginNote[]; label: string }) {
+export const Margin = memo(function Margin({ notes, label }: { notes: MarginNote[]; label: string }) {
   const margin = useRef<HTMLElement>(null)
   // Placed anew when a note comes, goes or grows, or the page does: not at every key, for that would lay the page out twice.
   const which = notes.map(({ key, about, inView }) => `${key} ${about} ${inView ? 'in view' : ''}`).join('\n')
@@ -66,4 +66,4 @@ export function Margin({ notes, label }: { notes: MarginNote[]; label: string })
       ))}
     </aside>
   )
-}
+})
