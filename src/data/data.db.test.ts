@@ -39,6 +39,7 @@ describe('migrations', () => {
       '0003-shelf-and-archive',
       '0004-laboratory',
       '0005-kept-promises',
+      '0006-form-beside-bytes',
     ])
     expect(await migrate(owner)).toEqual([])
     // A draft has moved to its own table; a document without a title keeps that of its preparation.

@@ -5,6 +5,7 @@ import { sessionsAndLog } from './migrations/0002-sessions-and-log'
 import { shelfAndArchive } from './migrations/0003-shelf-and-archive'
 import { laboratory } from './migrations/0004-laboratory'
 import { keptPromises } from './migrations/0005-kept-promises'
+import { formBesideBytes } from './migrations/0006-form-beside-bytes'
 
 const migrations = {
   '0001-people-and-plans': peopleAndPlans,
@@ -12,6 +13,7 @@ const migrations = {
   '0003-shelf-and-archive': shelfAndArchive,
   '0004-laboratory': laboratory,
   '0005-kept-promises': keptPromises,
+  '0006-form-beside-bytes': formBesideBytes,
 }
 
 export type MigrationName = keyof typeof migrations

@@ -129,6 +129,8 @@ export class Revision extends Row<Revision> {
   /** When its author confirmed the safety sheet, which happens before it is published. */
   declare safetyReadAt: CreationOptional<Date | null>
   declare fault: CreationOptional<string | null>
+  /** What it says in the file's present version, where its bytes are of an older one: worked out once, when the program was brought up to date. */
+  declare broughtForward: CreationOptional<string | null>
 }
 
 export class LabSession extends Row<LabSession> {
@@ -235,6 +237,7 @@ export function defineModels(sequelize: Sequelize): void {
       publishedAt: moment(),
       publishedBy: ulid(),
       safetyReadAt: { type: DataTypes.DATE(3) },
+      broughtForward: { type: DataTypes.TEXT('long') },
     },
     table('revision'),
   )

@@ -1,4 +1,4 @@
-import type { SignalWord } from '@/core/substance/substance'
+import type { SignalWord } from '@/core/substance/lists'
 
 /** Hazard statements of Regulation (EC) No 1272/2008 (CLP), annex III, parts 1 and 2, by code in its own spelling. */
 const single: Readonly<Record<string, string>> = {

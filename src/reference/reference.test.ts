@@ -8,7 +8,7 @@ import { readFormula } from '@/core/substance/readFormula'
 import { atomsOfParts } from '@/core/substance/sameAtoms'
 import { plainName, searchSubstances, substanceIndex } from '@/core/substance/search'
 import { type SubstanceRecord } from '@/core/substance/record'
-import { wasteStreams } from '@/core/substance/substance'
+import { wasteStreams } from '@/core/substance/lists'
 import {
   hazardStatements,
   precautionaryStatements,

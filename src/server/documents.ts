@@ -26,7 +26,7 @@ export async function readDocument(row: Revision | Draft): Promise<Plan> {
   const known = isDraft ? undefined : frozen.get(row.id)
   if (known) return known
   try {
-    const plan = readPlanFile(row.plan)
+    const plan = readPlanFile((isDraft ? undefined : row.broughtForward) ?? row.plan)
     if (!isDraft) keep(row.id, plan)
     return plan
   } catch (error) {

@@ -9,10 +9,11 @@ import { runResults } from '@/core/result/runResults'
 import { foldRun } from '@/core/run/foldRun'
 import { today } from './today'
 import { listPreparations, openPreparation } from './preparations'
+import { readDocument } from './documents'
 import { viewSession } from './sessions'
 import { connectTo, database } from '@/data/connect'
 import { migrate } from '@/data/migrate'
-import { Membership, Run, User } from '@/data/models'
+import { Membership, Revision, Run, User } from '@/data/models'
 
 let owner: Sequelize
 
@@ -39,13 +40,20 @@ test('the release with the laboratory: every plan, session and result is there a
     { type: QueryTypes.SELECT },
   )
   expect(before.length).toBeGreaterThan(8)
-  expect(await migrate(owner)).toEqual(['0005-kept-promises'])
-  const after = await owner.query<{ id: string; plan: string; title: string }>('SELECT id, plan, title FROM revision', {
-    type: QueryTypes.SELECT,
-  })
+  expect(await migrate(owner)).toEqual(['0005-kept-promises', '0006-form-beside-bytes'])
+  const after = await owner.query<{ id: string; plan: string; title: string; brought_forward: string }>(
+    'SELECT id, plan, title, brought_forward FROM revision',
+    { type: QueryTypes.SELECT },
+  )
   expect(new Map(after.map(({ id, plan }) => [id, plan]))).toEqual(new Map(before.map(({ id, plan }) => [id, plan])))
   expect(after.map(({ title }) => title).sort()).toEqual(before.map(({ title }) => title).sort())
-  for (const { plan } of after) expect(readPlanFile(plan).steps.length).toBeGreaterThan(0)
+  // What the old words say stands once beside the bytes, and is what is read from then on.
+  for (const { id, plan, brought_forward: form } of after) {
+    expect(JSON.parse(plan)).toHaveProperty('version', 2)
+    expect(JSON.parse(form)).toHaveProperty('version', 3)
+    expect(readPlanFile(form)).toEqual(readPlanFile(plan))
+    await expect(owner.query(`UPDATE revision SET brought_forward = NULL WHERE id = '${id}'`)).rejects.toThrow(/once/)
+  }
 
   database()
   const { user, course } = (await Membership.findOne({ where: { role: 'owner' } }))!
@@ -61,6 +69,10 @@ test('the release with the laboratory: every plan, session and result is there a
   const results = runResults(foldRun(plan, runs[0]!.scale, runs[0]!.entries))
   expect(results.result!.figure.value).toBeCloseTo(0.7506, 3)
   expect((await viewSession(now[0]!.id, true)).runs).toHaveLength(8)
+  const kept = await Revision.findByPk(after[0]!.id, { rejectOnEmpty: true })
+  const broughtForward = kept.broughtForward!.replace('"title": "', '"title": "As it was kept: ')
+  const other = Revision.build({ ...kept.get(), id: '01J00000000000000000000009', broughtForward })
+  expect((await readDocument(other)).title).toMatch(/^As it was kept: /)
   // Runs from before have no code for reading until they get one.
   expect(await Run.count({ where: { readCode: null } })).toBe(24)
 })

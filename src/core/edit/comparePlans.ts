@@ -106,6 +106,9 @@ const stepWords: Readonly<Record<string, string>> = {
   says: 'so it is',
   waste: 'waste containers',
   operation: 'operation',
+  minutes: 'least and most minutes',
+  station: 'what the groups share',
+  safeStop: 'safe stop',
 }
 
 function procedure(before: Plan, after: Plan): Difference[] {
@@ -153,6 +156,11 @@ function valueText(step: Step, key: string): string {
   const value = (step as unknown as Record<string, unknown>)[key]
   if (value === undefined || value === null) return ''
   if (key === 'says') return (step.says ?? []).map((fact) => stepFacts[fact]).join('; ')
+  if (key === 'waste') return (step.waste ?? []).map(({ into, what }) => (what ? `${what} into ${into}` : into)).join('; ')
+  if (key === 'minutes')
+    return [step.minutes?.handsOn, step.minutes?.wait]
+      .flatMap((span, at) => (span ? [`${at === 0 ? 'hands on' : 'waiting'} ${span.least} to ${span.most} min`] : []))
+      .join(', ')
   if (Array.isArray(value)) return value.join('; ')
   if (typeof value === 'object') return Object.values(value).join(' ')
   return typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value)

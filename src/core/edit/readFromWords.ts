@@ -9,7 +9,7 @@ export function readFromWords(step: Step): string[] {
   const fields = plannerFor(step)?.fields ?? []
   return (step.read ?? []).flatMap((key) => {
     if (key === 'says') return (step.says ?? []).map((fact) => stepFacts[fact])
-    if (key === 'waste') return [`waste into ${(step.waste ?? []).join('; ')}`]
+    if (key === 'waste') return [`waste into ${(step.waste ?? []).map(({ into }) => into).join('; ')}`]
     const field = fields.find((each) => each.key === key)
     const value = typedFor(step)[key]
     if (!field || value === undefined || Array.isArray(value)) return []

@@ -32,6 +32,11 @@ function scaleValue(laws: Readonly<Record<string, Law>>, key: string, value: Wor
   return law && typeof value === 'number' ? value * byLaw[law](factor) : value
 }
 
+const slowed = (minutes: NonNullable<Step['minutes']>, slower: number): NonNullable<Step['minutes']> =>
+  Object.fromEntries(
+    Object.entries(minutes).map(([key, { least, most }]) => [key, { least: least * slower, most: most * slower }]),
+  )
+
 /** A step at another scale: what was typed follows by its law, and where heat is led away through the wall the minutes do. */
 function scaleStep(step: Step, factor: number): Step {
   const laws = operationIn(step)?.scales ?? {}
@@ -41,6 +46,7 @@ function scaleStep(step: Step, factor: number): Step {
     ...step,
     handsOnMin: step.handsOnMin * slower,
     waitMin: step.waitMin * slower,
+    ...(step.minutes ? { minutes: slowed(step.minutes, slower) } : {}),
     ...('holdMin' in step ? { holdMin: step.holdMin * slower } : {}),
     ...(typed.length > 0 ? { work: Object.fromEntries(typed) as Work } : {}),
   }

@@ -4,9 +4,9 @@ import { planners, problemIn } from '../operations/planners'
 import type { Plan } from '../plan/plan'
 import { FormulaError, readFormula } from '../substance/readFormula'
 import { problemInJson } from './jsonValue'
-import { withoutGoneBlanks } from '../reading/goneBlanks'
+import { planSchema } from '../plan/planSchema'
+import { fromEarlierVersion3 } from '../reading/earlierVersion3'
 import { fromVersion2 } from '../reading/version2'
-import schema from './plan.schema.json'
 
 /** A plan file that cannot be used: `where` points into the document (`/lines/2/anchor`), the message says what is wrong there. */
 export class PlanFileError extends Error {
@@ -19,7 +19,7 @@ export class PlanFileError extends Error {
   }
 }
 
-const validate = new Ajv({ allErrors: false, discriminator: true, strict: false, strictNumbers: true }).compile(schema)
+const validate = new Ajv({ allErrors: false, discriminator: true, strict: false, strictNumbers: true }).compile(planSchema)
 
 /** Nothing in a laboratory is larger, in any unit, and nothing that is written there longer or nested deeper. */
 const most = { number: 1e9, text: 20_000, list: 500, depth: 12 } as const
@@ -52,7 +52,7 @@ export function checkPlan(document: unknown): Plan {
   if (odd) throw new PlanFileError(odd, '')
   checkSize(document, '', 0)
   const second = version === 1 ? fromVersion1(document) : document
-  const current = withoutGoneBlanks(version === 1 || version === 2 ? fromVersion2(second) : second)
+  const current = fromEarlierVersion3(version === 1 || version === 2 ? fromVersion2(second) : second)
   if (!validate(current)) {
     const first = validate.errors![0]!
     const allowed = (first.params as { allowedValues?: unknown[] }).allowedValues
@@ -107,6 +107,7 @@ export function checkPlan(document: unknown): Plan {
         `/steps/${index}/operation`,
       )
     checkWork(step, index)
+    checkMinutes(step, index)
   })
   return plan
 }
@@ -121,6 +122,19 @@ function checkSize(value: unknown, where: string, depth: number): void {
   if (typeof value !== 'object' || value === null) return
   if (Array.isArray(value) && value.length > most.list) throw new PlanFileError(`a list has at most ${most.list} entries`, where)
   for (const [key, part] of Object.entries(value)) checkSize(part, `${where}/${key}`, depth + 1)
+}
+
+/** What is usual lies between the least and the most. @throws PlanFileError */
+function checkMinutes({ minutes, handsOnMin, waitMin }: Plan['steps'][number], index: number): void {
+  const usual = { handsOn: handsOnMin, wait: waitMin }
+  for (const key of ['handsOn', 'wait'] as const) {
+    const span = minutes?.[key]
+    if (span && !(span.least <= usual[key] && usual[key] <= span.most))
+      throw new PlanFileError(
+        `the usual ${usual[key]} min lie between the least and the most, not outside ${span.least} to ${span.most}`,
+        `/steps/${index}/minutes/${key}`,
+      )
+  }
 }
 
 /** What is typed into a planner stands in its fields. @throws PlanFileError */

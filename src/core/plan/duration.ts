@@ -24,6 +24,16 @@ export function days(plan: Plan): Day[] {
   return all
 }
 
+/** How long the steps take when they follow one another, minutes; at the least and at the most where somebody has said so, as usual where not. */
+export function lengthOf(steps: readonly Step[]): { least: number; usual: number; most: number } {
+  const sum = (of: (step: Step) => number) => steps.reduce((total, step) => total + of(step), 0)
+  return {
+    least: sum(({ minutes, handsOnMin, waitMin }) => (minutes?.handsOn?.least ?? handsOnMin) + (minutes?.wait?.least ?? waitMin)),
+    usual: sum(({ handsOnMin, waitMin }) => handsOnMin + waitMin),
+    most: sum(({ minutes, handsOnMin, waitMin }) => (minutes?.handsOn?.most ?? handsOnMin) + (minutes?.wait?.most ?? waitMin)),
+  }
+}
+
 /** Minutes as a span: `2 h 35 min`. */
 export function writeMinutes(minutes: number): string {
   const hours = Math.floor(minutes / 60)

@@ -1,6 +1,7 @@
 import type { Reading } from '../quantity/readQuantity'
 import { partsUsed } from './partsUsed'
-import { isProduct, substanceOf, type Form, type Line, type Plan, type Role, type Span, type Step } from './plan'
+import { isProduct, substanceOf, type Form, type Line, type Plan, type Span, type Step } from './plan'
+import type { Role } from './lists'
 import { type Substance } from '../substance/substance'
 
 /** An id that begins with a letter and that nothing else of the plan has. */
@@ -188,9 +189,18 @@ function isAsRead(before: Step, after: Step, key: string): boolean {
   return key === 'says' || key === 'waste' ? after[key] === before[key] : after.work?.[key] === before.work?.[key]
 }
 
+/** The span of the minutes holds what is usual: it is widened where the usual has left it. */
+function withinSpan(step: Step): Step {
+  if (!step.minutes) return step
+  const wide = (span: { least: number; most: number } | undefined, usual: number) =>
+    span && { least: Math.min(span.least, usual), most: Math.max(span.most, usual) }
+  const [handsOn, wait] = [wide(step.minutes.handsOn, step.handsOnMin), wide(step.minutes.wait, step.waitMin)]
+  return { ...step, minutes: { ...(handsOn ? { handsOn } : {}), ...(wait ? { wait } : {}) } }
+}
+
 /** The plan with some fields of a step changed; fields that became empty and may be absent are left out. */
 export function changeStep(plan: Plan, id: string, part: Readonly<Record<string, unknown>>): Plan {
-  const optional = ['until', 'caution', 'witness', 'vessel', 'portion', 'says', 'waste', 'read']
+  const optional = ['until', 'caution', 'witness', 'vessel', 'portion', 'says', 'waste', 'read', 'minutes', 'station', 'safeStop']
   return {
     ...plan,
     steps: plan.steps.map((step) => {
@@ -198,7 +208,7 @@ export function changeStep(plan: Plan, id: string, part: Readonly<Record<string,
       const next = { ...step, ...part } as Record<string, unknown>
       if (step.read) next.read = step.read.filter((key) => isAsRead(step, next as unknown as Step, key))
       for (const key of optional) if (!next[key] || (Array.isArray(next[key]) && next[key].length === 0)) delete next[key]
-      return next as unknown as Step
+      return withinSpan(next as unknown as Step)
     }),
   }
 }

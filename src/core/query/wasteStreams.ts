@@ -1,6 +1,6 @@
 import { operationIn } from '../operations/registry'
 import { isProduct } from '../plan/plan'
-import type { WasteStream } from '../substance/substance'
+import type { WasteStream } from '../substance/lists'
 import type { QueryRule } from '../operations/query'
 
 /** Streams that must not be met by chance: a step says that they are placed. */
@@ -13,7 +13,7 @@ const alwaysAsked: readonly WasteStream[] = ['cyanide, alkaline, by itself', 'qu
 export const wasteStreams: QueryRule = (plan) => {
   const disposal = plan.steps.filter((step) => operationIn(step)?.place === 'waste' || (step.waste?.length ?? 0) > 0)
   if (disposal.length === 0) return []
-  const placed = new Set(disposal.flatMap(({ waste }) => waste ?? []))
+  const placed = new Set(disposal.flatMap(({ waste }) => (waste ?? []).map(({ into }) => into)))
   return [...named, ...alwaysAsked].flatMap((stream) => {
     const lines = plan.lines.filter(
       (line) =>

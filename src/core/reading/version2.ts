@@ -3,7 +3,7 @@ import type { OperationKey } from '../operations/registry'
 import type { Plan, Step, Work } from '../plan/plan'
 import type { Substance } from '../substance/substance'
 import type { StepFact } from '../plan/stepFacts'
-import type { WasteStream } from '../substance/substance'
+import type { WasteStream } from '../substance/lists'
 
 /**
  * Brings a plan of version 2 of the file forward. There the words of a step said what it means; here what they said becomes fields, and the names of these fields stand in `read`, so that the

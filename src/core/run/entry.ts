@@ -1,4 +1,4 @@
-import type { WeighingMethod } from '../plan/plan'
+import type { WeighingMethod } from '../plan/lists'
 
 /** What each kind of entry says. */
 export interface EntryBodies {

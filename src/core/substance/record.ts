@@ -1,4 +1,5 @@
-import type { SignalWord, Substance } from './substance'
+import type { Substance } from './substance'
+import type { SignalWord } from './lists'
 
 /** A value with where it comes from. */
 export interface Sourced {

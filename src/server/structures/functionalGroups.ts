@@ -1,5 +1,5 @@
 import { Molecule } from 'openchemlib'
-import { functionalGroups, type FunctionalGroup } from '@/core/substance/substance'
+import { functionalGroups, type FunctionalGroup } from '@/core/substance/lists'
 
 const [carbon, nitrogen, oxygen] = [6, 7, 8]
 

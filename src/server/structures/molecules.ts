@@ -1,5 +1,5 @@
 import { Molecule } from 'openchemlib'
-import type { FunctionalGroup } from '@/core/substance/substance'
+import type { FunctionalGroup } from '@/core/substance/lists'
 import { sameAtoms } from '@/core/substance/sameAtoms'
 import { substanceRecords } from '@/reference/records'
 import { groupsOf } from './functionalGroups'

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import type { WeighingMethod } from '@/core/plan/plan'
+import type { WeighingMethod } from '@/core/plan/lists'
 import { askAbout } from '@/core/run/askAbout'
 import { endsEarly } from '@/core/run/endsEarly'
 import { besidesDue, dueIn, weighingChoices, type Due } from '@/core/run/due'

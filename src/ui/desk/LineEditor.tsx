@@ -2,7 +2,8 @@
 
 import { useState } from 'react'
 import { changeLine, changeRecovery, moveLine, removeLine, type LinePart } from '@/core/plan/editPlan'
-import { isCharged, isReactant, roles, type Form, type Plan, type Role } from '@/core/plan/plan'
+import { isCharged, isReactant, type Form, type Plan } from '@/core/plan/plan'
+import { roles, type Role } from '@/core/plan/lists'
 import type { ComputedLine } from '@/core/reaction/reactionTable'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { NumberField, TextField } from './fields'

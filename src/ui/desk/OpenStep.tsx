@@ -9,6 +9,7 @@ import { OperationPanel } from '../operation/OperationPanel'
 import { PrintedWords } from './PrintedWords'
 import { StepFacts } from './StepFacts'
 import { StepTicks } from './StepTicks'
+import { StepTimes } from './StepTimes'
 
 interface Props {
   plan: Plan
@@ -32,6 +33,7 @@ export function OpenStep({ plan, table, step, lab, solvents, onChange, onAsk }: 
     <div className="open-step" role="group" aria-label={`Step ${step.title}`}>
       <OperationPanel {...panel} onChange={change} onAsk={onAsk} />
       <StepTicks step={step} onChange={change} />
+      <StepTimes step={step} onChange={change} />
       <StepFacts plan={plan} table={table} step={step} />
       <PrintedWords plan={plan} table={table} step={step} onChange={change} />
       <span className="line-buttons">

@@ -3,7 +3,7 @@
 import { Fragment, memo, useState } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import { plannerFor } from '@/core/operations/planners'
-import { days, writeMinutes } from '@/core/plan/duration'
+import { days, lengthOf, writeMinutes } from '@/core/plan/duration'
 import { moveStep } from '@/core/plan/editPlan'
 import { addStep } from '@/core/edit/addStep'
 import { operationIn, operations, type OperationKey } from '@/core/operations/registry'
@@ -38,13 +38,15 @@ export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, lab, s
   }
   const parted = days(plan)
   const total = (of: 'handsOnMin' | 'waitMin') => parted.reduce((sum, day) => sum + day[of], 0)
+  const length = lengthOf(plan.steps)
   const dayOf = (id: string) => parted.findIndex(({ steps }) => steps.some((step) => step.id === id))
   return (
     <section aria-label="Procedure">
       <h2 className="section-title">
         Procedure
         <small>
-          {writeMinutes(total('handsOnMin') + total('waitMin'))} at the bench, {writeMinutes(total('waitMin'))} of it waiting
+          {writeMinutes(length.usual)} at the bench, {writeMinutes(total('waitMin'))} of it waiting
+          {length.least < length.most && ` (from ${writeMinutes(length.least)} to ${writeMinutes(length.most)})`}
           {parted.length > 1 && `, on ${parted.length} days`}
         </small>
       </h2>

@@ -1,7 +1,8 @@
 import { operationIn } from '@/core/operations/registry'
 import type { Step } from '@/core/plan/plan'
 import { stepFacts } from '@/core/plan/stepFacts'
-import { wasteStreams } from '@/core/substance/substance'
+import { discarded } from '@/core/plan/lists'
+import { wasteStreams, type WasteStream } from '@/core/substance/lists'
 
 interface Props {
   step: Step
@@ -24,14 +25,48 @@ export function StepTicks({ step, onChange }: Props) {
         ticked={step.says}
         onTick={(fact, on, words) => onChange({ says: toggled(step.says, fact, on) }, words)}
       />
-      {place === 'waste' && (
-        <Ticks
-          legend="something goes into"
-          items={wasteStreams.map((stream) => [stream, stream] as const)}
-          ticked={step.waste}
-          onTick={(stream, on) => onChange({ waste: toggled(step.waste, stream, on) }, stream)}
-        />
-      )}
+      {(place === 'waste' || step.waste) && <Waste step={step} onChange={onChange} />}
+    </>
+  )
+}
+
+type Placed = NonNullable<Step['waste']>
+
+/** The containers that something goes into here, and what of the vessel it is. */
+function Waste({ step, onChange }: Props) {
+  const placed: Placed = step.waste ?? []
+  const put = (waste: Placed, what: string) => onChange({ waste: waste.length > 0 ? waste : undefined }, what)
+  const tick = (into: WasteStream, on: boolean) =>
+    put([...placed.filter((each) => each.into !== into), ...(on ? [{ into }] : [])], into)
+  return (
+    <>
+      <Ticks
+        legend="something goes into"
+        items={wasteStreams.map((stream) => [stream, stream] as const)}
+        ticked={placed.map(({ into }) => into)}
+        onTick={tick}
+      />
+      {placed.map(({ into, what }) => (
+        <label key={into} className="goes-into">
+          into “{into}”:{' '}
+          <select
+            className="form-select form-select-sm"
+            value={what ?? ''}
+            onChange={(event) => {
+              const found = discarded.find((each) => each === event.currentTarget.value)
+              put(
+                placed.map((each) => (each.into === into ? { into, ...(found ? { what: found } : {}) } : each)),
+                `what goes into ${into}`,
+              )
+            }}
+          >
+            <option value="">not said what</option>
+            {discarded.map((each) => (
+              <option key={each}>{each}</option>
+            ))}
+          </select>
+        </label>
+      ))}
     </>
   )
 }

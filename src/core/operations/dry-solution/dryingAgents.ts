@@ -1,4 +1,4 @@
-import type { FunctionalGroup } from '../../substance/substance'
+import type { FunctionalGroup } from '../../substance/lists'
 
 export interface DryingAgent {
   name: string

@@ -1,5 +1,6 @@
 import { allThereIs, densityOf, mainResult, mainSubstance } from '../../plan/plan'
-import { type FunctionalGroup, type Substance } from '../../substance/substance'
+import { type Substance } from '../../substance/substance'
+import type { FunctionalGroup } from '../../substance/lists'
 import { logPLimits } from '../../substance/waterLimits'
 import { wholeOf } from '../../reaction/reactionTable'
 import { specificHeat } from '../add/adiabaticRise'

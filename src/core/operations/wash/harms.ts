@@ -1,5 +1,6 @@
 import { baseCapacityOf, givesCarbonDioxide, protonsOf } from '../../substance/acidBase'
-import type { FunctionalGroup, Substance } from '../../substance/substance'
+import type { Substance } from '../../substance/substance'
+import type { FunctionalGroup } from '../../substance/lists'
 
 /** What a wash is towards the product. */
 export type ActsAs = 'strong base' | 'carbonate' | 'acid' | 'bisulfite'

@@ -1,5 +1,6 @@
 import { isProduct, isReactant, type Plan } from '../../plan/plan'
-import { type FunctionalGroup, type Substance } from '../../substance/substance'
+import { type Substance } from '../../substance/substance'
+import type { FunctionalGroup } from '../../substance/lists'
 import type { ReactionTable } from '../../reaction/reactionTable'
 import { logPLimits } from '../../substance/waterLimits'
 import { protonsOf } from '../../substance/acidBase'

@@ -1,4 +1,4 @@
-import type { FunctionalGroup } from '../../substance/substance'
+import type { FunctionalGroup } from '../../substance/lists'
 import { fractionLeft } from '../extract/partition'
 import { neutralisation, neutraliserOf } from '../quench/neutralise'
 import { harmBy, type ActsAs } from './harms'

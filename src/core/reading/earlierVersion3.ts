@@ -1,11 +1,17 @@
 /** Blanks of version 3 that have become fields of their step, by operation: what was typed into them had no say at the bench. */
 const gone: Readonly<Record<string, readonly string[]>> = { heat: ['minutes'], dry: ['agreementPercent'] }
 
-/** A document of version 3 without them. */
-export function withoutGoneBlanks(document: unknown): unknown {
+/** A document of version 3 as it is written now: without those blanks, and with what goes into a waste container beside the container, which stood alone. */
+export function fromEarlierVersion3(document: unknown): unknown {
   const plan = document as { steps?: unknown }
   if (!Array.isArray(plan?.steps)) return document
-  return { ...plan, steps: plan.steps.map((step: unknown) => lighter(step)) }
+  return { ...plan, steps: plan.steps.map((step: unknown) => placed(lighter(step))) }
+}
+
+function placed(step: unknown): unknown {
+  const { waste } = (step ?? {}) as { waste?: unknown }
+  if (!Array.isArray(waste)) return step
+  return { ...(step as object), waste: waste.map((each: unknown) => (typeof each === 'string' ? { into: each } : each)) }
 }
 
 function lighter(step: unknown): unknown {

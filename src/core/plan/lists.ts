@@ -1,0 +1,33 @@
+export const roles = [
+  'reactant',
+  'reagent',
+  'catalyst',
+  'solvent',
+  'work-up',
+  'product',
+  'by-product',
+  /** What is put in to be separated. */
+  'material',
+  /** What a material holds: not charged on its own. */
+  'component',
+] as const
+
+/** What of the vessel goes into a waste container. */
+export const discarded = [
+  'all that is left',
+  'aqueous layer',
+  'organic layer',
+  'filtrate',
+  'mother liquor',
+  'washings',
+  'distillate',
+  'residue',
+  'solid',
+] as const
+
+export const vesselKinds = ['round-bottom', 'separating funnel', 'conical', 'vial'] as const
+
+export type Role = (typeof roles)[number]
+
+/** How a mass may be taken: taring the container, or container with contents minus container. */
+export type WeighingMethod = 'tare' | 'difference'

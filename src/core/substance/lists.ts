@@ -1,0 +1,22 @@
+export const functionalGroups = ['alcohol', 'phenol', 'carboxylic acid', 'amine', 'ester', 'aldehyde', 'ketone', 'ether'] as const
+
+export const wasteStreams = [
+  'aqueous, harmless',
+  'aqueous acid or base',
+  'other organic',
+  'halogenated organic',
+  'heavy metal',
+  'oxidiser',
+  'solid',
+  /** No acid may reach it. */
+  'cyanide, alkaline, by itself',
+  /** What water or alcohol still reacts with goes into no container at all. */
+  'quenched first, by itself',
+] as const
+
+/** What a label says before its statements; some statements stand without one (CLP, annex I). */
+export const signalWords = ['danger', 'warning', 'none'] as const
+
+export type FunctionalGroup = (typeof functionalGroups)[number]
+export type SignalWord = (typeof signalWords)[number]
+export type WasteStream = (typeof wasteStreams)[number]
