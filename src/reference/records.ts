@@ -55,7 +55,7 @@ export function forPlan(record: SubstanceRecord): Substance {
 export const crystallisationSolvents: readonly Substance[] = usualSolvents.flatMap((id) => {
   const record = substanceRecords.find((each) => each.id === id)
   if (!record) return []
-  const { name, formula, antoine, boiling, incompatible, groups } = record
+  const { name, formula, smiles, antoine, boiling, groups } = record
   return [
     {
       id,
@@ -63,7 +63,7 @@ export const crystallisationSolvents: readonly Substance[] = usualSolvents.flatM
       formula,
       ...(antoine ? { antoine } : {}),
       ...(boiling ? { boiling } : {}),
-      ...(incompatible ? { incompatible } : {}),
+      ...(smiles ? { smiles } : {}),
       ...(groups ? { groups } : {}),
     },
   ]

@@ -1,5 +1,6 @@
 import type { Plan, Step } from '../plan/plan'
 import type { StepFact } from '../plan/stepFacts'
+import type { Purpose } from '../reaction/meetings'
 
 /** What a step does to what is in its vessel. */
 export interface Effect {
@@ -13,9 +14,6 @@ export interface Effect {
 
 /** How a typed figure goes with the scale of its plan: as the amounts do, or as the time does in which the same heat per gram is led away (timeFactor). */
 export type Law = 'as the amounts' | 'as the time of cooling'
-
-/** What two things that must not meet unawares may meet for: to destroy one of them, to drown what is left of it, to test with it. */
-export type Purpose = 'destroys' | 'drowns' | 'tests'
 
 /**
  * An operation of the laboratory as everything knows it: the Desk, the bench, the safety sheet and the rules ask these members and know none by name.

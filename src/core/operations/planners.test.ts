@@ -5,6 +5,7 @@ import {
   benzoin,
   fractionation,
   isopentylAcetate,
+  methylhexanol,
   methylNitrobenzoate,
   separation,
   trimyristin,
@@ -211,6 +212,9 @@ describe('heating and cooling', () => {
     expect(at(acetanilide, 'reflux', { gas: 'acid' }).advice('gas')!.words).toContain('trap')
     expect(at(acetanilide, 'reflux', { gas: 'acid' }, { ...defaultLab, gas: 'hood' }).advice('gas')!.words).toContain('hood')
     expect(at(acetanilide, 'reflux', { moisture: 'yes' }).advice('tube')).toBeDefined()
+    // Magnesium is kept from moist air; an anhydride under reflux for minutes need not be.
+    expect(at(methylhexanol, 'reflux', {}).advice('tube')).toBeDefined()
+    expect(at(acetanilide, 'reflux', {}).advice('tube')).toBeUndefined()
     expect(at(acetanilide, 'reflux', { lowC: 120, highC: 110 }).advice('band')).toBeDefined()
   })
   test('adding at the bench: near the ceiling the drops stop, above it the flask is cooled', () => {

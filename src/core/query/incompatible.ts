@@ -1,10 +1,9 @@
-import { stepContents } from '../operations/vessel/contents'
-import { meetingsSource } from '../safety/meetings'
+import { meetingsSource } from '../reaction/meetings'
 import { meetingsIn } from '../safety/meetingsIn'
 import type { Query, QueryRule } from '../operations/query'
 
 /**
- * Two substances in one vessel that must not meet: by what their classes do to each other, whatever they are called, and by what a record says of its own substance. The first step in which they do is asked about.
+ * Two substances in one vessel that must not meet: by what their classes do to each other, whatever they are called. The first step in which they do is asked about.
  * Where a step is there for the meeting, it has a measure instead (cautionsOf).
  */
 export const incompatible: QueryRule = (plan, table) => {
@@ -29,17 +28,6 @@ export const incompatible: QueryRule = (plan, table) => {
         other,
         `${capital(meeting.one)} and ${meeting.other}${meeting.with ? ` with ${meeting.with}` : ''}: ${meeting.happens} (${meetingsSource}).`,
       )
-  const meantHere = (step: string, one: string, other: string) =>
-    meetingsIn(plan, table).some(
-      (met) => met.meant && met.step === step && [met.one.id, met.other.id].sort().join() === [one, other].sort().join(),
-    )
-  for (const { step, contents } of stepContents(plan, table))
-    for (const { substance } of contents)
-      for (const { substance: other } of contents) {
-        const { incompatible: known } = substance
-        if (known && substance.id !== other.id && known.with.includes(other.name) && !meantHere(step, substance.id, other.id))
-          add(step, substance, other, `${substance.name} must not meet ${known.with.join('; ')} (${known.source}).`)
-      }
   return queries
 }
 

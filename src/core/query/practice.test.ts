@@ -76,20 +76,6 @@ describe('apparatus', () => {
     expect(found(bare, 'checks-set-up')!.evidence).toMatch(/running.*bursts.*chips/)
     expect(settled(bare, 'checks-set-up')).toBeUndefined()
   })
-
-  test('two that must not meet, in one vessel', () => {
-    const acid = { id: 'peroxide', name: 'hydrogen peroxide', formula: 'H2O2' }
-    const plan = withSubstance(
-      esterWith(
-        acid,
-        { form: { kind: 'mass-fraction', fraction: 0.3, gPerML: 1.11, source: 'x' }, anchor: mL(2) },
-        'charge-acid',
-      ),
-      'isopentyl-alcohol',
-      { incompatible: { with: ['hydrogen peroxide'], source: 'x' } },
-    )
-    expect(found(plan, 'incompatible-isopentyl-alcohol')!.about).toBe('charge-acid')
-  })
 })
 
 describe('work-up', () => {

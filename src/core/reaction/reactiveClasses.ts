@@ -25,6 +25,7 @@ export const reactiveClasses = [
   'borohydride',
   'alkali metal',
   'aluminium',
+  'magnesium',
   'alkoxide',
   'solid hydroxide',
   'strong base',
@@ -66,6 +67,7 @@ const byFormula: Readonly<Record<string, readonly ReactiveClass[]>> = Object.fro
       [['borohydride'], 'NaBH4 LiBH4'],
       [['alkali metal'], 'Na K Li'],
       [['aluminium'], 'Al'],
+      [['magnesium'], 'Mg'],
       [['alkoxide', 'strong base'], 'CH3NaO C2H5NaO C4H9KO C4H9NaO'],
       [['strong base'], 'NaOH KOH'],
       [['chloroform', 'chlorinated solvent'], 'CHCl3'],
@@ -106,13 +108,13 @@ function strengthOf({ form }: Pick<Line, 'form'>): number {
   return 1
 }
 
+/** A substance and how it is dispensed. */
+export type Kept = [substance: Partial<Pick<Substance, 'formula' | 'groups' | 'smiles'>>, line: Pick<Line, 'form'>]
+
 /**
  * The reactive classes of a substance as it is dispensed: from its formula where that decides, and from its functional groups and structure. What is not known to belong to a class does not.
  */
-export function classesOf(
-  substance: Pick<Substance, 'formula' | 'groups' | 'smiles'>,
-  line: Pick<Line, 'form'>,
-): Set<ReactiveClass> {
+export function classesOf(...[substance, line]: Kept): Set<ReactiveClass> {
   const { formula, groups = [], smiles = '' } = substance
   const found = new Set<ReactiveClass>()
   if (formula === undefined) return found

@@ -2,7 +2,7 @@ import { stepContents, type Content } from '../operations/vessel/contents'
 import { operationIn } from '../operations/registry'
 import type { Plan } from '../plan/plan'
 import type { ReactionTable } from '../reaction/reactionTable'
-import { meetings, type Meeting } from './meetings'
+import { meetings, type Meeting } from '../reaction/meetings'
 import { classesOf, type ReactiveClass } from '../reaction/reactiveClasses'
 
 /** Two substances of a plan that meet in a vessel, in the first step in which they do. */

@@ -1,4 +1,5 @@
 import type { Substance } from '../../substance/substance'
+import { betweenTwo } from '../../reaction/meetings'
 import { boilsAt } from '../vessel/boilingAt'
 import { cropFrom, hotVolume, leastRatio, mayOilOut, type Crop } from './crop'
 import { solubilityAt } from './solubility'
@@ -22,8 +23,8 @@ export interface SolventJudged {
 }
 
 /** What is known of a solvent without having tried it. */
-export type Solvent = Pick<Substance, 'id' | 'name' | 'antoine' | 'boiling' | 'incompatible' | 'groups'>
-export type Solute = Partial<Pick<Substance, 'solubility' | 'melting' | 'incompatible' | 'name' | 'groups'>>
+export type Solvent = Pick<Substance, 'id' | 'name' | 'antoine' | 'boiling' | 'formula' | 'smiles' | 'groups'>
+export type Solute = Partial<Pick<Substance, 'solubility' | 'melting' | 'formula' | 'smiles' | 'groups'>>
 
 /** Hot enough to dissolve and to pour without boiling over, K below the boil. */
 const belowBoilK = 1
@@ -34,7 +35,7 @@ export const handyMLPerG = 60
 
 /**
  * Solvents for a solute, those that were tried first, best crop first: how much dissolves hot and cold, the volume, what is got back. Against one speak a ratio below five, a boil too near the solute's melting point, more
- * solvent than is handy, a boil at which it dries too fast or too slowly, and what is on record as incompatible. Solvents whose boiling point is not on record are left out.
+ * solvent than is handy, a boil at which it dries too fast or too slowly, and what the classes of both do to each other. Solvents whose boiling point is not on record are left out.
  */
 export function compareSolvents(
   solute: Solute,
@@ -90,14 +91,10 @@ function againstTried(tried: SolventTried | null, soluteG: number): string[] {
 }
 
 function againstSolvent(solute: Solute, solvent: Solvent, boilC: number): string[] {
-  const names = (each: Solute | Solvent) => [...(each.name === undefined ? [] : [each.name]), ...(each.groups ?? [])]
-  const clash = [
-    ...(solute.incompatible?.with ?? []).filter((what) => names(solvent).some((name) => says(what, name))),
-    ...(solvent.incompatible?.with ?? []).filter((what) => names(solute).some((name) => says(what, name))),
-  ]
+  const clash = betweenTwo([solute, { form: { kind: 'solid', purity: 1 } }], [solvent, { form: { kind: 'neat', purity: 1 } }])
   return [
     ...(solute.melting && mayOilOut(boilC - belowBoilK, solute.melting.lowC) ? ['the solute may come as an oil'] : []),
-    ...(clash.length > 0 ? [`does not bear ${clash[0]}`] : []),
+    ...(clash ? [`does not bear the solute: ${clash}`] : []),
     ...(boilC < volatile.least
       ? ['boils away while it is swirled']
       : boilC > volatile.most
@@ -105,6 +102,3 @@ function againstSolvent(solute: Solute, solvent: Solvent, boilC: number): string
         : []),
   ]
 }
-
-/** A record says "water" or "bases": as a word, alone or the first, not within another. */
-const says = (what: string, name: string) => new RegExp(`^${name.replace(/[^\w ,-]/g, '')}s?\\b`, 'i').test(what)

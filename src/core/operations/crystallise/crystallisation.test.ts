@@ -97,19 +97,26 @@ describe('solvents compared', () => {
       compareSolvents({ ...solute, melting: { lowC: 98, highC: 99, source: '' } }, solvents, 4.9, 20, 760)[0]!.against,
     ).toContain('the solute may come as an oil')
   })
-  test('what is on record as incompatible speaks against a solvent, by its name or its group', () => {
+  test('what the classes of both do to each other speaks against a solvent, whatever anything is called', () => {
     const clash = (of: object) =>
-      compareSolvents({ ...solute, ...of }, [{ ...solvents[1]!, groups: ['alcohol'] }, solvents[0]!], 4.9, 20, 760).map(
-        ({ solvent, against }) => [solvent, against.filter((each) => each.includes('does not bear'))],
+      Object.fromEntries(
+        compareSolvents(
+          { ...solute, formula: 'C8H9NO', ...of },
+          [
+            { ...solvents[1]!, name: 'spirit', formula: 'C2H6O', groups: ['alcohol'] },
+            { ...solvents[0]!, name: 'the plain one', formula: 'H2O' },
+          ],
+          4.9,
+          20,
+          760,
+        ).map(({ solvent, against }) => [solvent, against.filter((each) => each.includes('does not bear'))]),
       )
-    expect(Object.fromEntries(clash({ incompatible: { with: ['alcohols'], source: '' } }))).toEqual({
-      water: [],
-      ethanol: ['does not bear alcohols'],
-    })
-    expect(Object.fromEntries(clash({ incompatible: { with: ['water when acid is there'], source: '' } }))).toEqual({
-      water: ['does not bear water when acid is there'],
-      ethanol: [],
-    })
+    expect(clash({})).toEqual({ spirit: [], 'the plain one': [] })
+    // An anhydride is taken apart by both; a hydride gives hydrogen; an acid minds neither.
+    const apart = 'does not bear the solute: it takes it apart'
+    expect(clash({ formula: 'C4H6O3', smiles: 'CC(=O)OC(C)=O' })).toEqual({ spirit: [apart], 'the plain one': [apart] })
+    expect(clash({ formula: 'NaH', smiles: '' })['spirit']).toEqual([expect.stringMatching(/hydrogen comes off/)])
+    expect(clash({ formula: 'C8H8O2', groups: ['carboxylic acid'] })).toEqual({ spirit: [], 'the plain one': [] })
   })
   test('a pair: both solubilities are those of the mixture, log-linear in the volume fraction', () => {
     const [pair] = solventPairs(solute, solvents, 4.9, 20, 760)

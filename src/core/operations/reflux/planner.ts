@@ -1,5 +1,6 @@
 import { pressureMmHg } from '../../lab/lab'
 import { writeNumber } from '../../quantity/write'
+import { isSpoiltByMoistAir } from '../../reaction/meetings'
 import { boilsAt } from '../vessel/boilingAt'
 import { heatingFor } from './heating'
 import { timeInBand } from '../vessel/timeInBand'
@@ -40,12 +41,11 @@ export const heating = planner({
     const found = boilingLiquid(context)
     const boil = 'liquid' in found ? boilsAt(found.liquid, pressureMmHg(context.lab)) : null
     const atC = typed.boilC || (boil ? rough(boil.atC) : undefined)
-    const incompatible = context.now.contents.flatMap(({ substance }) => substance.incompatible?.with ?? [])
     // Where nothing is known there is no figure: 0 stands for that.
     const band = (byK: number) =>
       atC === undefined ? unknown(0, 'what it boils at is not known') : ofPlan(rough(atC + byK), `${bandK} K from the boil`)
     const spoils =
-      incompatible.some((each) => /^water\b|moisture/.test(each)) &&
+      context.now.contents.some(({ substance, line }) => isSpoiltByMoistAir([substance, line])) &&
       !context.now.contents.some(({ substance }) => substance.formula === 'H2O')
     return {
       boilC:
@@ -55,8 +55,8 @@ export const heating = planner({
       lowC: band(-bandK),
       highC: band(bandK),
       moisture: spoils
-        ? ofRecord('yes', 'something in the flask must not meet water')
-        : usual('no', 'nothing on record minds it'),
+        ? ofRecord('yes', 'water takes something in the flask apart')
+        : usual('no', 'nothing in the flask is known to mind it'),
       gas: usual('none', 'nobody has said that one comes off'),
     }
   },

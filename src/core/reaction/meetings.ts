@@ -1,5 +1,7 @@
-import type { Purpose } from '../operations/operation'
-import type { ReactiveClass } from '../reaction/reactiveClasses'
+import { classesOf, type Kept, type ReactiveClass } from './reactiveClasses'
+
+/** What two things that must not meet unawares may meet for: to destroy one of them, to drown what is left of it, to test with it. */
+export type Purpose = 'destroys' | 'drowns' | 'tests'
 
 /** Two classes that must not meet unawares, what comes of it, and where it may be meant. */
 export interface Meeting {
@@ -77,3 +79,23 @@ export const meetings: readonly Meeting[] = [
   { one: 'sulfite', other: 'strong acid', happens: 'sulfur dioxide comes off' },
   { one: 'formic acid', other: 'concentrated sulfuric acid', happens: 'carbon monoxide comes off' },
 ]
+
+/** Classes that water takes apart, or that take fire or gas from it. */
+const apart: readonly ReactiveClass[] = ['water-reactive', 'acyl halide', 'acid anhydride', 'hydride', 'alkali metal', 'alkoxide']
+
+/** True for what the water in the air spoils. Magnesium, because what is made of it in ether is; an anhydride loses too little for it to matter. */
+export function isSpoiltByMoistAir(what: Kept): boolean {
+  const classes = classesOf(...what)
+  return ([...apart, 'magnesium'] as const).some((each) => each !== 'acid anhydride' && classes.has(each))
+}
+
+/** What two substances do to each other when nothing else is there; undefined where nothing is known. */
+export function betweenTwo(one: Kept, other: Kept): string | undefined {
+  const [a, b] = [classesOf(...one), classesOf(...other)]
+  const found = meetings.find(
+    (meeting) => !meeting.with && ((a.has(meeting.one) && b.has(meeting.other)) || (b.has(meeting.one) && a.has(meeting.other))),
+  )
+  if (found) return found.happens
+  if (apart.some((each) => a.has(each)) && (b.has('water') || b.has('alcohol'))) return 'it takes it apart'
+  return undefined
+}
