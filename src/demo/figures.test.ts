@@ -1,4 +1,5 @@
 /** What the demo preparations and two runs came to on the day this file was written: a change of a figure is a mended fault, or a mistake. */
+import { printed } from '@/core/words/words'
 import { readFileSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import type { Plan } from '@/core/plan/plan'
@@ -44,8 +45,8 @@ function masked(plan: Plan): { plan: Plan; back: (line: string) => string } {
     typeof value === 'string' ? (names.get(value) ?? value) : Array.isArray(value) ? value.map(renamed) : value
   const steps = plan.steps.map((step) => ({
     ...step,
-    title: mask(step.title),
-    text: sentence(step.text),
+    title: mask(printed(step.title)),
+    text: sentence(printed(step.text)),
     ...(step.until === undefined ? {} : { until: '§' }),
     ...(step.caution === undefined ? {} : { caution: '§' }),
     ...('verb' in step ? { verb: '§' } : {}),
@@ -53,7 +54,7 @@ function masked(plan: Plan): { plan: Plan; back: (line: string) => string } {
     ...('checks' in step ? { checks: step.checks.map(() => '§') } : {}),
     ...('container' in step ? { container: '§' } : {}),
     ...(step.work ? { work: Object.fromEntries(Object.entries(step.work).map(([key, value]) => [key, renamed(value)])) } : {}),
-  })) as Plan['steps']
+  })) as unknown as Plan['steps']
   const hidden: Plan = {
     ...plan,
     title: '§',

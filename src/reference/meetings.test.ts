@@ -1,4 +1,5 @@
 /** Pairs that must not meet in one vessel, each by the records that ship: that it is asked, and what it says comes of it. */
+import { asWords } from '@/core/words/words'
 import { acetanilide } from '@/test-support/plans'
 import type { Form, Line, Plan, Step } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
@@ -33,10 +34,10 @@ function vesselWith(parts: Part[], last?: (step: Step) => Step): Plan {
   }))
   const steps = lines.map((line, index): Step => ({
     id: `s${index}`,
-    title: `Step ${index}`,
+    title: asWords(`Step ${index}`),
     kind: 'act',
     verb: 'Add',
-    text: `Put in {${line.id}}.`,
+    text: asWords(`Put in {${line.id}}.`),
     handsOnMin: 1,
     waitMin: 0,
     ...(index === 0 ? { vessel: { kind: 'round-bottom' as const, sizeML: 100 } } : {}),

@@ -1,3 +1,4 @@
+import { printed } from '../words/words'
 import { stepFacts } from '../plan/stepFacts'
 import { reactionTable, dispensed, type ReactionTable } from '../reaction/reactionTable'
 import { writeFigureText, writeNumber, writeQuantity } from '../quantity/write'
@@ -121,7 +122,14 @@ function procedure(before: Plan, after: Plan): Difference[] {
     ...ids.flatMap((id): Difference[] => {
       const [a, b] = [before.steps[place(before, id)], after.steps[place(after, id)]]
       if (!a || !b)
-        return [{ part: 'procedure', what: `step “${(b ?? a)!.title}”`, before: a?.text ?? null, after: b?.text ?? null }]
+        return [
+          {
+            part: 'procedure',
+            what: `step “${(b ?? a)!.title}”`,
+            before: a ? printed(a.text) : null,
+            after: b ? printed(b.text) : null,
+          },
+        ]
       return [
         ...fields(a, b).flatMap((key) =>
           changed('procedure', `${stepWords[key] ?? key} of “${b.title}”`, valueText(a, key), valueText(b, key)),

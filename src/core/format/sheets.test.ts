@@ -1,4 +1,5 @@
 /** The demo preparations against sheets worked by hand: every line's mass in g, volume in mL and amount in mmol. */
+import { printed } from '../words/words'
 import { acetanilide, benzoin } from '@/test-support/plans'
 import type { Plan } from '../plan/plan'
 import { calculate } from './calculation'
@@ -85,7 +86,7 @@ describe('what a plan says about itself', () => {
   test('every step’s amounts name lines that exist, and every charge has its device', () => {
     for (const plan of [acetanilide, benzoin]) {
       for (const step of plan.steps) {
-        for (const [, id] of step.text.matchAll(/\{([\w-]+)\}/g)) expect(plan.lines.map((line) => line.id)).toContain(id)
+        for (const [, id] of printed(step.text).matchAll(/\{([\w-]+)\}/g)) expect(plan.lines.map((line) => line.id)).toContain(id)
         if (step.kind === 'charge') expect(step.device).toMatch(step.measure === 'mass' ? /^balance/ : /^(cylinder|pipette)/)
       }
     }

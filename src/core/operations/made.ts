@@ -1,3 +1,4 @@
+import { asWords } from '../words/words'
 import type { Line, Plan } from '../plan/plan'
 import { isProduct } from '../plan/plan'
 import type { StepFact } from '../plan/stepFacts'
@@ -17,9 +18,9 @@ export const act =
     ...base,
     kind: 'act',
     verb,
-    text,
+    text: asWords(text),
     ...times(handsOnMin, more.waitMin),
-    ...(more.until ? { until: more.until } : {}),
+    ...(more.until ? { until: asWords(more.until) } : {}),
     ...(more.says ? { says: more.says } : {}),
   })
 

@@ -1,3 +1,4 @@
+import { printed } from '../words/words'
 import { operationIn } from './registry'
 import type { Plan } from '../plan/plan'
 import { timeFactor } from '../quantity/timeFactor'
@@ -17,7 +18,7 @@ export function notLinear(plan: Plan, factor: number): NotLinear[] {
   const fixed = plan.lines.filter((line) => line.fixed)
   return [
     ...slow.map((step) => ({
-      about: step.title,
+      about: printed(step.title),
       words: `about ${times} times the time; ${writeNumber(step.handsOnMin + step.waitMin, 0)} min become ${writeNumber((step.handsOnMin + step.waitMin) * timeFactor(factor), 0)} min`,
     })),
     {
@@ -25,7 +26,7 @@ export function notLinear(plan: Plan, factor: number): NotLinear[] {
       words: `grows ${writeNumber(factor, 2)} times, the wall that it leaves through only ${writeNumber(factor ** (2 / 3), 2)} times: ${factor > 1 ? 'it grows hotter inside, so add more slowly and cool more' : 'it cools faster, so a reaction that keeps itself warm may need a bath'}`,
     },
     ...gas.map((step) => ({
-      about: step.title,
+      about: printed(step.title),
       words: `gas grows ${writeNumber(factor, 2)} times: look at the vent, the hood and the size of the vessel`,
     })),
     ...(fixed.length > 0

@@ -1,3 +1,4 @@
+import type { Words } from '../words/words'
 import type { Plan, Step } from '../plan/plan'
 import type { StepFact } from '../plan/stepFacts'
 import type { Purpose } from '../reaction/meetings'
@@ -25,7 +26,7 @@ export interface Operation {
   /** The danger that goes with it wherever it is done; empty where there is none of its own. */
   danger: string
   /** A fresh step, as it stands before anything is typed. */
-  make: (base: { id: string; title: string }, plan: Plan) => Step
+  make: (base: { id: string; title: Words }, plan: Plan) => Step
   /** Sentences with `{@key}` for fields of its step (own.ts), where its planner does not say them. */
   says?: readonly string[]
   /** Facts that are asked for in it; gas may come off in any. */

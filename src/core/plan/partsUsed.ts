@@ -1,3 +1,4 @@
+import { printed } from '../words/words'
 import type { Step } from './plan'
 
 /** The lines that a step uses with the part of each, 1 for all of it: the charged one, and those named in its words. */
@@ -18,7 +19,7 @@ export interface PartUsed {
 const used = new WeakMap<Step, readonly PartUsed[]>()
 
 function partsOf(step: Step): PartUsed[] {
-  const named = [...step.text.matchAll(/\{([\w-]+)(?: ([\d.]+) %)?\}/g)].map(([, line, percent]) => ({
+  const named = [...printed(step.text).matchAll(/\{([\w-]+)(?: ([\d.]+) %)?\}/g)].map(([, line, percent]) => ({
     line: line!,
     part: percent ? Number(percent) / 100 : 1,
   }))

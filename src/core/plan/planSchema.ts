@@ -1,6 +1,7 @@
 import { Type, type TSchema } from '@sinclair/typebox'
 import { above0, exact, fraction, id, oneBy, oneOf, quantity, words } from '../quantity/schema'
 import { wasteStreams } from '../substance/lists'
+import type { Words } from '../words/words'
 import { substanceSchema } from '../substance/substanceSchema'
 import { discarded, roles, vesselKinds } from './lists'
 import { stepFactKeys } from './stepFacts'
@@ -80,12 +81,15 @@ const work = Type.Unsafe<{ of: string; [field: string]: string | number | Record
   },
 })
 
+/** What a person wrote for persons. */
+const said = (options?: object) => Type.Unsafe<Words>(Type.String(options))
+
 const base = {
   id,
   /** A few words for the thread of steps. */
-  title: words(),
+  title: said({ minLength: 1 }),
   /** What to do. `{line}` stands for our amount of that line with its name, `{line 8 %}` for that part of it. */
-  text: Type.String(),
+  text: said(),
   /** Usual minutes of work with the hands, and of waiting. */
   handsOnMin: minutes,
   waitMin: minutes,
@@ -96,9 +100,9 @@ const base = {
   /** One can stop after it: what becomes of the material until the work goes on, and for how long at the most it may stand so. */
   safeStop: Type.Optional(exact({ meanwhile: words(400), hours: Type.Optional(above0) })),
   /** How one knows that it is over. */
-  until: Type.Optional(Type.String()),
+  until: Type.Optional(said()),
   /** The danger of this operation that matters now. */
-  caution: Type.Optional(Type.String()),
+  caution: Type.Optional(said()),
   /** A demonstrator signs its last reading. */
   witness: Type.Optional(Type.Boolean()),
   /** The vessel that the work goes on in from here, where it is another one. */
@@ -137,7 +141,7 @@ export const stepSchema = oneBy('kind', [
   /** Ticked off; `verb` is what its button says. A step without an operation is work of the author's own. */
   stepOf('act', { operation, verb: words() }),
   /** A safe place to stop; `meanwhile` says what becomes of the material until the work goes on, `endsDay` that it goes on another day. */
-  stepOf('pause', { meanwhile: Type.String(), endsDay: Type.Boolean() }),
+  stepOf('pause', { meanwhile: said(), endsDay: Type.Boolean() }),
   stepOf('weigh', { sample: id, container: words(), device: words(), dry: Type.Boolean() }),
   stepOf('crystallise', { from: id, to: id, solvent: id, device: words() }),
   stepOf('dry', { sample: id, container: words(), device: words(), agreement: fraction }),

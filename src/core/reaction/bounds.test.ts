@@ -1,4 +1,5 @@
 /** What is just taken and just refused, and what follows when something is not known: each rule from both sides. */
+import { asWords } from '../words/words'
 import { acetanilide, benzoin, isopentylAcetate, trimyristin } from '@/test-support/plans'
 import { newPlan } from '../edit/newPlan'
 import type { Line, Plan } from '../plan/plan'
@@ -271,7 +272,18 @@ describe('what does not grow in proportion', () => {
   test('an addition of 15 and 5 min at 8 times the scale takes 40', () => {
     const plan: Plan = {
       ...acetanilide,
-      steps: [{ id: 'a', kind: 'act', operation: 'add', verb: 'Add', title: 'Add it', text: '', handsOnMin: 15, waitMin: 5 }],
+      steps: [
+        {
+          id: 'a',
+          kind: 'act',
+          operation: 'add',
+          verb: 'Add',
+          title: asWords('Add it'),
+          text: asWords(''),
+          handsOnMin: 15,
+          waitMin: 5,
+        },
+      ],
     }
     expect(notLinear(plan, 8)[0]).toEqual({ about: 'Add it', words: 'about 2.00 times the time; 20 min become 40 min' })
   })

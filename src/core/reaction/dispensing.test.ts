@@ -1,3 +1,4 @@
+import { asWords } from '../words/words'
 import { acetanilide } from '@/test-support/plans'
 import { TestLog } from '@/test-support/entries'
 import { newIsolation } from '../edit/newPlan'
@@ -110,8 +111,8 @@ describe('a divided charge', () => {
     steps: acetanilide.steps.flatMap((step) =>
       step.id === 'charge-aniline' && step.kind === 'charge'
         ? [
-            { ...step, portion: 0.1, text: 'First {aniline 10 %}.' },
-            { ...step, id: 'rest', portion: 0.9, text: 'Then {aniline 90 %}.' },
+            { ...step, portion: 0.1, text: asWords('First {aniline 10 %}.') },
+            { ...step, id: 'rest', portion: 0.9, text: asWords('Then {aniline 90 %}.') },
           ]
         : [step],
     ),
@@ -119,7 +120,7 @@ describe('a divided charge', () => {
 
   test('its parts stand in the words, and together they raise no query', () => {
     const table = reactionTable(divided)
-    expect(stepTextPlain('First {aniline 10 %}.', table)).toBe('First 0.400 mL aniline.')
+    expect(stepTextPlain(asWords('First {aniline 10 %}.'), table)).toBe('First 0.400 mL aniline.')
     expect(queriesOf(divided).filter(({ id }) => id.startsWith('twice'))).toEqual([])
     const short = { ...divided, steps: divided.steps.map((step) => (step.id === 'rest' ? { ...step, portion: 0.8 } : step)) }
     expect(queriesOf(short).find(({ id }) => id === 'twice-aniline')!.evidence).toContain('90 %')
@@ -150,8 +151,8 @@ describe('an isolation', () => {
         measure: 'mass',
         container: 'boat',
         device: 'balance-0.01',
-        title: 'Charge',
-        text: 'Weigh {seed}.',
+        title: asWords('Charge'),
+        text: asWords('Weigh {seed}.'),
         handsOnMin: 1,
         waitMin: 0,
       },
@@ -162,12 +163,21 @@ describe('an isolation', () => {
         container: 'glass',
         device: 'balance-0.01',
         agreement: 0.005,
-        title: 'Dry',
-        text: '',
+        title: asWords('Dry'),
+        text: asWords(''),
         handsOnMin: 1,
         waitMin: 0,
       },
-      { id: 'melt', kind: 'melt', sample: 'purified', device: 'melting-0.1', title: 'Melt', text: '', handsOnMin: 1, waitMin: 0 },
+      {
+        id: 'melt',
+        kind: 'melt',
+        sample: 'purified',
+        device: 'melting-0.1',
+        title: asWords('Melt'),
+        text: asWords(''),
+        handsOnMin: 1,
+        waitMin: 0,
+      },
     ],
   }
 

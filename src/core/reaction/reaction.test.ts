@@ -1,3 +1,4 @@
+import { asWords } from '../words/words'
 import fc from 'fast-check'
 import { acetanilide, benzoin } from '@/test-support/plans'
 import type { Anchor, Plan } from '../plan/plan'
@@ -328,8 +329,8 @@ describe('workings', () => {
 describe('the procedure', () => {
   test('amounts in sentences follow the table', () => {
     const table = reactionTable(scalePlan(acetanilide, 0.8))
-    expect(stepTextPlain('We want {aniline}.', table)).toBe('We want 3.20 mL aniline.')
-    expect(stepTextPlain('Pour {gone}', table)).toBe('Pour {gone}')
+    expect(stepTextPlain(asWords('We want {aniline}.'), table)).toBe('We want 3.20 mL aniline.')
+    expect(stepTextPlain(asWords('Pour {gone}'), table)).toBe('Pour {gone}')
   })
 
   test('the steps follow one another, and a pause that ends the day begins the count again', () => {

@@ -1,3 +1,4 @@
+import { printed, type Words } from '../words/words'
 import { exact, times } from '../quantity/figure'
 import { writeFigureText } from '../quantity/write'
 import { strengthText } from '../plan/lineName'
@@ -7,29 +8,34 @@ export type TextPiece =
   { kind: 'text'; text: string } | { kind: 'amount'; line: string; amount: string; name: string; typed: boolean }
 
 /** A step's words with every `{line}` or `{line 8 %}` replaced by that line's amount, or so much of it, and its name, so that the sentence follows the scale. */
-export function stepText(text: string, table: ReactionTable): TextPiece[] {
-  return text.split(/(\{[\w-]+(?: [\d.]+ %)?\})/).flatMap((part): TextPiece[] => {
-    const [, id, percent] = /^\{([\w-]+)(?: ([\d.]+) %)?\}$/.exec(part) ?? []
-    if (id === undefined) return part === '' ? [] : [{ kind: 'text', text: part }]
-    const line = table.lines.find((candidate) => candidate.line.id === id)
-    const measured = line ? dispensed(line) : null
-    if (!line) return [{ kind: 'text', text: part }]
-    return [
-      {
-        kind: 'amount',
-        line: id,
-        amount: measured
-          ? writeFigureText(percent ? times(measured.figure, exact(Number(percent) / 100)) : measured.figure, measured.dimension)
-          : 'no amount of',
-        name: [strengthText(line.line.form), line.substance.name].filter(Boolean).join(' '),
-        typed: measured !== null && !percent && isTyped(line.line, measured.dimension),
-      },
-    ]
-  })
+export function stepText(text: Words, table: ReactionTable): TextPiece[] {
+  return printed(text)
+    .split(/(\{[\w-]+(?: [\d.]+ %)?\})/)
+    .flatMap((part): TextPiece[] => {
+      const [, id, percent] = /^\{([\w-]+)(?: ([\d.]+) %)?\}$/.exec(part) ?? []
+      if (id === undefined) return part === '' ? [] : [{ kind: 'text', text: part }]
+      const line = table.lines.find((candidate) => candidate.line.id === id)
+      const measured = line ? dispensed(line) : null
+      if (!line) return [{ kind: 'text', text: part }]
+      return [
+        {
+          kind: 'amount',
+          line: id,
+          amount: measured
+            ? writeFigureText(
+                percent ? times(measured.figure, exact(Number(percent) / 100)) : measured.figure,
+                measured.dimension,
+              )
+            : 'no amount of',
+          name: [strengthText(line.line.form), line.substance.name].filter(Boolean).join(' '),
+          typed: measured !== null && !percent && isTyped(line.line, measured.dimension),
+        },
+      ]
+    })
 }
 
 /** The same as one plain string. */
-export function stepTextPlain(text: string, table: ReactionTable): string {
+export function stepTextPlain(text: Words, table: ReactionTable): string {
   return stepText(text, table)
     .map((piece) => (piece.kind === 'text' ? piece.text : `${piece.amount} ${piece.name}`))
     .join('')

@@ -1,9 +1,16 @@
 import { testMethods } from '../operations/test/testPanel'
 import type { OperationKey } from '../operations/registry'
-import type { Plan, Step, Work } from '../plan/plan'
+import type { Plan as PlanNow, Step as StepNow, Work } from '../plan/plan'
+import type { Words } from '../words/words'
 import type { Substance } from '../substance/substance'
 import type { StepFact } from '../plan/stepFacts'
 import type { WasteStream } from '../substance/lists'
+
+/** A reader of words sees them as text. */
+type Read<S> = { [K in keyof S]: Exclude<S[K], undefined> extends Words ? string | Extract<S[K], undefined> : S[K] }
+type EachRead<S> = S extends StepNow ? Read<S> : never
+type Step = EachRead<StepNow>
+type Plan = Omit<PlanNow, 'steps'> & { steps: Step[] }
 
 /**
  * Brings a plan of version 2 of the file forward. There the words of a step said what it means; here what they said becomes fields, and the names of these fields stand in `read`, so that the

@@ -1,3 +1,4 @@
+import { printed } from '../words/words'
 import type { StepState } from './stepState'
 import type { Mark } from './entry'
 
@@ -30,7 +31,7 @@ export function clocksOf(steps: readonly StepState[]): Clock[] {
     if (step.kind === 'hold') {
       const start = markedAt(state, 'start')
       return start
-        ? [{ step: step.id, label: `left: ${step.title.toLowerCase()}`, from: start, dueAt: after(start, step.holdMin) }]
+        ? [{ step: step.id, label: `left: ${printed(step.title).toLowerCase()}`, from: start, dueAt: after(start, step.holdMin) }]
         : []
     }
     return []

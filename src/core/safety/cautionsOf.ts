@@ -1,3 +1,4 @@
+import { printed } from '../words/words'
 import { operationIn } from '../operations/registry'
 import { lineOf, substanceOf, type Plan, type Step } from '../plan/plan'
 import type { ReactionTable } from '../reaction/reactionTable'
@@ -23,7 +24,7 @@ export function cautionsOf(plan: Plan, table: ReactionTable, step: Step): string
     const words = meeting.meant?.measure
     if (meant && where === step.id && words) found.push(`${one.name} with ${other.name}: ${words}`)
   }
-  if (step.caution) found.push(step.caution)
+  if (step.caution) found.push(printed(step.caution))
   const measured = step.kind === 'charge' ? substanceOf(plan, lineOf(plan, step.line)).caution : undefined
   if (measured && !step.caution) found.push(measured)
   return found

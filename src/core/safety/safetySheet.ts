@@ -1,3 +1,4 @@
+import { printed } from '../words/words'
 import { operationIn } from '../operations/registry'
 import type { Plan } from '../plan/plan'
 import type { Substance } from '../substance/substance'
@@ -25,8 +26,8 @@ export function safetySheet(plan: Plan): SafetySheet {
   const substances = used.filter(({ hazards }) => hazards).sort((a, b) => gravity(b) - gravity(a))
   const dangers = new Map<string, string[]>()
   for (const step of plan.steps) {
-    for (const words of new Set([operationIn(step)?.danger, step.caution]))
-      if (words) dangers.set(words, [...(dangers.get(words) ?? []), step.title])
+    for (const words of new Set([operationIn(step)?.danger, step.caution && printed(step.caution)]))
+      if (words) dangers.set(words, [...(dangers.get(words) ?? []), printed(step.title)])
   }
   const waste = new Map<string, string[]>()
   for (const { waste: stream, name } of used) if (stream) waste.set(stream, [...(waste.get(stream) ?? []), name])

@@ -1,5 +1,6 @@
 'use client'
 
+import { printed } from '@/core/words/words'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
 import type { Lab } from '@/core/lab/lab'
@@ -153,7 +154,7 @@ export function Bench({
               onStrike={reading ? undefined : (entry) => setStriking(entry)}
               measures={measures}
               onSign={reading ? undefined : () => setSigning(state)}
-              later={state.status === 'later' ? run.steps[run.now]!.step.title : undefined}
+              later={state.status === 'later' ? printed(run.steps[run.now]!.step.title) : undefined}
             />
           ) : (
             <AllDone run={run} readCode={reading ? null : readCode} />
@@ -162,7 +163,7 @@ export function Bench({
             .filter((each) => each !== state)
             .map((each) => (
               <p className="sign-due" key={each.step.id}>
-                <State level="doubt">{each.step.title} waits for a signature</State>
+                <State level="doubt">{printed(each.step.title)} waits for a signature</State>
                 <button type="button" onClick={() => setSigning(each)}>
                   A demonstrator signs
                 </button>
@@ -261,7 +262,7 @@ function StepFace({ run, state, lab, zone, onTablet, onStrike, onSign, measures,
   const cautions = cautionsOf(run.plan, run.planned, step)
   return (
     <>
-      <h1>{step.title}</h1>
+      <h1>{printed(step.title)}</h1>
       {later && (
         <p>
           <State level="open">Cannot yet: first {later.toLowerCase()}.</State>
@@ -304,9 +305,9 @@ function StepFace({ run, state, lab, zone, onTablet, onStrike, onSign, measures,
             .join(' ')}
         </p>
       ))}
-      {step.kind === 'pause' && step.meanwhile !== '' && (
+      {step.kind === 'pause' && printed(step.meanwhile) && (
         <p className="text">
-          <b>Until it goes on:</b> {step.meanwhile}
+          <b>Until it goes on:</b> {printed(step.meanwhile)}
         </p>
       )}
       {step.kind === 'safety' && (

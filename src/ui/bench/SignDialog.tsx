@@ -1,5 +1,6 @@
 'use client'
 
+import { printed, type Words } from '@/core/words/words'
 import { useState } from 'react'
 import { Button, Form, Modal } from 'react-bootstrap'
 import { call } from '../call'
@@ -7,7 +8,7 @@ import type { Numbered } from '../run/useLive'
 
 interface Props {
   run: string
-  step: { id: string; title: string }
+  step: { id: string; title: Words }
   onSigned: (entries: Numbered[]) => void
   onClose: () => void
 }
@@ -43,7 +44,7 @@ export function SignDialog({ run, step, onSigned, onClose }: Props) {
       >
         <Modal.Header closeButton>
           <Modal.Title as="h2" id="sign-title">
-            Sign: {step.title}
+            Sign: {printed(step.title)}
           </Modal.Title>
         </Modal.Header>
         <Modal.Body>

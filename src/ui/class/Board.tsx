@@ -1,5 +1,6 @@
 'use client'
 
+import { printed } from '@/core/words/words'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import { Button } from 'react-bootstrap'
@@ -68,7 +69,7 @@ export function Board({ session, plan, runs, zone, startsAt, maySign, now: initi
               <th scope="col">group</th>
               {plan.steps.map((step) => (
                 <th scope="col" key={step.id} className="step">
-                  <span>{step.title}</span>
+                  <span>{printed(step.title)}</span>
                 </th>
               ))}
               <th scope="col">now</th>
@@ -169,7 +170,7 @@ function Square({ state, odd }: { state: StepState; odd: boolean }) {
         <Sign key={name} name={name} />
       ))}
       <span className="visually-hidden">
-        {step.title}: {signs.map(({ words }) => words).join(', ') || 'not yet'}
+        {printed(step.title)}: {signs.map(({ words }) => words).join(', ') || 'not yet'}
       </span>
     </>
   )
@@ -183,7 +184,7 @@ function NowWords({ state, now, startsAt }: { state: RunState; now: number; star
   const over = clock?.dueAt && Date.parse(clock.dueAt) < now
   return (
     <>
-      <b>{current.step.title}</b>
+      <b>{printed(current.step.title)}</b>
       {clock ? (
         <span className={over ? 'doubt' : ''}>
           {' '}
@@ -234,7 +235,7 @@ function ToSign({
           <li key={`${run.id} ${step.step.id}`}>
             <span>
               <b>
-                Bench {run.bench}, {step.step.title.toLowerCase()}
+                Bench {run.bench}, {printed(step.step.title).toLowerCase()}
               </b>{' '}
               <span className="quiet">{run.members}</span>
               <br />

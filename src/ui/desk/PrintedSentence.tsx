@@ -1,3 +1,4 @@
+import { printed } from '@/core/words/words'
 import type { Step } from '@/core/plan/plan'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
 import { stepText } from '@/core/reaction/stepText'
@@ -15,7 +16,7 @@ export function PrintedSentence({ step, table }: { step: Step; table: ReactionTa
           </span>
         ),
       )}
-      {step.kind === 'pause' && step.meanwhile !== '' && ` Until it goes on: ${step.meanwhile}`}
+      {step.kind === 'pause' && printed(step.meanwhile) && ` Until it goes on: ${printed(step.meanwhile)}`}
     </span>
   )
 }

@@ -1,3 +1,4 @@
+import { printed } from '@/core/words/words'
 import { lineName } from '@/core/plan/lineName'
 import { isCharged, type Plan, type Step } from '@/core/plan/plan'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
@@ -15,15 +16,15 @@ const linesOf = (text: string) => text.split('\n').flatMap((line) => (line.trim(
 
 /** The words of a step as the bench has them: what to do, with amounts that follow the table, how one knows that it is over, and the caution. */
 export function PrintedWords({ plan, table, step, onChange }: Props) {
-  const insert = (line: string) => `${step.text}${/\s$|^$/.test(step.text) ? '' : ' '}{${line}}`
+  const insert = (line: string) => `${printed(step.text)}${/\s$|^$/.test(printed(step.text)) ? '' : ' '}{${line}}`
   return (
     <fieldset className="printed">
       <legend>printed for the bench</legend>
       <p>
         <PrintedSentence step={step} table={table} />
       </p>
-      <WrittenText label="title" value={step.title} required onText={(title) => onChange({ title }, 'title')} />
-      <WrittenText label="what to do" value={step.text} long onText={(text) => onChange({ text }, 'words')} />
+      <WrittenText label="title" value={printed(step.title)} required onText={(title) => onChange({ title }, 'title')} />
+      <WrittenText label="what to do" value={printed(step.text)} long onText={(text) => onChange({ text }, 'words')} />
       <span className="insert">
         amount of{' '}
         {plan.lines.filter(isCharged).map((line) => (
@@ -42,11 +43,24 @@ export function PrintedWords({ plan, table, step, onChange }: Props) {
         />
       )}
       {step.kind === 'pause' && (
-        <WrittenText label="meanwhile" value={step.meanwhile} long onText={(meanwhile) => onChange({ meanwhile }, 'meanwhile')} />
+        <WrittenText
+          label="meanwhile"
+          value={printed(step.meanwhile)}
+          long
+          onText={(meanwhile) => onChange({ meanwhile }, 'meanwhile')}
+        />
       )}
       <div className="side-by-side">
-        <WrittenText label="until" value={step.until ?? ''} onText={(until) => onChange({ until }, 'finish')} />
-        <WrittenText label="caution" value={step.caution ?? ''} onText={(caution) => onChange({ caution }, 'caution')} />
+        <WrittenText
+          label="until"
+          value={step.until ? printed(step.until) : ''}
+          onText={(until) => onChange({ until }, 'finish')}
+        />
+        <WrittenText
+          label="caution"
+          value={step.caution ? printed(step.caution) : ''}
+          onText={(caution) => onChange({ caution }, 'caution')}
+        />
       </div>
     </fieldset>
   )

@@ -1,5 +1,6 @@
 'use client'
 
+import { printed } from '@/core/words/words'
 import { useSortable } from '@dnd-kit/sortable'
 import type { ReactNode } from 'react'
 import type { Step } from '@/core/plan/plan'
@@ -57,11 +58,11 @@ export function StripRow({ step, table, startMin, open, writing, onToggle, onNud
               onNudge(event.key === 'ArrowUp' ? -1 : 1)
             }}
           >
-            {step.title}
+            {printed(step.title)}
           </button>
         </b>
       ) : (
-        <b>{step.title}</b>
+        <b>{printed(step.title)}</b>
       )}
       {!(open && writing) && (
         <>

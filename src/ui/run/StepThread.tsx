@@ -1,3 +1,4 @@
+import { printed } from '@/core/words/words'
 import type { RunState } from '@/core/run/foldRun'
 
 const words = { done: 'done', now: 'now', later: 'cannot yet' } as const
@@ -15,7 +16,7 @@ export function StepThread({ run, shown, onShow }: { run: RunState; shown: numbe
               <button type="button" aria-current={index === shown ? 'step' : undefined} onClick={() => onShow(index)}>
                 <i aria-hidden="true" />
                 <span>
-                  {step.title}
+                  {printed(step.title)}
                   <span className="visually-hidden">, {state}</span>
                   {waits && <small>{signature.state === 'void' ? 'signature void' : 'waits for a signature'}</small>}
                 </span>

@@ -1,3 +1,4 @@
+import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
 import { times } from '../made'
 
@@ -7,7 +8,7 @@ export const assemble: Operation = {
   make: (base) => ({
     ...base,
     kind: 'assemble',
-    text: '',
+    text: asWords(''),
     checks: ['Flask clamped at the neck', 'Open to the air at one place'],
     says: ['open-to-air'],
     ...times(10),

@@ -1,3 +1,4 @@
+import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
 import { times, firstLine } from '../made'
 
@@ -16,7 +17,7 @@ export const charge: Operation = {
       ...(measure === 'mass' ? { weighing: ['tare', 'difference'] } : {}),
       container: measure === 'mass' ? 'weighing paper' : 'measuring cylinder',
       device: line.device ?? (measure === 'mass' ? 'balance-0.01' : 'cylinder-10'),
-      text: `Measure {${line.id}}.`,
+      text: asWords(`Measure {${line.id}}.`),
       ...times(8),
     }
   },

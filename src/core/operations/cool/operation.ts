@@ -1,10 +1,18 @@
+import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
 import { times } from '../made'
 
 export const cool: Operation = {
   name: 'cool',
   danger: '',
-  make: (base) => ({ ...base, kind: 'hold', verb: 'Cool', holdMin: 10, text: 'Stand the flask in ice.', ...times(2, 10) }),
+  make: (base) => ({
+    ...base,
+    kind: 'hold',
+    verb: 'Cool',
+    holdMin: 10,
+    text: asWords('Stand the flask in ice.'),
+    ...times(2, 10),
+  }),
   slowsWithScale: true,
   besides: ['temperature', 'heater'],
   scales: { minutes: 'as the time of cooling', triedML: 'as the amounts' },

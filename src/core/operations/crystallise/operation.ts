@@ -1,3 +1,4 @@
+import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
 import { times, firstLine } from '../made'
 
@@ -11,8 +12,8 @@ export const crystallise: Operation = {
     to: 'purified',
     solvent: (plan.lines.findLast(({ role }) => role === 'solvent') ?? firstLine(plan)).id,
     device: 'cylinder-100',
-    text: 'Add hot solvent in portions until the solid just dissolves. Leave to cool undisturbed, then in ice.',
-    until: 'when it is cold and full of crystals',
+    text: asWords('Add hot solvent in portions until the solid just dissolves. Leave to cool undisturbed, then in ice.'),
+    until: asWords('when it is cold and full of crystals'),
     says: ['cooled-by-itself'],
     ...times(15, 25),
   }),

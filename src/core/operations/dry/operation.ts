@@ -1,3 +1,4 @@
+import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
 import { times, lastSample } from '../made'
 
@@ -11,8 +12,8 @@ export const dry: Operation = {
     container: 'watch glass',
     device: 'balance-0.01',
     agreement: 0.005,
-    text: 'Dry below the melting point; cool and weigh until two weighings agree.',
-    until: 'when two weighings agree',
+    text: asWords('Dry below the melting point; cool and weigh until two weighings agree.'),
+    until: asWords('when two weighings agree'),
     ...times(8, 25),
   }),
   effect: { leaves: 'product' },

@@ -1,3 +1,4 @@
+import { printed } from '../../words/words'
 import { operationIn } from '../registry'
 import { baseCapacityOf, protonsOf } from '../../substance/acidBase'
 import { flowOfPlan, shakenWith } from './flowOfPlan'
@@ -45,7 +46,7 @@ export function shortOfReagent(context: Context): Shortfall | null {
       if (needs > 1e-6 && (has === null || has < needs))
         return {
           step: id,
-          title: here.title,
+          title: printed(here.title),
           reagent: goes.substance.name,
           has,
           needs,

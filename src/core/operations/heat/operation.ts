@@ -1,3 +1,4 @@
+import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
 import { times } from '../made'
 
@@ -9,7 +10,7 @@ export const heat: Operation = {
     kind: 'hold',
     verb: 'Heat',
     holdMin: 30,
-    text: 'Hold in a warm-water bath at 50 to 60 °C.',
+    text: asWords('Hold in a warm-water bath at 50 to 60 °C.'),
     ...times(4, 30),
   }),
   heats: 'open',

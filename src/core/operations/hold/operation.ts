@@ -1,3 +1,4 @@
+import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
 import { times } from '../made'
 
@@ -5,6 +6,13 @@ export const hold: Operation = {
   name: 'hold',
   says: ['Leave it for {@holdMin}.'],
   danger: '',
-  make: (base) => ({ ...base, kind: 'hold', verb: 'Wait', holdMin: 15, text: 'Leave it for the time given.', ...times(1, 15) }),
+  make: (base) => ({
+    ...base,
+    kind: 'hold',
+    verb: 'Wait',
+    holdMin: 15,
+    text: asWords('Leave it for the time given.'),
+    ...times(1, 15),
+  }),
   besides: ['temperature', 'heater'],
 }

@@ -1,3 +1,4 @@
+import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
 import { times, lastSample } from '../made'
 
@@ -9,7 +10,7 @@ export const melt: Operation = {
     kind: 'melt',
     sample: lastSample(plan),
     device: 'melting-0.1',
-    text: 'Pack 2–3 mm in a capillary. Heat fast to 20 °C below, then 1–2 °C a minute.',
+    text: asWords('Pack 2–3 mm in a capillary. Heat fast to 20 °C below, then 1–2 °C a minute.'),
     says: ['heated-slowly'],
     ...times(15),
   }),

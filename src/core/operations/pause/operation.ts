@@ -1,3 +1,4 @@
+import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
 import { times } from '../made'
 
@@ -8,8 +9,8 @@ export const pause: Operation = {
   make: (base) => ({
     ...base,
     kind: 'pause',
-    text: 'A safe place to stop.',
-    meanwhile: 'Closed and labelled with group, content and date, where the stores say.',
+    text: asWords('A safe place to stop.'),
+    meanwhile: asWords('Closed and labelled with group, content and date, where the stores say.'),
     endsDay: true,
     ...times(3),
   }),

@@ -1,3 +1,4 @@
+import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
 import { times } from '../made'
 
@@ -8,8 +9,8 @@ export const reflux: Operation = {
     ...base,
     kind: 'reflux',
     holdMin: 30,
-    text: 'Heat until the first drops fall back steadily, then hold.',
-    until: 'from the onset of reflux',
+    text: asWords('Heat until the first drops fall back steadily, then hold.'),
+    until: asWords('from the onset of reflux'),
     ...times(8, 30),
   }),
   heats: 'under a condenser',

@@ -1,3 +1,4 @@
+import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
 import { times } from '../made'
 
@@ -7,7 +8,7 @@ export const safety: Operation = {
   make: (base) => ({
     ...base,
     kind: 'safety',
-    text: 'Read what can hurt you today, all of the group, before anything is opened.',
+    text: asWords('Read what can hurt you today, all of the group, before anything is opened.'),
     ...times(5),
   }),
   place: 'first',

@@ -1,3 +1,4 @@
+import { asWords } from '../../words/words'
 import { acetanilide, benzoin, isopentylAcetate } from '@/test-support/plans'
 import { changeStep } from '../../plan/editPlan'
 import { makeStep } from '../../edit/addStep'
@@ -52,6 +53,6 @@ test('what is written down, in words, for every kind of step', () => {
     ['send', 'slot'],
     ['filter', ''],
   ] as const)
-    expect(readingsOf(acetanilide, makeStep(operation, { id: 'x', title: 'x' }, acetanilide))).toContain(written)
-  expect(readingsOf(acetanilide, makeStep('pause', { id: 'x', title: 'x' }, acetanilide))).toBe('')
+    expect(readingsOf(acetanilide, makeStep(operation, { id: 'x', title: asWords('x') }, acetanilide))).toContain(written)
+  expect(readingsOf(acetanilide, makeStep('pause', { id: 'x', title: asWords('x') }, acetanilide))).toBe('')
 })

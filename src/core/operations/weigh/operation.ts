@@ -1,3 +1,4 @@
+import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
 import { times } from '../made'
 
@@ -12,7 +13,7 @@ export const weigh: Operation = {
     container: 'watch glass',
     device: 'balance-0.01',
     dry: false,
-    text: 'Weigh all of it.',
+    text: asWords('Weigh all of it.'),
     ...times(5),
   }),
   effect: { leaves: 'product' },
