@@ -18,7 +18,7 @@ export function StepTimes({ step, onChange }: Props) {
   return (
     <details className="step-times" open={minutes !== undefined || station !== undefined || safeStop !== undefined || undefined}>
       <summary>Time, sharing and stopping</summary>
-      <div className="side-by-side">
+      <div>
         {spans
           .filter(([, , usual]) => usual > 0)
           .map(([key, words, usual]) => {
