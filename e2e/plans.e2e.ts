@@ -292,6 +292,7 @@ test('a step says its time at the least and at the most, what is shared, where o
   await stop.fill('Close the vial.')
   await stop.press('Enter')
   await step.getByLabel('for at most, h').fill('48')
+  await step.getByLabel('for at most, h').press('Enter')
   await step.getByLabel('into “other organic”').selectOption('mother liquor')
   await expect(procedure.getByRole('heading')).toContainText(/from \d.* to \d/)
   await saved(page)
