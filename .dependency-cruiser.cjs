@@ -8,6 +8,7 @@ const floors = [
   'substance',
   'plan',
   'reaction',
+  'measurements',
   'lab',
   'operations',
   'edit',

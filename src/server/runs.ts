@@ -1,5 +1,6 @@
 import { ulid } from 'ulid'
 import { isShown, type Entry } from '@/core/run/entry'
+import { isWrittenAtBench } from '@/core/measurements/registry'
 import { entrySchema } from '@/core/run/entrySchema'
 import { problemWith } from '@/core/run/fitsStep'
 import { foldRun } from '@/core/run/foldRun'
@@ -56,9 +57,6 @@ export async function viewRun(id: string): Promise<BenchView> {
   }
 }
 
-/** The kinds that a bench may write; a signature is written by whoever signs. */
-const benchKinds = ['reading', 'melting', 'head', 'window', 'press', 'tube', 'note', 'done', 'strike']
-
 /** An entry that is not taken, and why; the others of its batch are. */
 export interface Refused {
   id: string
@@ -89,8 +87,8 @@ export async function writeEntries(
       const entry = entrySchema(document)
       const step = plan.steps.find((each) => each.id === entry.step)
       const at = Date.parse(entry.at) - (off ?? 0)
-      const problem = !benchKinds.includes(entry.kind)
-        ? 'A bench cannot sign: a demonstrator does.'
+      const problem = !isWrittenAtBench(entry.kind)
+        ? 'A bench cannot sign, nor write what staff find: a demonstrator does.'
         : !step
           ? `The plan has no step “${entry.step}”.`
           : at > bench.writesUntil + clockAheadMs

@@ -1,3 +1,4 @@
+import type { Slot } from '@/core/measurements/reading'
 import type { Entry, EntryBodies, EntryKind, Mark } from '@/core/run/entry'
 
 /** Writes entries for tests, a minute apart, with ids in the order of writing. */
@@ -26,7 +27,7 @@ export class TestLog {
 
   reading(
     step: string,
-    slot: string,
+    slot: Slot,
     value: number,
     decimals = 2,
     more: Partial<Entry> = {},

@@ -1,5 +1,5 @@
 import { asWords } from '../words/words'
-import type { Line, Plan } from '../plan/plan'
+import type { Line, Plan, Step } from '../plan/plan'
 import { isProduct } from '../plan/plan'
 import type { StepFact } from '../plan/stepFacts'
 import type { Operation } from './operation'
@@ -27,9 +27,20 @@ export const act =
 /** The first line that goes in. */
 export const firstLine = (plan: Plan): Line => plan.lines.find((line) => !isProduct(line)) ?? plan.lines[0]!
 
-/** The sample that a plan weighed, dried or crystallised last. */
-export const lastSample = (plan: Plan): string =>
-  plan.steps.reduce<string | undefined>((last, step) => {
+/** The sample that these steps weighed, dried or crystallised last. */
+const lastOf = (steps: readonly Step[]): string =>
+  steps.reduce<string | undefined>((last, step) => {
     if (step.kind === 'weigh' || step.kind === 'dry') return step.sample
     return step.kind === 'crystallise' ? step.to : last
   }, undefined) ?? 'product'
+
+export const lastSample = (plan: Plan): string => lastOf(plan.steps)
+
+/** The sample that was weighed, dried or crystallised last before a step. */
+export const sampleBefore = (plan: Plan, step: string): string =>
+  lastOf(
+    plan.steps.slice(
+      0,
+      plan.steps.findIndex(({ id }) => id === step),
+    ),
+  )

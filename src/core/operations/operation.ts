@@ -48,8 +48,8 @@ export interface Operation {
   meant?: readonly Purpose[]
   /** Where it stands in a plan of its own accord. */
   place?: 'first' | 'waste' | 'last'
-  /** What its readings are, where its kind does not say so: head against volume, tubes, the slot of a vial. */
-  measures?: 'head' | 'tubes' | 'slot'
+  /** What its readings are, where its kind does not say so. */
+  measures?: 'head' | 'tubes' | 'slot' | 'boiling range' | 'refractive index' | 'pH' | 'titre' | 'made up' | 'spots'
   /** What may be written besides while it goes on. */
   besides?: readonly ('temperature' | 'heater')[]
 }

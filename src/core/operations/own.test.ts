@@ -77,7 +77,19 @@ test('what an operation says goes with the scale are numbers of its planner', ()
 })
 
 test('an amount that is typed in mL, g or mmol goes with the scale, but for sizes, solubilities and what a column holds', () => {
-  const stay = ['perG', 'hotS', 'coldS', 'impurityS', 'antiS', 'waterPercent', 'holdUpML', 'potML', 'vesselML', 'solubility']
+  const stay = [
+    'perG',
+    'hotS',
+    'coldS',
+    'impurityS',
+    'antiS',
+    'waterPercent',
+    'holdUpML',
+    'potML',
+    'vesselML',
+    'solubility',
+    'aliquotML',
+  ]
   const typed = Object.entries(planners).flatMap(([key, planner]) =>
     planner!.fields.flatMap((field) =>
       field.kind === 'number' && ['mL', 'g', 'mmol'].includes(field.unit) && !stay.includes(field.key)

@@ -23,6 +23,9 @@ export interface Measured {
   /** Readings at the head of a distillation, by step; and the windows that the group widened. */
   heads: Readonly<Record<string, HeadReading[]>>
   windows: Readonly<Record<string, { lowC: number; highC: number }>>
+  /** The last pH that was read, and every titre in mL, by step. */
+  pH?: Readonly<Record<string, number>>
+  titresML?: Readonly<Record<string, number[]>>
 }
 
 /** Where a planner stands: a step of a plan with what is in its vessel, and the laboratory. */

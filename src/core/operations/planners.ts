@@ -23,6 +23,11 @@ import { quenching } from './quench/planner'
 import { sending } from './send/planner'
 import { testing } from './test/planner'
 import { washing } from './wash/planner'
+import { takingBoilingRange } from './boil/planner'
+import { diluting } from './dilute/planner'
+import { takingIndex } from './refract/planner'
+import { settingPH } from './set-ph/planner'
+import { titrating } from './titrate/planner'
 
 /** The planner of each operation that has one. */
 export const planners: Partial<Record<OperationKey, Planner>> = Object.fromEntries(
@@ -43,6 +48,11 @@ export const planners: Partial<Record<OperationKey, Planner>> = Object.fromEntri
     melting,
     testing,
     sending,
+    takingBoilingRange,
+    diluting,
+    takingIndex,
+    settingPH,
+    titrating,
   ].map((planner) => [planner.of, planner]),
 )
 

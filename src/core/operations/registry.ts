@@ -23,6 +23,19 @@ import { store } from './store/operation'
 import { test } from './test/operation'
 import { wash } from './wash/operation'
 import { weigh } from './weigh/operation'
+import { stir } from './stir/operation'
+import { dissolve } from './dissolve/operation'
+import { decant } from './decant/operation'
+import { rinse } from './rinse/operation'
+import { setPH } from './set-ph/operation'
+import { titrate } from './titrate/operation'
+import { makeUp } from './make-up/operation'
+import { dilute } from './dilute/operation'
+import { thinLayer } from './thin-layer/operation'
+import { column } from './column/operation'
+import { sublime } from './sublime/operation'
+import { boil } from './boil/operation'
+import { refract } from './refract/operation'
 import { operationNamed } from '../plan/typedFor'
 import type { Step } from '../plan/plan'
 import type { Operation } from './operation'
@@ -35,20 +48,33 @@ export const operations = {
   reflux,
   heat,
   hold,
+  stir,
+  dissolve,
   add,
   cool,
   pour,
   quench,
+  'set-ph': setPH,
   extract,
   wash,
   'dry-solution': drySolution,
+  decant,
   filter,
+  rinse,
   evaporate,
   distil,
   crystallise,
+  sublime,
+  column,
   dry,
   weigh,
   melt,
+  boil,
+  refract,
+  'thin-layer': thinLayer,
+  titrate,
+  'make-up': makeUp,
+  dilute,
   test,
   send,
   pause,

@@ -1,3 +1,4 @@
+import { capital } from '../words/capital'
 import { meetingsSource } from '../reaction/meetings'
 import { meetingsIn } from '../safety/meetingsIn'
 import type { Query, QueryRule } from '../operations/query'
@@ -30,5 +31,3 @@ export const incompatible: QueryRule = (plan, table) => {
       )
   return queries
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

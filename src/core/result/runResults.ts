@@ -11,7 +11,7 @@ import {
 } from '../plan/plan'
 import { computedLine, reactionTable, theoreticalYield, wholeOf, type ReactionTable } from '../reaction/reactionTable'
 import { leftInMotherLiquor, solubilityAt } from '../operations/crystallise/solubility'
-import { correctedRange } from '../run/correctedRange'
+import { correctedRange } from '../measurements/melting'
 import type { RunState } from '../run/foldRun'
 import { meltingReading, type MeltingReading } from '../operations/melt/meltingReading'
 import { judge, type Judgement } from './judge'

@@ -1,10 +1,13 @@
+import { capital } from '../words/capital'
 import { writeMinutes } from '../plan/duration'
 import { deviceOf } from '../quantity/device'
 import { decimalsOf } from '../quantity/figure'
 import { besidesIn } from '../operations/readings'
+import type { Operation } from '../operations/operation'
 import { operationIn } from '../operations/registry'
 import type { WeighingMethod } from '../plan/lists'
 import { markedAt } from './clocks'
+import type { Slot } from '../measurements/reading'
 import type { Mark } from './entry'
 import type { StepState } from './stepState'
 import { readingIn, readingsIn } from './net'
@@ -13,16 +16,21 @@ import { readingIn, readingsIn } from './net'
 export type Due =
   | {
       kind: 'reading'
-      slot: string
+      slot: Slot
       label: string
       hint: string
       unit: 'g' | 'mL' | '°C' | ''
       decimals: number
       weighing?: WeighingMethod
       asksClosure?: boolean
+      /** The step is over when the group says so: what the button that says it is called. */
+      ends?: string
     }
   | { kind: 'tare'; label: string; hint: string; decimals: number }
   | { kind: 'melting'; label: string; hint: string; decimals: number }
+  | { kind: 'boiling'; label: string; hint: string; decimals: number }
+  | { kind: 'refraction'; label: string; hint: string }
+  | { kind: 'spots'; label: string; hint: string }
   | { kind: 'head'; first: boolean; label: string; hint: string }
   | { kind: 'press'; mark: Mark; label: string; hint: string }
   | { kind: 'done'; label: string; hint: string; checks?: string[] }
@@ -110,21 +118,32 @@ export function dueIn(state: StepState, method?: WeighingMethod, portioned = fal
 }
 
 /** What is due in work that is ticked off, and before: its operation says what is read. */
-function dueByOperation({ step, standing }: StepState): Due {
-  if (operationIn(step)?.measures === 'slot' && !standing.some(({ kind }) => kind === 'note'))
-    return {
-      kind: 'note',
-      slot: 'sample slot',
-      label: 'Slot of our vial',
-      hint: 'As it stands on the tray, for example A3. Results come back by it.',
-    }
-  if (operationIn(step)?.measures === 'tubes')
-    return {
-      kind: 'tubes',
-      label: 'The tubes',
-      hint: 'Start all of them together. Write for each when its sign is seen, or that none came.',
-    }
-  if (operationIn(step)?.measures === 'head') {
+function dueByOperation(state: StepState): Due {
+  const { step } = state
+  const measures = operationIn(step)?.measures
+  const due = measures && dueFor[measures](state)
+  return due ?? { kind: 'done', label: 'Done', hint: step.until ? `It is over ${step.until}.` : '' }
+}
+
+type Measures = NonNullable<Operation['measures']>
+
+/** What is due for what an operation measures; null once it is written and the step only has to be ended. */
+const dueFor: Readonly<Record<Measures, (state: StepState) => Due | null>> = {
+  slot: ({ standing }) =>
+    standing.some(({ kind }) => kind === 'note')
+      ? null
+      : {
+          kind: 'note',
+          slot: 'sample slot',
+          label: 'Slot of our vial',
+          hint: 'As it stands on the tray, for example A3. Results come back by it.',
+        },
+  tubes: () => ({
+    kind: 'tubes',
+    label: 'The tubes',
+    hint: 'Start all of them together. Write for each when its sign is seen, or that none came.',
+  }),
+  head: ({ standing }) => {
     const count = standing.filter(({ kind }) => kind === 'head').length
     return count === 0
       ? {
@@ -139,8 +158,61 @@ function dueByOperation({ step, standing }: StepState): Due {
           label: `Head, reading ${count + 1}`,
           hint: 'Volume in this receiver and what the head shows: every few mL, and whenever it jumps.',
         }
-  }
-  return { kind: 'done', label: 'Done', hint: step.until ? `It is over ${step.until}.` : '' }
+  },
+  'boiling range': ({ standing }) =>
+    standing.some(({ kind }) => kind === 'boiling')
+      ? null
+      : {
+          kind: 'boiling',
+          label: 'Boiling range',
+          hint: 'Where it begins to boil, and where the last of it boils.',
+          decimals: 1,
+        },
+  'refractive index': ({ standing }) =>
+    standing.some(({ kind }) => kind === 'refraction')
+      ? null
+      : {
+          kind: 'refraction',
+          label: 'Refractive index',
+          hint: 'The index to four places, and what the prism’s thermometer shows.',
+        },
+  spots: ({ standing }) =>
+    standing.some(({ kind }) => kind === 'spots')
+      ? null
+      : { kind: 'spots', label: 'The plate', hint: 'How far the front went from the start, and how far each spot, in mm.' },
+  pH: ({ step, standing }) => ({
+    kind: 'reading',
+    slot: 'pH',
+    label: `pH, reading ${readingsIn(standing, 'pH').length + 1}`,
+    hint: step.until ? `Until ${step.until}.` : 'After each portion, when it no longer changes.',
+    unit: '',
+    decimals: 1,
+    ...(readingsIn(standing, 'pH').length > 0 ? { ends: 'It is set' } : {}),
+  }),
+  titre: ({ standing }) => {
+    const [before, after] = [readingsIn(standing, 'burette before').length, readingsIn(standing, 'burette after').length]
+    const first = before === after
+    return {
+      kind: 'reading',
+      slot: first ? 'burette before' : 'burette after',
+      label: `Burette ${first ? 'before' : 'after'}, titration ${after + 1}`,
+      hint: 'Bottom of the meniscus, to half a graduation.',
+      unit: 'mL',
+      decimals: 2,
+      ...(first && after > 0 ? { ends: 'No further titration' } : {}),
+    }
+  },
+  'made up': ({ standing }) =>
+    readingIn(standing, 'flask')
+      ? null
+      : {
+          kind: 'reading',
+          slot: 'flask',
+          label: 'Volume of the flask',
+          hint: 'As it is printed on it, when it is filled to the mark.',
+          unit: 'mL',
+          decimals: 0,
+        },
 }
 
 /** The three presses of a reflux: its clock counts from the onset. */
@@ -225,14 +297,10 @@ export function besidesDue({ step, standing }: StepState): (Due & { kind: 'readi
   return [temperature, heater].filter(({ slot }) => besides.some((each) => each === slot))
 }
 
-function reading(slot: string, label: string, hint: string, unit: 'g' | 'mL', device: string): Due & { kind: 'reading' } {
+function reading(slot: Slot, label: string, hint: string, unit: 'g' | 'mL', device: string): Due & { kind: 'reading' } {
   return { kind: 'reading', slot, label, hint, unit, decimals: decimals(device) }
 }
 
 function decimals(device: string): number {
   return decimalsOf(deviceOf(device)?.readability ?? 0.01)
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1)
 }

@@ -2,6 +2,7 @@ import type { Plan, Step } from '../plan/plan'
 import { reactionTable, type Charge, type ReactionTable } from '../reaction/reactionTable'
 import { scalePlan } from '../edit/scalePlan'
 import type { Figure } from '../quantity/figure'
+import { ends } from '../measurements/registry'
 import { clocksOf, type Clock } from './clocks'
 import { isShown, type Entry, type ShownKind } from './entry'
 import { lastTwoAgree } from '../operations/dry/constantMass'
@@ -141,15 +142,13 @@ function added(a: Figure, b: Figure): Figure {
 }
 
 function isDone(step: Step, standing: readonly Entry[], net: Net | null): boolean {
-  if (standing.some((entry) => entry.kind === 'done')) return true
+  if (standing.some(({ kind }) => kind === 'done' || ends(kind))) return true
   switch (step.kind) {
     case 'charge':
     case 'weigh':
       return net !== null
     case 'dry':
       return net?.agreed === true
-    case 'melt':
-      return standing.some((entry) => entry.kind === 'melting')
     case 'reflux':
       return standing.some((entry) => entry.kind === 'press' && entry.body.mark === 'heat-off')
     default:

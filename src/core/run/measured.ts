@@ -2,7 +2,7 @@ import type { Measured } from '../operations/planner'
 import { markedAt } from './clocks'
 import type { Entry } from './entry'
 import type { RunState } from './foldRun'
-import { readingsIn } from './net'
+import { readingsIn, titresOf } from './net'
 
 const minutes = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / 60_000
 
@@ -36,6 +36,11 @@ export function measuredOf(run: RunState): Measured {
     windows: of(
       ({ standing }) => (standing.findLast((entry) => entry.kind === 'window') as Entry<'window'> | undefined)?.body ?? null,
     ),
+    pH: of(({ standing }) => readingsIn(standing, 'pH').at(-1)?.body.value ?? null),
+    titresML: of(({ standing }) => {
+      const titres = titresOf(standing)
+      return titres.length > 0 ? titres : null
+    }),
     weighings: of(({ net }) => {
       const series = net?.series
       return series && series.length > 0 ? series.map(({ massG, at }) => ({ massG, atMin: minutes(series[0]!.at, at) })) : null

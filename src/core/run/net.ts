@@ -2,6 +2,7 @@ import { lastTwoAgree } from '../operations/dry/constantMass'
 import { deviceOf, uncertaintyOf } from '../quantity/device'
 import { written, type Figure } from '../quantity/figure'
 import type { Step } from '../plan/plan'
+import type { Slot } from '../measurements/reading'
 import type { Entry } from './entry'
 
 /** A net mass or volume from the readings of one step, in g or mL. */
@@ -29,12 +30,21 @@ function portions(standing: readonly Entry[], device: string): Net | null {
 }
 
 /** Every standing reading of a slot, in their order. */
-export function readingsIn(standing: readonly Entry[], slot: string): Entry<'reading'>[] {
+export function readingsIn(standing: readonly Entry[], slot: Slot): Entry<'reading'>[] {
   return standing.filter((entry) => entry.kind === 'reading' && entry.body.slot === slot) as Entry<'reading'>[]
 }
 
+/** What ran out of the burette each time, mL, in their order: a reading before and the one after it. */
+export function titresOf(standing: readonly Entry[]): number[] {
+  const after = readingsIn(standing, 'burette after')
+  return readingsIn(standing, 'burette before').flatMap(({ body }, index) => {
+    const end = after[index]
+    return end ? [Number((end.body.value - body.value).toFixed(6))] : []
+  })
+}
+
 /** The standing reading of a slot; the last written where two tablets wrote one each. */
-export function readingIn(standing: readonly Entry[], slot: string): Entry<'reading'> | undefined {
+export function readingIn(standing: readonly Entry[], slot: Slot): Entry<'reading'> | undefined {
   return readingsIn(standing, slot).at(-1)
 }
 

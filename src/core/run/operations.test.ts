@@ -1,10 +1,11 @@
+import type { Slot } from '../measurements/reading'
 /** What a run writes for its operations: temperatures, portions, tubes, slots, and ranges put right. */
 import { TestLog } from '@/test-support/entries'
 import { acetanilide, fractionation } from '@/test-support/plans'
 import { addStep } from '../edit/addStep'
 import { runResults } from '../result/runResults'
 import { askAbout } from './askAbout'
-import { correctedRange } from './correctedRange'
+import { correctedRange } from '../measurements/melting'
 import { besidesDue, dueIn } from './due'
 import { entrySchema } from './entrySchema'
 import { foldRun } from './foldRun'
@@ -64,7 +65,7 @@ describe('temperatures', () => {
     expect(askAbout(fold(log), log.entries.at(-1)!)).toBeNull()
   })
   test('below zero is a temperature; below absolute reason, or a mass below zero, is refused', () => {
-    const entry = (slot: string, value: number) => ({
+    const entry = (slot: Slot, value: number) => ({
       ...new TestLog().reading('cool', slot, value, 0, {}, '°C'),
       id: '01HZZZZZZZZZZZZZZZZZZZ0001',
     })

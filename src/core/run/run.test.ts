@@ -231,7 +231,7 @@ describe('what is due', () => {
         else if (next.kind === 'head' && next.first)
           log.add(state.step.id, 'head', { volumeML: 0, volumeDecimals: 1, headC: 80, decimals: 1 })
         else if (next.kind === 'tubes' || next.kind === 'head') log.done(state.step.id)
-        else
+        else if (next.kind === 'reading')
           log.reading(
             state.step.id,
             next.slot,

@@ -27,6 +27,7 @@ import { fetchTheRest, later } from './later'
 import { DuePanel } from './DuePanel'
 import { SafetyParts } from '../desk/SafetyParts'
 import { RefusedEntries } from './RefusedEntries'
+import { Observe } from './Observe'
 import { SignDialog } from './SignDialog'
 import { StrikePanel } from './StrikePanel'
 import type { Write } from './write'
@@ -201,12 +202,16 @@ export function Bench({
               onClose={() => setStriking(null)}
             />
           ) : (
-            state &&
-            (state.status === 'now' ? (
-              <DuePanel key={state.step.id} run={run} state={state} lab={lab} write={writeDue} />
-            ) : (
-              <NothingDue state={state} />
-            ))
+            state && (
+              <>
+                {state.status === 'now' ? (
+                  <DuePanel key={state.step.id} run={run} state={state} lab={lab} write={writeDue} />
+                ) : (
+                  <NothingDue state={state} />
+                )}
+                <Observe key={`seen in ${state.step.id}`} step={state.step.id} write={write} />
+              </>
+            )
           )}
         </div>
       </div>

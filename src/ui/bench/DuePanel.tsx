@@ -5,8 +5,7 @@ import type { WeighingMethod } from '@/core/plan/lists'
 import { askAbout } from '@/core/run/askAbout'
 import { endsEarly } from '@/core/run/endsEarly'
 import { besidesDue, dueIn, weighingChoices, type Due } from '@/core/run/due'
-import type { Instrument, Lab } from '@/core/lab/lab'
-import { calibrationOf } from '@/core/operations/melt/calibration'
+import type { Lab } from '@/core/lab/lab'
 import type { EntryBodies } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
 import type { StepState } from '@/core/run/stepState'
@@ -14,7 +13,8 @@ import { NumberPad } from './NumberPad'
 import { Question } from './Question'
 import { ReadingField } from './ReadingField'
 import { readingOf } from './readingOf'
-import { SideBySide, type Face } from './SideBySide'
+import { EnterPair } from './EnterPair'
+import { EnterSpots } from './EnterSpots'
 import { later } from './later'
 import { draftOf, type Write } from './write'
 
@@ -71,6 +71,11 @@ export function DuePanel({ run, state, lab, write }: { run: RunState; state: Ste
           write(...entry)
         }}
       />
+      {due.kind === 'reading' && due.ends && (
+        <button type="button" className="plain" onClick={() => write('done', state.step.id, {})}>
+          {due.ends}
+        </button>
+      )}
       {due.kind === 'reading' && due.slot === 'portion' && begun && (
         <button type="button" className="plain" onClick={() => write('press', state.step.id, { mark: 'dissolved' })}>
           All of it has dissolved
@@ -123,7 +128,11 @@ function Enter({ run, state, due, lab, write }: { run: RunState; state: StepStat
         </Ending>
       )
     case 'melting':
-      return <EnterMelting run={run} step={step} decimals={due.decimals} instruments={lab.instruments} write={write} />
+    case 'boiling':
+    case 'refraction':
+      return <EnterPair run={run} step={step} kind={due.kind} lab={lab} write={write} />
+    case 'spots':
+      return <EnterSpots step={step} write={write} />
     case 'head':
       return <EnterHead run={run} state={state} first={due.first} lab={lab} write={write} />
     case 'note':
@@ -249,81 +258,6 @@ function EnterReading({
       <NumberPad value={text} onValue={setText} />
       <button type="button" className="go" onClick={() => take()}>
         Write it down
-      </button>
-    </>
-  )
-}
-
-const meltingFaces: readonly Face<'onset' | 'clear'>[] = [
-  { key: 'onset', label: 'Onset', hint: 'First liquid', unit: '°C' },
-  { key: 'clear', label: 'Clear', hint: 'Last solid gone', unit: '°C' },
-]
-
-function EnterMelting({
-  run,
-  step,
-  decimals,
-  instruments,
-  write,
-}: {
-  run: RunState
-  step: string
-  decimals: number
-  instruments: Instrument[]
-  write: Write
-}) {
-  const [apparatus, setApparatus] = useState<string>()
-  const [texts, setTexts] = useState({ onset: '', clear: '' })
-  const [field, setField] = useState<'onset' | 'clear'>('onset')
-  const [problem, setProblem] = useState<string>()
-  const [asked, setAsked] = useState<string>()
-  const take = (kept?: string) => {
-    const onset = readingOf(texts.onset, '°C', decimals)
-    const clear = readingOf(texts.clear, '°C', decimals)
-    if (!onset.ok) return setProblem(`Onset: ${onset.problem}`)
-    if (!clear.ok) return setProblem(`Clear: ${clear.problem}`)
-    if (clear.value.value < onset.value.value)
-      return setProblem('The last solid cannot be gone before the first liquid shows: clear must be at or above onset.')
-    if (instruments.length > 1 && apparatus === undefined)
-      return setProblem('Say which apparatus it was read on: each has its own correction.')
-    const instrument = instruments.find(({ id }) => id === (apparatus ?? instruments[0]?.id))
-    const line = instrument && calibrationOf(instrument.standards)
-    const body = {
-      onsetC: onset.value.value,
-      clearC: clear.value.value,
-      decimals: Math.max(onset.value.decimals, clear.value.decimals),
-      ...(instrument && line ? { instrument: { name: instrument.name, offsetC: line.offsetC, slope: line.slope } } : {}),
-      ...(kept === undefined ? {} : { asked: kept }),
-    }
-    const question = kept === undefined ? askAbout(run, draftOf('melting', step, body)) : null
-    if (question) return setAsked(question)
-    write('melting', step, body)
-  }
-  // The onset first, then the clear point, by the key as by the button.
-  const next = () => (field === 'onset' && texts.clear === '' ? setField('clear') : take())
-  if (asked) return <Question question={asked} onCorrect={() => setAsked(undefined)} onKeep={() => take(asked)} />
-  return (
-    <>
-      {instruments.length > 1 && (
-        <div className="choice" role="group" aria-label="Apparatus">
-          {instruments.map(({ id, name }) => (
-            <button key={id} type="button" aria-pressed={apparatus === id} onClick={() => setApparatus(id)}>
-              {name}
-            </button>
-          ))}
-        </div>
-      )}
-      <SideBySide
-        faces={meltingFaces}
-        texts={texts}
-        at={field}
-        onAt={setField}
-        onText={(key, text) => setTexts({ ...texts, [key]: text })}
-        onEnter={next}
-        problem={problem}
-      />
-      <button type="button" className="go" onClick={next}>
-        {field === 'onset' && texts.clear === '' ? 'Now the clear point' : 'Write it down'}
       </button>
     </>
   )

@@ -1,7 +1,6 @@
 'use client'
 
 import { useState } from 'react'
-import { writeNumber } from '@/core/quantity/write'
 import { askAbout } from '@/core/run/askAbout'
 import type { Entry } from '@/core/run/entry'
 import { isShown } from '@/core/run/entry'
@@ -32,10 +31,7 @@ export function StrikePanel({ run, entry, label, signed, write, onClose }: Props
   const [problem, setProblem] = useState<string>()
   const [asked, setAsked] = useState<string>()
   const correction = { supersedes: entry.id, reason: reason.trim() }
-  const old =
-    entry.kind === 'melting'
-      ? `${writeNumber(entry.body.onsetC, entry.body.decimals)}–${writeNumber(entry.body.clearC, entry.body.decimals)} °C`
-      : entryValue(entry)
+  const old = entryValue(entry)
 
   const rewrite = (kept?: string) => {
     if (correction.reason === '') return setProblem('Give the reason: it stays beside the struck reading.')

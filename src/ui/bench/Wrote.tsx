@@ -41,6 +41,9 @@ export function Wrote({ run, state, onTablet, zone, onStrike }: Props) {
               <small className={onTablet.has(entry.id) ? 'doubt' : 'good'}>
                 {onTablet.has(entry.id) ? 'kept on this tablet' : 'in the book'}
               </small>
+              {entry.kind === 'observation' && entry.body.picture && (
+                <img className="seen" src={entry.body.picture} alt={`Seen at ${clockTime(entry.at, zone)}`} />
+              )}
               {onStrike && (
                 <button
                   type="button"

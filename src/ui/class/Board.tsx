@@ -288,7 +288,7 @@ function Odd({ states, zone }: { states: { run: BoardRun; state: RunState }[]; z
           <li key={entry.id}>
             <span>
               <b>Bench {run.bench}</b> <span className="fig">{entryValue(entry)}</span>, {clockTime(entry.at, zone)}:{' '}
-              {entry.body.asked}
+              {'asked' in entry.body && entry.body.asked}
             </span>
           </li>
         ))}

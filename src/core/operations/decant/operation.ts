@@ -1,0 +1,9 @@
+import type { Operation } from '../operation'
+import { act } from '../made'
+
+export const decant: Operation = {
+  name: 'decant',
+  danger: '',
+  make: act('Decant', 'Let it settle, then pour the liquid off what lies at the bottom.', 5),
+  effect: { moves: 'always' },
+}

@@ -1,0 +1,8 @@
+import type { Operation } from '../operation'
+import { act } from '../made'
+
+export const dissolve: Operation = {
+  name: 'dissolve',
+  danger: '',
+  make: act('Dissolve', 'Swirl until the last of the solid has gone.', 5, { until: 'when no solid is left' }),
+}

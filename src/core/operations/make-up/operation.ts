@@ -1,0 +1,10 @@
+import type { Operation } from '../operation'
+import { act } from '../made'
+
+export const makeUp: Operation = {
+  name: 'make up a solution',
+  danger: '',
+  make: act('Make up', 'Dissolve it in part of the solvent, rinse all of it into the flask, fill to the mark and mix well.', 10),
+  effect: { moves: 'always' },
+  measures: 'made up',
+}

@@ -1,0 +1,10 @@
+import type { Operation } from '../operation'
+import { act } from '../made'
+
+export const setPH: Operation = {
+  name: 'set pH',
+  danger: 'Acid and base heat each other: small portions, with stirring, cooled.',
+  make: act('It is set', 'Add in small portions with stirring, and read the pH after each.', 8),
+  meetsAcidOrBase: true,
+  measures: 'pH',
+}

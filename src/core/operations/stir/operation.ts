@@ -1,0 +1,11 @@
+import { asWords } from '../../words/words'
+import type { Operation } from '../operation'
+import { times } from '../made'
+
+export const stir: Operation = {
+  name: 'stir',
+  says: ['Stir for {@holdMin}.'],
+  danger: '',
+  make: (base) => ({ ...base, kind: 'hold', verb: 'Stir', holdMin: 10, text: asWords('Stir.'), ...times(2, 10) }),
+  besides: ['temperature', 'heater'],
+}

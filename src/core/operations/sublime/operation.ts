@@ -1,0 +1,12 @@
+import type { Operation } from '../operation'
+import { act } from '../made'
+
+export const sublime: Operation = {
+  name: 'sublime',
+  danger: 'Glass under vacuum can burst: look at it first, and keep the sash between.',
+  make: act('Sublimed', 'Heat gently until no more collects on the cold finger; let it cool before air is let in.', 15, {
+    waitMin: 15,
+  }),
+  heats: 'open',
+  effect: { moves: 'always', leaves: 'product' },
+}

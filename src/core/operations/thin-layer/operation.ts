@@ -1,0 +1,13 @@
+import type { Operation } from '../operation'
+import { act } from '../made'
+
+export const thinLayer: Operation = {
+  name: 'thin layer',
+  danger: 'The eluent stays covered in the hood; no eye looks at the ultraviolet lamp.',
+  make: act(
+    'Plate is read',
+    'Spot the sample beside what it is compared with, run the plate, mark the front at once and the spots under the lamp.',
+    20,
+  ),
+  measures: 'spots',
+}
