@@ -19,14 +19,15 @@ test('results: pictures with the table behind them, ± on request, CSV that open
   expect(download.suggestedFilename()).toMatch(/^acetanilide-section-a-\d{4}-\d{2}-\d{2}\.csv$/)
   const text = readFileSync(await download.path(), 'utf8')
   const rows = Papa.parse<Record<string, string>>(text.replace(/^\ufeff/, '').trimEnd(), { header: true }).data
-  expect(rows).toHaveLength(24)
+  expect(rows).toHaveLength(32)
   const fifth = rows.filter(({ bench }) => bench === '5')
-  expect(fifth.map((row) => [row.percentage, row.after, row.of])).toEqual([
+  expect(fifth.map((row) => [row.result, row.after, row.of])).toEqual([
     ['yield', 'crude', 'theory from aniline'],
     ['yield', 'purified', 'theory from aniline'],
     ['recovery', 'purified', 'crude product'],
+    ['melting range', 'purified', ''],
   ])
-  expect(fifth[1]).toMatchObject({ group: 'Eklund, Farouk', 'mass (g)': '2.020', 'value (%)': '34.4' })
+  expect(fifth[1]).toMatchObject({ group: 'Eklund, Farouk', 'mass (g)': '2.020', value: '34.4', unit: '%' })
 })
 
 for (const [paper, width] of [

@@ -660,11 +660,11 @@ describe('today and results', () => {
     expect(words.some((each) => /Bench 3: Above 100 %/.test(each))).toBe(true)
   })
 
-  test('CSV of a session has a row for each percentage and a name that says what it is', async () => {
+  test('CSV of a session has a row for each result and a name that says what it is', async () => {
     const { name, text } = await csvOfSession(made.sessions[0]!.id)
     expect(name).toBe('acetanilide-section-a-2026-11-16.csv')
-    // Crude yield, yield and recovery of the crystallisation for each of eight benches.
-    expect(text.trimEnd().split('\r\n')).toHaveLength(25)
+    // Crude yield, yield, recovery of the crystallisation and melting range for each of eight benches.
+    expect(text.trimEnd().split('\r\n')).toHaveLength(33)
     expect(await Run.count({ where: { session: made.sessions[0]!.id } })).toBe(8)
   })
 })

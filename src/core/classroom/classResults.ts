@@ -1,4 +1,4 @@
-import { lineOf, mainResult, mainSubstance, substanceOf, type Plan } from '../plan/plan'
+import { mainResult, mainSubstance, weighedSamples, type Plan } from '../plan/plan'
 import type { Figure } from '../quantity/figure'
 import { writeFigureText } from '../quantity/write'
 import { computedLine } from '../reaction/reactionTable'
@@ -6,7 +6,8 @@ import { limitingNames } from '../reaction/working'
 import type { Judgement } from '../result/judge'
 import { lossAccount } from '../result/lossAccount'
 import type { MeltingReading } from '../operations/melt/meltingReading'
-import { runResults, type RunResults } from '../result/runResults'
+import type { Outcome } from '../result/outcome'
+import { runResults } from '../result/runResults'
 import type { Entry } from '../run/entry'
 import { foldRun } from '../run/foldRun'
 import { classShiftC, median, robustOutliers } from './classFigures'
@@ -21,23 +22,6 @@ export interface RunOfClass {
   before?: readonly { title: string; fraction: number }[]
 }
 
-/** One percentage of a bench, saying which it is: of what, after which sample, from which whole. */
-export interface PercentageRow {
-  kind: 'yield' | 'recovery'
-  substance: string
-  /** The sample that was weighed. */
-  after: string
-  /** What the whole is, in words. */
-  of: string
-  /** g */
-  whole: Figure | null
-  mass: Figure
-  fraction: Figure
-  dry: boolean
-  melting: MeltingReading | null
-  judgement: Judgement | null
-}
-
 /** A bench's results as figures and words, without the entries they were drawn from. */
 export interface ResultRow {
   bench: number
@@ -50,25 +34,22 @@ export interface ResultRow {
   result: { kind: 'yield' | 'recovery'; fraction: Figure } | null
   recovery: Figure | null
   melting: MeltingReading | null
-  recovered: {
-    sample: string
-    substance: string
-    fraction: Figure | null
-    melting: MeltingReading | null
-    judgement: Judgement
-  }[]
   judgement: Judgement
   /** Where the product went, in sentences. */
   account: string
   /** True where the result lies far outside the class. */
   outlier: boolean
-  percentages: PercentageRow[]
+  /** Every result of the bench, those of the columns too. */
+  outcomes: Outcome[]
 }
 
 export interface ClassResults {
   product: { name: string; melting: { lowC: number; highC: number } | null } | null
   /** True where what is got back is compared with what was put in. */
   recovers: boolean
+  /** True where something is weighed, and where a yield or a recovery is counted from it. */
+  weighs: boolean
+  counts: boolean
   crystallises: boolean
   melts: boolean
   rows: ResultRow[]
@@ -90,6 +71,8 @@ export function classResults(plan: Plan, runs: readonly RunOfClass[]): ClassResu
   return {
     product: product ? { name: product.name, melting: product.melting ?? null } : null,
     recovers: mainResult(plan)?.recovery !== undefined,
+    weighs: weighedSamples(plan).length > 0,
+    counts: mainResult(plan) !== undefined,
     crystallises: plan.steps.some(({ kind }) => kind === 'crystallise'),
     melts: plan.steps.some(({ kind }) => kind === 'melt'),
     rows,
@@ -126,66 +109,9 @@ function resultRow(plan: Plan, { bench, members, scale, entries, before = [] }: 
     result: results.result && { kind: results.result.kind, fraction: results.result.figure },
     recovery: results.recovery?.figure ?? null,
     melting: results.melting,
-    recovered: results.recovered.map(({ recovery, substance, percentage, melting, judgement }) => ({
-      sample: recovery.sample,
-      substance,
-      fraction: percentage?.figure ?? null,
-      melting,
-      judgement,
-    })),
     judgement: results.judgement,
     account: lossAccount(state, results),
     outlier: false,
-    percentages: percentages(plan, state.samples, results),
+    outcomes: results.outcomes,
   }
-}
-
-type Samples = ReturnType<typeof foldRun>['samples']
-
-/** Every percentage that was measured, each once: what formed over theory, what came back over what was put in, purified over crude. */
-function percentages(plan: Plan, samples: Samples, results: RunResults): PercentageRow[] {
-  const made = mainSubstance(plan)?.name ?? ''
-  const isolates = mainResult(plan)?.recovery !== undefined
-  const found: PercentageRow[] = []
-  const add = (row: Omit<PercentageRow, 'mass' | 'dry'>) => {
-    const sample = samples[row.after]
-    if (sample) found.push({ ...row, mass: sample.mass, dry: sample.dry })
-  }
-  if (!isolates)
-    for (const percentage of [results.crude, results.result])
-      if (percentage && !found.some(({ after }) => after === percentage.sample))
-        add({
-          kind: percentage.kind,
-          substance: made,
-          after: percentage.sample,
-          of: `theory from ${limitingNames(plan, results.table)}`,
-          whole: results.whole,
-          fraction: percentage.figure,
-          melting: percentage === results.result ? results.melting : null,
-          judgement: percentage === results.result ? results.judgement : null,
-        })
-  for (const { recovery, substance, percentage, melting, judgement } of results.recovered)
-    if (percentage)
-      add({
-        kind: 'recovery',
-        substance,
-        after: recovery.sample,
-        of: `${substanceOf(plan, lineOf(plan, recovery.of)).name} put in`,
-        whole: computedLine(results.table, recovery.of).mass ?? null,
-        fraction: percentage.figure,
-        melting,
-        judgement,
-      })
-  if (results.recovery && results.crude)
-    add({
-      kind: 'recovery',
-      substance: made,
-      after: results.recovery.sample,
-      of: `${results.crude.sample} product`,
-      whole: samples[results.crude.sample]?.mass ?? null,
-      fraction: results.recovery.figure,
-      melting: null,
-      judgement: null,
-    })
-  return found
 }

@@ -6,7 +6,8 @@ import type { Substance } from '../substance/substance'
 import { queriesOf } from '../query/queries'
 import { balance } from '../reaction/balance'
 import { reactionTable, theoreticalYield, type ReactionTable } from '../reaction/reactionTable'
-import { runResults, type Percentage } from '../result/runResults'
+import type { Percentage } from '../result/baseResults'
+import { runResults } from '../result/runResults'
 import type { Entry } from '../run/entry'
 import { foldRun } from '../run/foldRun'
 import { measuredOf } from '../run/measured'
@@ -86,11 +87,9 @@ export function calculate(plan: Plan, run?: { scale: number; entries: Entry[] },
       crude: percentage(results.crude),
       result: percentage(results.result),
       recovery: percentage(results.recovery),
-      recovered: results.recovered.map(({ substance, percentage: got, melting, judgement }) => ({
-        substance,
-        ...percentage(got),
-        melting,
-        judgement,
+      results: results.outcomes.map(({ quantity, of, sample, from, figure, to, unit, text, dry, evidence, judgement }) => ({
+        ...{ quantity, of, sample, from, unit, text, to, dry, evidence, judgement },
+        value: plain(figure),
       })),
       melting: results.melting,
       expectedInMotherLiquor_g: results.expectedInLiquorG,

@@ -68,12 +68,9 @@ describe('plan file', () => {
     ['an unknown field', broken((plan) => Object.assign(plan.lines[1]!, { colour: 'red' })), /\/lines\/1/],
     ['an expected yield of nothing', broken((plan) => delete plan.mainProduct), /\/expectedYield.*names none/],
     [
-      'a plan that makes nothing and gets nothing back',
-      broken((plan) => {
-        delete plan.expectedYield
-        delete plan.mainProduct
-      }),
-      /\/mainProduct.*recoveries/,
+      'a result that nobody knows',
+      broken((plan) => Object.assign(plan, { wants: [{ quantity: 'beauty' }] })),
+      /\/wants\/0\/quantity.*“beauty”.*melting range/,
     ],
     [
       'a recovery of a line that is not there',

@@ -2,6 +2,7 @@ import Ajv from 'ajv'
 import { isOperation, operationKeys } from '../operations/registry'
 import { planners, problemIn } from '../operations/planners'
 import type { Plan } from '../plan/plan'
+import { quantities } from '../result/quantities/registry'
 import { FormulaError, readFormula } from '../substance/readFormula'
 import { problemInJson } from './jsonValue'
 import { planSchema } from '../plan/planSchema'
@@ -85,8 +86,14 @@ export function checkPlan(document: unknown): Plan {
   if (plan.mainProduct !== undefined) known(lines, plan.mainProduct, '/mainProduct', 'line')
   if (plan.mainProduct === undefined && plan.expectedYield !== undefined)
     throw new PlanFileError('a yield is expected of a main product, and the plan names none', '/expectedYield')
-  if (plan.mainProduct === undefined && !plan.recoveries)
-    throw new PlanFileError('a plan makes something (mainProduct) or gets something back (recoveries)', '/mainProduct')
+  plan.samples?.forEach(({ line }, index) => known(lines, line, `/samples/${index}/line`, 'line'))
+  plan.wants?.forEach(({ quantity }, index) => {
+    if (!quantities.some(({ id }) => id === quantity))
+      throw new PlanFileError(
+        `no result is called “${quantity}”; there are ${quantities.map(({ id }) => id).join(', ')}`,
+        `/wants/${index}/quantity`,
+      )
+  })
   plan.recoveries?.forEach((recovery, index) => {
     known(lines, recovery.product, `/recoveries/${index}/product`, 'line')
     known(lines, recovery.of, `/recoveries/${index}/of`, 'line')

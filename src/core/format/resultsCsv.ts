@@ -4,14 +4,14 @@ import { spreadsheetCsv } from './spreadsheetCsv'
 
 const rounded = (value: number | null | undefined, decimals: number) =>
   value === null || value === undefined ? '' : value.toFixed(decimals)
-const withU = (figure: Figure | undefined | null, decimals: number, factor = 1) => [
-  rounded(figure ? figure.value * factor : null, decimals),
-  rounded(figure ? Math.abs(figure.u * figure.value * factor) : null, decimals + 1),
+const withU = (figure: Figure | null, decimals: number) => [
+  rounded(figure?.value, decimals),
+  rounded(figure && Math.abs(figure.u * figure.value), decimals + 1),
 ]
 
 /**
- * The class's results as CSV for a spreadsheet program: a row for each percentage, which says what kind it is, of what and after what, so that a recovery never stands under a yield; a bench without a
- * result has one row. UTF-8 with a byte-order mark, CRLF, points as decimal marks, one unit per column. Text that a spreadsheet would take for a formula is defused with an apostrophe (OWASP, CSV Injection).
+ * The class's results as CSV for a spreadsheet program: a row for each result, which says what it is, of what and after what, so that a recovery never stands under a yield; a bench without a
+ * result has one row. UTF-8 with a byte-order mark, CRLF, points as decimal marks. Text that a spreadsheet would take for a formula is defused with an apostrophe (OWASP, CSV Injection).
  */
 export function resultsCsv(rows: readonly ResultRow[]): string {
   const fields = [
@@ -19,7 +19,7 @@ export function resultsCsv(rows: readonly ResultRow[]): string {
     'group',
     'scale',
     'limiting reagent',
-    'percentage',
+    'result',
     'substance',
     'after',
     'of',
@@ -28,31 +28,36 @@ export function resultsCsv(rows: readonly ResultRow[]): string {
     'mass (g)',
     'u mass (g)',
     'dry',
-    'value (%)',
-    'u value (%)',
-    'melting onset (°C)',
-    'melting clear (°C)',
+    'value',
+    'u value',
+    'to',
+    'unit',
+    'as read',
     'reading',
     'evidence',
   ]
-  const data = rows.flatMap(({ bench, members, scale, limiting, percentages, judgement }) => {
+  const data = rows.flatMap(({ bench, members, scale, limiting, outcomes, judgement }) => {
     const head = [String(bench), members, String(scale), limiting.names]
-    if (percentages.length === 0) return [[...head, ...Array<string>(13).fill(''), judgement.words, judgement.evidence]]
-    return percentages.map((each) => [
+    if (outcomes.length === 0) return [[...head, ...Array<string>(14).fill(''), judgement.words, judgement.evidence]]
+    return outcomes.map((each) => [
       ...head,
-      each.kind,
-      each.substance,
-      each.after,
+      each.quantity,
       each.of,
+      each.sample,
+      each.from,
       ...withU(each.whole, 3),
       ...withU(each.mass, 3),
-      each.dry ? 'dry' : 'not constant',
-      ...withU(each.fraction, 1, 100),
-      rounded(each.melting?.onsetC, 1),
-      rounded(each.melting?.clearC, 1),
+      each.dry === null ? '' : each.dry ? 'dry' : 'not constant',
+      ...withU(each.figure, places(each.unit)),
+      rounded(each.to, places(each.unit)),
+      each.unit,
+      each.text,
       each.judgement?.words ?? '',
       each.judgement?.evidence ?? '',
     ])
   })
   return spreadsheetCsv(fields, data)
 }
+
+/** Decimals of a figure in its unit: an index and a strength are read to four. */
+const places = (unit: ResultRow['outcomes'][number]['unit']) => (unit === '%' || unit === '°C' ? 1 : 4)

@@ -75,10 +75,36 @@ export function mainSubstance(plan: Plan): Substance | undefined {
   return result && substanceOf(plan, lineOf(plan, result.product))
 }
 
-/** The substance that a sample is made of: that of its recovery, else the main product's. */
-export function substanceOfSample(plan: Plan, sample: string): Substance | undefined {
+/** The samples that a plan weighs, in the order of its steps, each once. */
+export function weighedSamples(plan: Plan): string[] {
+  return [...new Set(plan.steps.flatMap((step) => (step.kind === 'weigh' || step.kind === 'dry' ? [step.sample] : [])))]
+}
+
+/** The sample that is the product: the one that the plan names, else the last that is crystallised, else the last that is weighed. */
+export function productSample(plan: Plan): string {
+  const crystallised = plan.steps.flatMap((step) => (step.kind === 'crystallise' ? [step.to] : []))
+  return plan.product ?? crystallised.at(-1) ?? weighedSamples(plan).at(-1) ?? 'product'
+}
+
+/** The sample that the product was made from in the last purification, or else the first that was weighed before it. */
+export function crudeSample(plan: Plan): string {
+  const product = productSample(plan)
+  const from = plan.steps.findLast((step) => step.kind === 'crystallise' && step.to === product)
+  if (from?.kind === 'crystallise') return from.from
+  return weighedSamples(plan).find((sample) => sample !== product) ?? 'crude'
+}
+
+/** The line whose substance a sample is: as the plan says, that of its recovery, else the main product; undefined where the plan makes nothing. */
+export function lineOfSample(plan: Plan, sample: string): string | undefined {
+  const said = plan.samples?.find(({ name }) => name === sample)
   const recovery = plan.recoveries?.find((each) => each.sample === sample)
-  return recovery ? substanceOf(plan, lineOf(plan, recovery.product)) : mainSubstance(plan)
+  return said?.line ?? recovery?.product ?? mainResult(plan)?.product
+}
+
+/** The substance that a sample is made of; undefined where nobody has said it and the plan makes nothing. */
+export function substanceOfSample(plan: Plan, sample: string): Substance | undefined {
+  const line = lineOfSample(plan, sample)
+  return line === undefined ? undefined : substanceOf(plan, lineOf(plan, line))
 }
 
 /** Density in g/mL of what is dispensed, where it is known. */

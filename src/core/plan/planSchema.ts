@@ -181,6 +181,12 @@ export const planSchema = Type.Object(
         { minItems: 1 },
       ),
     ),
+    /** The sample that is the product; where nobody has said it, the last that is crystallised, or else weighed. */
+    product: Type.Optional(id),
+    /** What a sample is made of: the line whose substance it is. Samples that are not named are made of what the plan makes. */
+    samples: Type.Optional(Type.Array(exact({ name: id, line: id }))),
+    /** The results that are wanted, of a sample or of all; none where the list is empty, and all that the steps give where there is no list. */
+    wants: Type.Optional(Type.Array(exact({ quantity: words(40), sample: Type.Optional(id) }))),
     /** Where the reaction stops at an equilibrium: its constant in moles, K = [C][D]/([A][B]). */
     equilibrium: Type.Optional(exact({ constant: above0, source: words() })),
     /** What stands above and below the arrow of the scheme. */

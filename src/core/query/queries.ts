@@ -3,6 +3,7 @@ import { reactionTable } from '../reaction/reactionTable'
 import { closeReactants } from './closeReactants'
 import { operationDoubts } from './operationDoubts'
 import { lineUse } from './lineUse'
+import { notMeasured } from './notMeasured'
 import { missingAmount } from './missingAmount'
 import { orderOfWork } from './orderOfWork'
 import type { Query, QueryRule } from '../operations/query'
@@ -25,6 +26,7 @@ const rules: readonly QueryRule[] = [
   smallAmount,
   lineUse,
   orderOfWork,
+  notMeasured,
   vesselFill,
   unusualAmount,
   bottleStrength,

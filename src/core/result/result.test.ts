@@ -232,10 +232,11 @@ describe('CSV', () => {
     expect(text.startsWith('\ufeff')).toBe(true)
     expect(text.endsWith('\r\n')).toBe(true)
     const rows = parsed(text)
-    expect(rows.map((row) => [row.percentage, row.after, row.of])).toEqual([
-      ['yield', 'crude', 'theory from aniline'],
-      ['yield', 'purified', 'theory from aniline'],
-      ['recovery', 'purified', 'crude product'],
+    expect(rows.map((row) => [row.result, row.after, row.of, row.unit])).toEqual([
+      ['yield', 'crude', 'theory from aniline', '%'],
+      ['yield', 'purified', 'theory from aniline', '%'],
+      ['recovery', 'purified', 'crude product', '%'],
+      ['melting range', 'purified', '', '°C'],
     ])
     expect(rows[1]).toMatchObject({
       bench: '1',
@@ -243,10 +244,11 @@ describe('CSV', () => {
       'limiting reagent': 'aniline',
       substance: 'acetanilide',
       'mass (g)': '4.410',
-      'value (%)': '75.0',
+      value: '75.0',
       dry: 'dry',
     })
-    expect(rows[2]).toMatchObject({ 'value (%)': '88.6', 'melting onset (°C)': '' })
+    expect(rows[2]).toMatchObject({ value: '88.6', to: '' })
+    expect(Number(rows[3]!.to)).toBeGreaterThan(Number(rows[3]!.value))
   })
 
   test('a separation has a row for each recovery and none called a yield; a bench without a result has one row', () => {
@@ -265,15 +267,17 @@ describe('CSV', () => {
     ]
     const rows = parsed(resultsCsv(classResults(separation, runs).rows))
     const found = rows.filter(({ bench }) => bench === '1')
-    expect(new Set(found.map(({ percentage }) => percentage))).toEqual(new Set(['recovery']))
-    expect(found.map(({ after }) => after).sort()).toEqual(separation.recoveries!.map(({ sample }) => sample).sort())
-    expect(rows.filter(({ bench }) => bench === '2')).toMatchObject([{ percentage: '', reading: 'No product weighed yet' }])
+    expect(new Set(found.map(({ result }) => result))).toEqual(new Set(['recovery', 'mass balance']))
+    expect(found.flatMap(({ result, after }) => (result === 'recovery' ? [after] : [])).sort()).toEqual(
+      separation.recoveries!.map(({ sample }) => sample).sort(),
+    )
+    expect(rows.filter(({ bench }) => bench === '2')).toMatchObject([{ result: '', reading: 'No product weighed yet' }])
   })
 
   test('line breaks and formulas in the middle of a name stay in its cell', () => {
     for (const members of ['A\nB', 'A\r\n=1+1', '\r\n=1+1', ' =1+1']) {
       const rows = parsed(csv(members))
-      expect(rows).toHaveLength(3)
+      expect(rows).toHaveLength(4)
       expect([members, `'${members}`]).toContain(rows[0]!.group)
       expect(rows[0]!.group).not.toMatch(/^\s*=/)
     }

@@ -1,145 +1,79 @@
-import { over, type Figure } from '../quantity/figure'
-import {
-  isReactant,
-  lineOf,
-  mainResult,
-  mainSubstance,
-  substanceOf,
-  substanceOfSample,
-  type Plan,
-  type Recovery,
-} from '../plan/plan'
-import { computedLine, reactionTable, theoreticalYield, wholeOf, type ReactionTable } from '../reaction/reactionTable'
-import { leftInMotherLiquor, solubilityAt } from '../operations/crystallise/solubility'
-import { correctedRange } from '../measurements/melting'
+import type { Plan } from '../plan/plan'
 import type { RunState } from '../run/foldRun'
-import { meltingReading, type MeltingReading } from '../operations/melt/meltingReading'
-import { judge, type Judgement } from './judge'
+import { baseResults, type BaseResults } from './baseResults'
+import type { Judgement } from './judge'
+import type { Outcome, Quantity } from './outcome'
+import { quantities } from './quantities/registry'
 
-/** A percentage that says which it is: of what, after which step, wet or dry. Fractions, not percent. */
-export interface Percentage {
-  kind: 'yield' | 'recovery'
+export interface RunResults extends BaseResults {
+  /** Every result that the plan wants and this run has measured. */
+  outcomes: Outcome[]
+}
+
+/** A result that a plan wants, whether it is measured yet or not. */
+export interface WantedResult {
+  key: string
+  quantity: Quantity
   sample: string
-  figure: Figure
-  dry: boolean
+  of: string
+  from: string
 }
 
-/** What came back of one of the substances that were put in. */
-export interface Recovered {
-  recovery: Recovery
-  substance: string
-  percentage: Percentage | null
-  melting: MeltingReading | null
-  judgement: Judgement
+/** The results that a plan wants: those that it names, and where it names none, all that its steps give. */
+export function wantedResults(plan: Plan): WantedResult[] {
+  const all = quantities.flatMap((quantity) =>
+    quantity.asked(plan).map((asked): WantedResult => ({
+      key: `${quantity.id} ${asked.sample || asked.of} ${asked.from}`.trim(),
+      quantity,
+      ...asked,
+    })),
+  )
+  const once = all.filter(({ key }, index) => all.findIndex((other) => other.key === key) === index)
+  const { wants } = plan
+  if (!wants) return once
+  return once.filter(({ quantity, sample }) =>
+    wants.some((want) => want.quantity === quantity.id && (want.sample === undefined || want.sample === sample)),
+  )
 }
 
-export interface RunResults {
-  /** The table from what this group charged; planned figures stand in for lines that were not measured. */
-  table: ReactionTable
-  /** g; null where nothing is made. */
-  theoretical: Figure | null
-  /** Grams that the result counts from: the theoretical yield, or what was put in. */
-  whole: Figure | null
-  limiting: string[]
-  /** True when another reactant sets the limit than in the plan. */
-  limitingChanged: boolean
-  /** Reactants and materials whose planned amount had to stand in. */
-  notMeasured: string[]
-  /** The crude sample over the same whole as the result. */
-  crude: Percentage | null
-  /** The yield of the reaction, or the recovery of what was put in. */
-  result: Percentage | null
-  /** Purified over crude: what the crystallisation gave back. Never a yield. */
-  recovery: Percentage | null
-  melting: MeltingReading | null
-  /** Every substance that is got back, where a plan separates. */
-  recovered: Recovered[]
-  /** Grams that the cold solvent used is expected to hold. */
-  expectedInLiquorG: number | null
-  judgement: Judgement
-}
-
-/**
- * Results of one run. The theoretical yield always comes from what was really charged; percent yield is product over theoretical,
- * percent recovery is purified over crude or got back over put in, and they are kept apart.
- */
+/** All results of one run. */
 export function runResults(run: RunState): RunResults {
-  const { plan } = run
-  const table = reactionTable(plan, run.charged)
-  const whole = wholeOf(plan, table)
-  const result = mainResult(plan)
-  const crystallise = run.steps.find(({ step }) => step.kind === 'crystallise')
-  const names = crystallise?.step.kind === 'crystallise' ? crystallise.step : { from: 'crude', to: 'purified' }
-  const final = result?.recovery?.sample ?? names.to
-  const kind = result?.recovery ? 'recovery' : 'yield'
-  const [crude, product] = [run.samples[names.from], run.samples[names.to]]
-  const percentage = (sample: string, of: Figure | null, as: Percentage['kind']): Percentage | null => {
-    const found = run.samples[sample]
-    return found && of ? { kind: as, sample, figure: over(found.mass, of), dry: found.dry } : null
-  }
-  const melts = (sample: string) => plan.steps.some((step) => step.kind === 'melt' && step.sample === sample)
-  const meltingOf = (sample: string) => {
-    const [entry, literature] = [run.melting[sample], substanceOfSample(plan, sample)?.melting]
-    return entry && literature ? meltingReading(correctedRange(entry.body), literature) : null
-  }
-  const reached = percentage(final, whole, kind)
-  const melting = meltingOf(final)
-  const expectedInLiquorG = liquor(plan, run, crude?.mass.value ?? null)
-  return {
-    table,
-    theoretical: theoreticalYield(plan, table),
-    whole,
-    limiting: table.limiting,
-    limitingChanged: table.limiting.join() !== run.planned.limiting.join(),
-    notMeasured: plan.lines
-      .filter((line) => (isReactant(line) || line.role === 'material') && !run.charged[line.id])
-      .map(({ id }) => id),
-    crude: percentage(names.from, whole, kind),
-    result: reached,
-    recovery:
-      crude && product ? { kind: 'recovery', sample: names.to, figure: over(product.mass, crude.mass), dry: product.dry } : null,
-    melting,
-    recovered: (plan.recoveries ?? []).map((recovery) => {
-      const put = computedLine(table, recovery.of).mass
-      const got = percentage(recovery.sample, put, 'recovery')
-      const range = meltingOf(recovery.sample)
-      return {
-        recovery,
-        substance: substanceOf(plan, lineOf(plan, recovery.product)).name,
-        percentage: got,
-        melting: range,
-        judgement: judge({
-          fraction: got?.figure.value ?? null,
-          kind: 'recovery',
-          dry: got?.dry ?? false,
-          melts: melts(recovery.sample),
-          melting: range,
-          expected: recovery.expected ?? null,
-          inLiquorG: null,
-          wholeG: put?.value ?? null,
-        }),
-      }
-    }),
-    expectedInLiquorG,
-    judgement: judge({
-      fraction: reached?.figure.value ?? null,
-      kind,
-      dry: reached?.dry ?? false,
-      melts: melts(final),
-      melting,
-      expected: result?.expected ?? null,
-      inLiquorG: expectedInLiquorG,
-      wholeG: whole?.value ?? null,
-    }),
-  }
+  const base = baseResults(run)
+  const outcomes = wantedResults(run.plan).flatMap(({ key, quantity, sample, of, from }): Outcome[] => {
+    const found = quantity.measure(run, base, { sample, of, from })
+    if (!found) return []
+    return [
+      {
+        key,
+        quantity: quantity.id,
+        ...{ of, sample, from },
+        ...{ whole: null, mass: null, dry: null, figure: null, to: null, literature: null, evidence: [], judgement: null },
+        ...found,
+      },
+    ]
+  })
+  return { ...base, outcomes, judgement: base.whole === null ? ofAll(run.plan, outcomes) : base.judgement }
 }
 
-function liquor(plan: Plan, run: RunState, crudeG: number | null): number | null {
-  const state = run.steps.find(({ step }) => step.kind === 'crystallise')
-  if (state?.step.kind !== 'crystallise' || !state.net || crudeG === null) return null
-  const solvent = lineOf(plan, state.step.solvent).substance
-  const curve = mainSubstance(plan)?.solubility?.find((record) => record.solvent === solvent)
-  if (!curve) return null
-  const coldest = Math.min(...curve.points.map(({ atC }) => atC))
-  return leftInMotherLiquor(state.net.figure.value, solubilityAt(curve.points, coldest), crudeG)
+const gravity: Record<Judgement['level'], number> = { danger: 3, doubt: 2, open: 1, good: 0 }
+
+/** Where nothing is counted from a whole, the gravest of what was measured speaks for the run. */
+function ofAll(plan: Plan, outcomes: readonly Outcome[]): Judgement {
+  const judged = outcomes.flatMap(({ judgement }) => judgement ?? [])
+  if (judged.length === 0) {
+    const wanted = wantedResults(plan)
+    return wanted.length === 0
+      ? {
+          level: 'good',
+          words: 'No result is wanted',
+          evidence: 'The plan wants no figure of this work; what was seen stands in its steps.',
+        }
+      : {
+          level: 'open',
+          words: 'Nothing measured yet',
+          evidence: `Still to come: ${wanted.map(({ quantity, of }) => `${quantity.id} of ${of}`).join('; ')}.`,
+        }
+  }
+  const worst = judged.reduce((a, b) => (gravity[b.level] > gravity[a.level] ? b : a))
+  return { ...worst, evidence: judged.map(({ evidence }) => evidence).join(' ') }
 }

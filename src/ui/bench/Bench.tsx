@@ -1,5 +1,6 @@
 'use client'
 
+import { capital } from '@/core/words/capital'
 import { printed } from '@/core/words/words'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
@@ -10,7 +11,7 @@ import { operationIn } from '@/core/operations/registry'
 import { cautionsOf } from '@/core/safety/cautionsOf'
 import { stepText } from '@/core/reaction/stepText'
 import { exact, times } from '@/core/quantity/figure'
-import { writeFigureText, writeNumber } from '@/core/quantity/write'
+import { writeFigureText } from '@/core/quantity/write'
 import { computedLine, dispensed } from '@/core/reaction/reactionTable'
 import { runResults } from '@/core/result/runResults'
 import type { Entry } from '@/core/run/entry'
@@ -334,7 +335,6 @@ function StepFace({ run, state, lab, zone, onTablet, onStrike, onSign, measures,
 function AllDone({ run, readCode }: { run: RunState; readCode: string | null }) {
   const results = runResults(run)
   const product = mainSubstance(run.plan)?.name
-  const percent = (value: number) => `${writeNumber(100 * value, 0)} %`
   return (
     <>
       <h1>All steps are done</h1>
@@ -345,32 +345,17 @@ function AllDone({ run, readCode }: { run: RunState; readCode: string | null }) 
             <b className="fig">{writeFigureText(results.theoretical, 'mass')}</b>
           </div>
         )}
-        {results.result && (
-          <div className="written">
+        {results.outcomes.map(({ key, quantity, of, sample, from, dry, text, judgement }) => (
+          <div className="written" key={key}>
             <span>
-              {results.result.kind === 'yield' ? 'Yield of the reaction' : `Recovery of ${product} from what we put in`},{' '}
-              {results.result.dry ? 'dry' : 'wet'}
+              {capital(quantity)} of {of}
+              {from && `, ${sample && quantity !== 'mass balance' ? `${sample}, ` : ''}from ${from}`}
+              {dry === null ? '' : dry ? ', dry' : ', wet'}
+              {judgement && judgement !== results.judgement && <small className="quiet"> {judgement.words}</small>}
             </span>
-            <b className="fig">{percent(results.result.figure.value)}</b>
+            <b className="fig">{text}</b>
           </div>
-        )}
-        {results.recovered.slice(1).map(
-          ({ substance, percentage }) =>
-            percentage && (
-              <div className="written" key={substance}>
-                <span>
-                  Recovery of {substance}, {percentage.dry ? 'dry' : 'wet'}
-                </span>
-                <b className="fig">{percent(percentage.figure.value)}</b>
-              </div>
-            ),
-        )}
-        {results.recovery && (
-          <div className="written">
-            <span>Recovery of the crystallisation</span>
-            <b className="fig">{percent(results.recovery.figure.value)}</b>
-          </div>
-        )}
+        ))}
       </div>
       <p className="text">
         <State level={results.judgement.level}>{results.judgement.words}</State>

@@ -2,7 +2,7 @@
 
 import type { Lab } from '@/core/lab/lab'
 import { blanksOf, contextOf } from '@/core/operations/planners'
-import { tubesOf, type TestBlanks } from '@/core/operations/test/planner'
+import { tubeNames, type TestBlanks } from '@/core/operations/test/planner'
 import { testMethodOf } from '@/core/operations/test/testPanel'
 import type { Entry, EntryBodies } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
@@ -26,9 +26,7 @@ export function Tubes({ run, state, lab, write }: { run: RunState; state: StepSt
   const step = state.step.id
   const filled = blanksOf<TestBlanks>(contextOf(run.plan, run.planned, state.step, lab))
   const method = testMethodOf(String(filled.method))
-  const tubes = tubesOf(filled).map(
-    ({ holds, what }, index) => `${index + 1} ${holds === 'control' ? 'positive control' : holds}, ${what}`,
-  )
+  const tubes = tubeNames(filled)
   const entries = state.standing.filter((entry) => entry.kind === 'tube') as Entry<'tube'>[]
   const of = (tube: string) => entries.filter(({ body }) => body.tube === tube)
   const started = tubes.some((tube) => of(tube).length > 0)

@@ -3,6 +3,7 @@
 import { useState, type ReactNode } from 'react'
 import { Button } from 'react-bootstrap'
 import type { ClassResults, ResultRow } from '@/core/classroom/classResults'
+import type { Outcome } from '@/core/result/outcome'
 import { writeNumber } from '@/core/quantity/write'
 import type { MeltingReading } from '@/core/operations/melt/meltingReading'
 import { FigureText } from '../figures/FigureText'
@@ -12,25 +13,25 @@ import { MeltingBars, PercentStrip } from './RangeCharts'
 /** The results of a class: one picture per question, with the table behind it, and below what wants a word. Figures only: the readings behind them stay with those who may see them. */
 export function Results({ session, results }: { session: string; results: ClassResults }) {
   const [withU, setWithU] = useState(false)
-  const { product, recovers, crystallises, melts, rows, medianResult, medianRecovery, shiftC } = results
+  const { product, recovers, weighs, counts, crystallises, melts, rows, medianResult, medianRecovery, shiftC } = results
   const doubted = rows.filter(({ judgement, outlier }) => judgement.level === 'doubt' || judgement.level === 'danger' || outlier)
   const percent = (value: number | null) => (value === null ? '–' : `${writeNumber(100 * value, 0)} %`)
-  if (rows.every(({ result, melting }) => result === null && melting === null)) {
-    return (
-      <p>No bench has a result yet. Yields appear here as soon as a product is weighed, melting ranges when they are read.</p>
-    )
+  if (rows.every(({ outcomes }) => outcomes.length === 0)) {
+    return <p>No bench has a result yet. Each appears here as soon as it is measured.</p>
   }
   return (
     <>
       <div className="sums">
-        <div>
-          <b className="fig">{percent(medianResult)}</b>
-          <span>
-            {recovers
-              ? `median recovery of ${product?.name}, from what was put in`
-              : 'median yield, from what each bench charged'}
-          </span>
-        </div>
+        {counts && (
+          <div>
+            <b className="fig">{percent(medianResult)}</b>
+            <span>
+              {recovers
+                ? `median recovery of ${product?.name}, from what was put in`
+                : 'median yield, from what each bench charged'}
+            </span>
+          </div>
+        )}
         {crystallises && (
           <div>
             <b className="fig">{percent(medianRecovery)}</b>
@@ -56,19 +57,27 @@ export function Results({ session, results }: { session: string; results: ClassR
             <tr>
               <th scope="col">bench</th>
               <th scope="col">group</th>
-              <th scope="col">limiting, charged</th>
-              <th scope="col" className="n">
-                crude
-              </th>
-              <th scope="col" className="n">
-                product
-              </th>
-              <th scope="col" className="chart">
-                {recovers ? 'recovered of what was put in' : 'yield of the reaction'}
-              </th>
-              <th scope="col" className="n">
-                {recovers ? 'recovery' : 'yield'}
-              </th>
+              {counts && <th scope="col">limiting, charged</th>}
+              {weighs && (
+                <>
+                  <th scope="col" className="n">
+                    crude
+                  </th>
+                  <th scope="col" className="n">
+                    product
+                  </th>
+                </>
+              )}
+              {counts && (
+                <>
+                  <th scope="col" className="chart">
+                    {recovers ? 'recovered of what was put in' : 'yield of the reaction'}
+                  </th>
+                  <th scope="col" className="n">
+                    {recovers ? 'recovery' : 'yield'}
+                  </th>
+                </>
+              )}
               {crystallises && (
                 <>
                   <th scope="col" className="chart narrow">
@@ -98,8 +107,7 @@ export function Results({ session, results }: { session: string; results: ClassR
                 key={row.bench}
                 row={row}
                 withU={withU}
-                crystallises={crystallises}
-                melts={melts}
+                shown={results}
                 pictures={
                   index > 0
                     ? undefined
@@ -119,9 +127,9 @@ export function Results({ session, results }: { session: string; results: ClassR
           </tbody>
         </table>
       </div>
-      {rows.some(({ recovered }) => recovered.length > 1) && <GotBack rows={rows} withU={withU} />}
+      <AllResults rows={rows} withU={withU} results={results} />
       <p className="quiet key">
-        Dashed: the median.{' '}
+        {counts && 'Dashed: the median. '}
         {melts && product?.melting && `Shaded: the literature, ${product.melting.lowC}–${product.melting.highC} °C. `}An open
         diamond is doubted.
       </p>
@@ -153,46 +161,59 @@ export function Results({ session, results }: { session: string; results: ClassR
 const rangeText = (melting: MeltingReading | null) =>
   melting ? `${writeNumber(melting.onsetC, 1)}–${writeNumber(melting.clearC, 1)}` : '–'
 
-/** Where a mixture is taken apart: every substance got back, bench by bench. */
-function GotBack({ rows, withU }: { rows: ResultRow[]; withU: boolean }) {
+/** What the columns above do not show: every other result, bench by bench. */
+function AllResults({ rows, withU, results }: { rows: ResultRow[]; withU: boolean; results: ClassResults }) {
+  const others = rows.map((row) => ({ bench: row.bench, outcomes: row.outcomes.filter((each) => !inColumns(results, each)) }))
+  if (others.every(({ outcomes }) => outcomes.length === 0)) return null
   return (
-    <table className="ruled got-back" aria-label="Got back, substance by substance">
+    <table className="ruled got-back" aria-label="Further results, bench by bench">
       <thead>
         <tr>
           <th scope="col">bench</th>
-          <th scope="col">substance</th>
+          <th scope="col">result</th>
+          <th scope="col">of</th>
           <th scope="col" className="n">
-            recovery
-          </th>
-          <th scope="col" className="n">
-            melts, °C
+            value
           </th>
           <th scope="col">reading</th>
         </tr>
       </thead>
       <tbody>
-        {rows.flatMap(({ bench, recovered }) =>
-          recovered.map(({ sample, substance, fraction, melting, judgement }, index) => (
-            <tr key={`${bench} ${sample}`}>
+        {others.flatMap(({ bench, outcomes }) =>
+          outcomes.map(({ key, quantity, of, from, figure, to, unit, text, judgement }, index) => (
+            <tr key={`${bench} ${key}`}>
               {index === 0 && (
-                <th scope="row" rowSpan={recovered.length} className="number">
+                <th scope="row" rowSpan={outcomes.length} className="number">
                   {bench}
                 </th>
               )}
-              <td>{substance}</td>
-              <td className="n">
-                {fraction ? <FigureText figure={fraction} factor={100} decimals={0} unit="%" withU={withU} /> : '–'}
+              <td>{quantity}</td>
+              <td>
+                {of}
+                {from && <small className="quiet">, of {from}</small>}
               </td>
-              <td className="n fig">{rangeText(melting)}</td>
-              <td className="verdict">
-                <State level={judgement.level}>{judgement.words}</State>
+              <td className="n fig">
+                {unit === '%' && figure && to === null ? (
+                  <FigureText figure={figure} decimals={0} unit="%" withU={withU} />
+                ) : (
+                  text
+                )}
               </td>
+              <td className="verdict">{judgement && <State level={judgement.level}>{judgement.words}</State>}</td>
             </tr>
           )),
         )}
       </tbody>
     </table>
   )
+}
+
+/** True for what the table shows already: the result that is counted, its crude sample, the crystallisation and the range of the product. */
+function inColumns({ counts, recovers, crystallises, melts, product }: ClassResults, { quantity, of, from }: Outcome): boolean {
+  if (quantity === 'yield') return counts && !recovers && of === product?.name
+  if (quantity === 'melting range') return melts && of === product?.name
+  if (quantity === 'recovery') return of === product?.name && (from.endsWith(' product') ? crystallises : recovers)
+  return false
 }
 
 interface Pictures {
@@ -205,14 +226,12 @@ interface Pictures {
 function Row({
   row: { bench, members, scale, before, limiting, crude, product, result, recovery, melting, judgement, outlier },
   withU,
-  crystallises,
-  melts,
+  shown: { weighs, counts, crystallises, melts },
   pictures,
 }: {
   row: ResultRow
   withU: boolean
-  crystallises: boolean
-  melts: boolean
+  shown: ClassResults
   pictures: Pictures | undefined
 }) {
   // The numbers stand in the cells beside each picture, so a reader of the table loses nothing.
@@ -233,28 +252,38 @@ function Row({
           {scale !== 1 && <small className="quiet"> scale {scale}</small>}
         </div>
       </td>
-      <td className="lines">
-        <span className="fig">{limiting.amount}</span>
-        <span>{limiting.names}</span>
-        {limiting.changed && <small className="doubt">not the plan’s</small>}
-        {limiting.asPlanned && <small className="quiet">as planned</small>}
-      </td>
-      <td className="n">{crude && <FigureText figure={crude} unit="g" withU={withU} />}</td>
-      <td className="n">
-        {product && <FigureText figure={product.mass} unit="g" withU={withU} />}
-        {product && !product.dry && <small className="danger"> wet</small>}
-      </td>
-      {picture('yield')}
-      <td className="n">
-        <b>{result ? <FigureText figure={result.fraction} factor={100} decimals={0} unit="%" withU={withU} /> : '–'}</b>
-        {before.length > 0 && result && (
-          <small className="quiet overall" title={before.map(({ title }) => title).join(', ')}>
-            {' '}
-            overall {writeNumber(100 * before.reduce((all, { fraction }) => all * fraction, result.fraction.value), 0)} %
-          </small>
-        )}
-        {outlier && <small className="doubt far">far out</small>}
-      </td>
+      {counts && (
+        <td className="lines">
+          <span className="fig">{limiting.amount}</span>
+          <span>{limiting.names}</span>
+          {limiting.changed && <small className="doubt">not the plan’s</small>}
+          {limiting.asPlanned && <small className="quiet">as planned</small>}
+        </td>
+      )}
+      {weighs && (
+        <>
+          <td className="n">{crude && <FigureText figure={crude} unit="g" withU={withU} />}</td>
+          <td className="n">
+            {product && <FigureText figure={product.mass} unit="g" withU={withU} />}
+            {product && !product.dry && <small className="danger"> wet</small>}
+          </td>
+        </>
+      )}
+      {counts && (
+        <>
+          {picture('yield')}
+          <td className="n">
+            <b>{result ? <FigureText figure={result.fraction} factor={100} decimals={0} unit="%" withU={withU} /> : '–'}</b>
+            {before.length > 0 && result && (
+              <small className="quiet overall" title={before.map(({ title }) => title).join(', ')}>
+                {' '}
+                overall {writeNumber(100 * before.reduce((all, { fraction }) => all * fraction, result.fraction.value), 0)} %
+              </small>
+            )}
+            {outlier && <small className="doubt far">far out</small>}
+          </td>
+        </>
+      )}
       {crystallises && (
         <>
           {picture('recovery')}

@@ -50,6 +50,10 @@ export function tubesOf(filled: Pick<TestBlanks, 'tubes'>): Tube[] {
   }))
 }
 
+/** What each tube is called in the book. */
+export const tubeNames = (filled: Pick<TestBlanks, 'tubes'>): string[] =>
+  tubesOf(filled).map(({ holds, what }, index) => `${index + 1} ${holds === 'control' ? 'positive control' : holds}, ${what}`)
+
 /** Tests in tubes: sample, positive control and blank, with the sign to look for and a stopwatch for each. */
 export const testing = planner({
   of: 'test',

@@ -1,0 +1,23 @@
+import type { Quantity } from '../outcome'
+import { boilingRange } from './boilingRange'
+import { massBalance } from './massBalance'
+import { meltingRange } from './meltingRange'
+import { purityOf } from './purityOf'
+import { recovery } from './recovery'
+import { refractiveIndex } from './refractiveIndex'
+import { strengthFound } from './strengthFound'
+import { testOutcome } from './testOutcome'
+import { yieldOf } from './yieldOf'
+
+/** Every kind of result, in the order in which they are read. */
+export const quantities: readonly Quantity[] = [
+  yieldOf,
+  recovery,
+  meltingRange,
+  boilingRange,
+  refractiveIndex,
+  purityOf,
+  testOutcome,
+  strengthFound,
+  massBalance,
+]
