@@ -33,6 +33,13 @@ export function newPlan(title: string, start: Substance, product: Substance): Pl
   return operationKeys.filter(standsFirst).reduce<Plan>((so, key) => addStep(so, key).plan, plan)
 }
 
+/** A new day of work that makes nothing and gets nothing back: a test day, a purification, a standardisation. */
+export function newWork(title: string, material: Substance): Plan {
+  const { recoveries: _recoveries, ...plan } = newIsolation(title, material, material)
+  const [line] = plan.lines
+  return { ...plan, lines: [line!], substances: plan.substances.filter(({ id }) => id === line!.substance), reference: line!.id }
+}
+
 /** A new isolation or separation: one material that is put in, one substance that is sought in it, and nothing else yet. */
 export function newIsolation(title: string, material: Substance, sought: Substance): Plan {
   const { mainProduct: _product, lines: _lines, substances: _substances, ...empty } = newPlan(title, material, sought)

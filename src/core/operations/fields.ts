@@ -26,7 +26,7 @@ export interface TextField<K extends string = string> {
   key: K
   label: string
   kind: 'text'
-  offers?: 'substances' | 'solvents'
+  offers?: 'substances' | 'solvents' | 'samples'
 }
 
 export interface RowsField<K extends string = string> {

@@ -59,7 +59,12 @@ const sample =
   (key: 'sample' | 'from' | 'to', label: string): Made =>
   (step) =>
     has(step, key)
-      ? { field: words(label), value: step[key] as string, part: (value) => ({ [key]: value }), problem: sampleName }
+      ? {
+          field: { ...words(label), offers: 'samples' },
+          value: step[key] as string,
+          part: (value) => ({ [key]: value }),
+          problem: sampleName,
+        }
       : undefined
 
 const charged =

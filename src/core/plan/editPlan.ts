@@ -72,6 +72,8 @@ export function removeLine(plan: Plan, id: string): Reading<Plan> {
     return { ok: false, problem: `Ratios count from ${name}. Let them count from another line first, then remove it.` }
   if (plan.recoveries?.some(({ product, of }) => product === id || of === id))
     return { ok: false, problem: `A recovery is counted for ${name}. Change what is recovered first.` }
+  const made = plan.samples?.find((each) => each.line === id)
+  if (made) return { ok: false, problem: `The sample ${made.name} is made of ${name}. Say first what else it is made of.` }
   if (plan.lines.some(({ anchor }) => anchor?.of === 'share' && anchor.line === id))
     return { ok: false, problem: `Another line is a share of ${name}. Remove that line first.` }
   if (plan.mainProduct === id) return { ok: false, problem: `${name} is the main product: the yield is counted for it.` }
@@ -149,13 +151,11 @@ export function changeLine(plan: Plan, id: string, part: LinePart): Reading<Plan
 /**
  * The plan with the recovery of a line counted by that sample, within what is expected, or not counted at all for an empty name.
  * It counts from the line itself where its amount is known, else from the material that the plan starts from.
- * Refused where the name is no name of a sample, or where nothing would be left to judge the preparation by.
+ * Refused where the name is no name of a sample.
  */
 export function changeRecovery(plan: Plan, line: Line, sample: string, expected?: Span): Reading<Plan> {
   const others = (plan.recoveries ?? []).filter(({ product }) => product !== line.id)
   if (sample === '') {
-    if (others.length === 0 && plan.mainProduct === undefined)
-      return { ok: false, problem: 'A preparation that makes nothing needs at least one substance that is got back.' }
     const { recoveries: _all, ...rest } = plan
     return { ok: true, value: others.length > 0 ? { ...plan, recoveries: others } : rest }
   }

@@ -80,6 +80,16 @@ export function weighedSamples(plan: Plan): string[] {
   return [...new Set(plan.steps.flatMap((step) => (step.kind === 'weigh' || step.kind === 'dry' ? [step.sample] : [])))]
 }
 
+/** Every sample that a plan knows: what it names, what its steps make, weigh or melt, each once. */
+export function samplesOf(plan: Plan): string[] {
+  const inSteps = plan.steps.flatMap((step): string[] => {
+    if (step.kind === 'crystallise') return [step.from, step.to]
+    return step.kind === 'weigh' || step.kind === 'dry' || step.kind === 'melt' ? [step.sample] : []
+  })
+  const named = [...(plan.samples ?? []).map(({ name }) => name), ...(plan.recoveries ?? []).map(({ sample }) => sample)]
+  return [...new Set([...inSteps, ...named])]
+}
+
 /** The sample that is the product: the one that the plan names, else the last that is crystallised, else the last that is weighed. */
 export function productSample(plan: Plan): string {
   const crystallised = plan.steps.flatMap((step) => (step.kind === 'crystallise' ? [step.to] : []))

@@ -31,6 +31,7 @@ import { useMarginNotes } from './useMarginNotes'
 import type { CellActions, CellPlace } from './QuantityCell'
 import { columns, ReactionTableView } from './ReactionTableView'
 import { KeepOrCopy } from './KeepOrCopy'
+import { ResultsWanted } from './ResultsWanted'
 import { ScaleDialog } from './ScaleDialog'
 import { Scheme } from './Scheme'
 import { SequenceLine } from './SequenceLine'
@@ -323,6 +324,7 @@ export function Desk(props: DeskProps) {
           onChange={readOnly ? undefined : change}
           onAsk={ask}
         />
+        <ResultsWanted plan={later} onChange={readOnly ? undefined : change} />
         <History history={history} preparation={preparation} zone={zone} current={base.number} />
         {mayWrite && (
           <KeepOrCopy

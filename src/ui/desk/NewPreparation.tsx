@@ -15,7 +15,7 @@ export function NewPreparation({ course }: { course: string }) {
   const router = useRouter()
   const [title, setTitle] = useState('')
   const [chosen, setChosen] = useState<Partial<Record<Part, FoundSubstance>>>({})
-  const [isolation, setIsolation] = useState(false)
+  const [does, setDoes] = useState<'makes' | 'isolates' | 'works'>('makes')
   const [own, setOwn] = useState<{ part: Part; name: string }>()
   const [problem, setProblem] = useState<string>()
   const [busy, setBusy] = useState(false)
@@ -37,7 +37,7 @@ export function NewPreparation({ course }: { course: string }) {
       ? 'Give the preparation a title.'
       : !chosen.start
         ? 'Choose what it starts from.'
-        : !chosen.product
+        : does !== 'works' && !chosen.product
           ? 'Choose what it makes.'
           : undefined
 
@@ -69,7 +69,13 @@ export function NewPreparation({ course }: { course: string }) {
         onSubmit={(event) => {
           event.preventDefault()
           if (missing) setProblem(missing)
-          else void send({ title, start: chosen.start!.substance, product: chosen.product!.substance, isolation })
+          else
+            void send({
+              title,
+              start: chosen.start!.substance,
+              ...(does === 'works' ? {} : { product: chosen.product!.substance }),
+              does,
+            })
         }}
       >
         <label>
@@ -80,17 +86,18 @@ export function NewPreparation({ course }: { course: string }) {
           <legend>What it does</legend>
           {(
             [
-              [false, 'makes a substance, and counts its yield'],
-              [true, 'isolates or separates, and counts what is got back'],
+              ['makes', 'makes a substance, and counts its yield'],
+              ['isolates', 'isolates or separates, and counts what is got back'],
+              ['works', 'neither: a day of tests, a titration, practice; no yield is wanted'],
             ] as const
           ).map(([value, words]) => (
             <label key={words}>
-              <input type="radio" name="kind" checked={isolation === value} onChange={() => setIsolation(value)} /> {words}
+              <input type="radio" name="kind" checked={does === value} onChange={() => setDoes(value)} /> {words}
             </label>
           ))}
         </fieldset>
-        {part('start', 'It starts from: name or formula')}
-        {part('product', isolation ? 'It gets back: name or formula' : 'It makes: name or formula')}
+        {part('start', does === 'works' ? 'It works with: name or formula' : 'It starts from: name or formula')}
+        {does !== 'works' && part('product', does === 'isolates' ? 'It gets back: name or formula' : 'It makes: name or formula')}
         {problem && (
           <div className="problem" role="alert">
             {problem}

@@ -8,7 +8,7 @@ import type { WorkValue } from '@/core/plan/plan'
 import { readInUnit, type Reading } from '@/core/quantity/readQuantity'
 import { useWritten } from '../useWritten'
 
-export type Offers = Readonly<Record<'substances' | 'solvents', readonly string[]>>
+export type Offers = Readonly<Record<'substances' | 'solvents' | 'samples', readonly string[]>>
 
 interface Props {
   field: Exclude<Field, { kind: 'rows' }>

@@ -7,7 +7,7 @@ import { common, ownBlank } from '@/core/operations/own'
 import { contextOf, fieldsHere, filledFor, plannerFor, reportFor, suggestedFor } from '@/core/operations/planners'
 import { operationIn } from '@/core/operations/registry'
 import { typedFor } from '@/core/plan/typedFor'
-import type { Plan, Step, WorkRow, WorkValue } from '@/core/plan/plan'
+import { samplesOf, type Plan, type Step, type WorkRow, type WorkValue } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
 import { Blank } from './Blank'
@@ -43,7 +43,7 @@ export function OperationPanel({ plan, table, step, lab, measured, solvents, onC
   const typed = typedFor(step)
   const fields = planner ? fieldsHere(planner, lab) : []
   const names = (of: readonly Substance[]) => [...new Set(of.map(({ name }) => name))]
-  const offers = { substances: names(plan.substances), solvents: names(context.solvents ?? []) }
+  const offers = { substances: names(plan.substances), solvents: names(context.solvents ?? []), samples: samplesOf(plan) }
   const write = (key: string, label: string, value: WorkValue | undefined) => {
     const { [key]: _old, of: _of, ...rest } = typed
     const next = value === undefined ? rest : { ...rest, [key]: value }

@@ -5,7 +5,7 @@ import { sampleBefore } from '../made'
 import { fact, ofPlan, planner, when } from '../planner'
 import { named } from '../fields'
 
-const fields = [named('sample', 'sample')] as const
+const fields = [named('sample', 'sample', 'samples')] as const
 
 /** The boiling range of a sample: what is on record, put at the pressure of this laboratory. */
 export const takingBoilingRange = planner({

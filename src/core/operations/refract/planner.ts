@@ -3,7 +3,7 @@ import { ofPlan, planner, unknown } from '../planner'
 import { blank, named } from '../fields'
 
 const fields = [
-  named('sample', 'sample'),
+  named('sample', 'sample', 'samples'),
   blank('literature', 'index on record at 20 °C', '', 0, 1.9, 'an index that is not known'),
 ] as const
 

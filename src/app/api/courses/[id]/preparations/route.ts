@@ -1,6 +1,7 @@
-import { boolean, mixed, object, string } from 'yup'
+import { mixed, object, string } from 'yup'
+import type { Plan } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
-import { newIsolation, newPlan } from '@/core/edit/newPlan'
+import { newIsolation, newPlan, newWork } from '@/core/edit/newPlan'
 import { readPlanFile } from '@/core/format/planFile'
 import { startPreparation } from '@/server/preparations'
 import { Refusal } from '@/server/refusal'
@@ -16,18 +17,29 @@ export const POST = route(
       title: string().trim().max(200),
       start: mixed<Substance>(),
       product: mixed<Substance>(),
-      /** True where nothing is made: the product is got out of what it starts from. */
-      isolation: boolean(),
+      /** What it does: makes the product, gets it out of what it starts from, or neither, and then there is none. */
+      does: string().oneOf(['makes', 'isolates', 'works'] as const),
     }),
   },
   ({ params, body, actor }) => {
-    if (body.file === undefined && (!isSubstance(body.start) || !isSubstance(body.product)))
+    if (body.file === undefined && (!isSubstance(body.start) || (body.does !== 'works' && !isSubstance(body.product))))
       throw new Refusal(400, 'Choose what it starts from and what it makes.')
-    const begin = body.isolation ? newIsolation : newPlan
-    const plan = body.file === undefined ? begin(body.title || 'Untitled', body.start!, body.product!) : readPlanFile(body.file)
+    const plan = body.file === undefined ? begun(body) : readPlanFile(body.file)
     return startPreparation(params.id, plan, personOf(actor).id)
   },
 )
+
+interface Asked {
+  title?: string | undefined
+  start?: Substance | undefined
+  product?: Substance | undefined
+  does?: 'makes' | 'isolates' | 'works' | undefined
+}
+
+function begun({ title, start, product, does }: Asked): Plan {
+  if (does === 'works') return newWork(title || 'Untitled', start!)
+  return (does === 'isolates' ? newIsolation : newPlan)(title || 'Untitled', start!, product!)
+}
 
 /** As much of a substance as a plan is begun with; the rest is checked with the plan. */
 function isSubstance(value: unknown): boolean {
