@@ -22,7 +22,7 @@ export function usualForm({ density, melting, boiling }: Substance): Form {
 }
 
 /** Whether a line of that role stands in the equation. */
-const inEquation = (role: Role) => role === 'reactant' || role === 'product' || role === 'by-product'
+const inEquation = (role: Role) => role === 'reactant' || role === 'product' || role === 'by-product' || role === 'intermediate'
 
 /**
  * The plan with a line for the substance. Lines stand in the order of the work: what goes in, then what comes out.

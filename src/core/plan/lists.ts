@@ -6,6 +6,8 @@ export const roles = [
   'work-up',
   'product',
   'by-product',
+  /** What forms on the way and is used up again: it has a theoretical mass of its own, and no place in the equation. */
+  'intermediate',
   /** What is put in to be separated. */
   'material',
   /** What a material holds: not charged on its own. */

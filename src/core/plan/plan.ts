@@ -49,9 +49,14 @@ export function isReactant(line: Line): boolean {
   return line.role === 'reactant' && line.coefficient !== null
 }
 
-/** True for lines on the right of the arrow. */
+/** True for what forms: products, and what is used up again on the way. */
 export function isProduct(line: Line): boolean {
-  return line.role === 'product' || line.role === 'by-product'
+  return line.role === 'product' || line.role === 'by-product' || line.role === 'intermediate'
+}
+
+/** True for what stands in the equation, on either side of the arrow. */
+export function isInEquation(line: Line): boolean {
+  return isReactant(line) || (isProduct(line) && line.role !== 'intermediate' && line.coefficient !== null)
 }
 
 /** True for lines that are weighed or measured out: not what forms, and not what is in another line. */

@@ -1,4 +1,4 @@
-import { isProduct, isReactant, substanceOf, type Line, type Plan } from '../plan/plan'
+import { isInEquation, isProduct, substanceOf, type Line, type Plan } from '../plan/plan'
 import { readFormula, type Composition } from '../substance/readFormula'
 
 /** An element whose atoms differ between the two sides. */
@@ -18,7 +18,7 @@ export interface Balance {
 /** Compares both sides of the equation element by element, and solves the element matrix for the smallest whole-number coefficients. */
 export function balance(plan: Plan): Balance {
   const terms = plan.lines
-    .filter((line) => isReactant(line) || (isProduct(line) && line.coefficient !== null))
+    .filter(isInEquation)
     .map((line) => ({ line, composition: compositionOf(plan, line), side: isProduct(line) ? -1 : 1 }))
   const elements = [...new Set(terms.flatMap(({ composition }) => Object.keys(composition.atoms)))].sort()
   const count = (term: (typeof terms)[number], element: string) =>

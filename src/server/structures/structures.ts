@@ -1,4 +1,4 @@
-import { isProduct, isReactant, substanceOf, type Line, type Plan } from '@/core/plan/plan'
+import { isInEquation, isProduct, isReactant, substanceOf, type Line, type Plan } from '@/core/plan/plan'
 import { Refusal } from '../refusal'
 import { drawingOf, molfileOf } from './structureReader'
 
@@ -61,7 +61,7 @@ async function rxnOf(plan: Plan): Promise<string> {
     return (await Promise.all(molecules)).flat()
   }
   const left = await side(plan.lines.filter(isReactant))
-  const right = await side(plan.lines.filter((line) => isProduct(line) && line.coefficient !== null))
+  const right = await side(plan.lines.filter((line) => isProduct(line) && isInEquation(line)))
   if (left.length === 0 || right.length === 0)
     throw new Refusal(404, 'Nothing is made in this preparation, so there is no equation to write as RXN.')
   const count = (molecules: string[]) => String(molecules.length).padStart(3)

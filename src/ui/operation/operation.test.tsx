@@ -43,7 +43,10 @@ describe.each(plans.map((plan) => [plan.title, plan] as const))('%s', (_title, p
     expect(labels.length).toBeGreaterThan(0)
     expect(new Set(labels).size).toBe(labels.length)
     // What the author has typed, and the fields of the step itself, stand without a source behind them.
-    const typed = Object.keys(step.work ?? { of: '' }).length - 1
+    const typed = Object.entries(step.work ?? {}).reduce(
+      (sum, [key, value]) => sum + (key === 'of' ? 0 : Array.isArray(value) ? value.length * Object.keys(value[0]!).length : 1),
+      0,
+    )
     const sentences = [...plannerFor(step)!.sentences(filledFor(contextAt(plan, step.id))), ...common(step)]
     const own = sentences
       .flatMap((sentence) => sentence.match(/\{@\w+\}/g) ?? [])

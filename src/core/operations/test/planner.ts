@@ -76,7 +76,7 @@ export const testing = planner({
     const lacks = panelLacks(tubesOf(filled))
     return {
       facts: [
-        fact('drops', method.reagent, method.drops, method.drops === 1 ? 'drop' : 'drops', 0, { atBench: true }),
+        fact('recipe', method.reagent, method.drops, method.drops === 1 ? 'drop' : 'drops', 0, { atBench: true }),
         fact('watch', 'watch for', method.watchMin, 'min', 0, {
           how: 'one stopwatch to each tube, started together',
           atBench: true,

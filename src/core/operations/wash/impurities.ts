@@ -1,4 +1,7 @@
+import type { Role } from '../../plan/lists'
+import { partsUsed } from '../../plan/partsUsed'
 import { isProduct, isReactant, type Plan } from '../../plan/plan'
+import { operationIn } from '../registry'
 import { type Substance } from '../../substance/substance'
 import type { FunctionalGroup } from '../../substance/lists'
 import type { ReactionTable } from '../../reaction/reactionTable'
@@ -36,6 +39,15 @@ export function impurityKind({ formula = '', groups, logP }: Pick<Substance, 'fo
   return !/C(?![a-z])/.test(formula) || /Na|K|Li|Mg|Ca/.test(formula) ? 'water-soluble' : 'neutral'
 }
 
+/** What is never in the crude product on its own account: put in after the reaction, what is taken apart, what is used up on the way. */
+const apart: readonly Role[] = ['work-up', 'material', 'component', 'intermediate']
+
+/** A line that only goes into tests is in no crude product. */
+function isOnlyTestedWith(plan: Plan, line: string): boolean {
+  const used = plan.steps.filter((step) => partsUsed(step).some((part) => part.line === line))
+  return used.length > 0 && used.every((step) => operationIn(step)?.meant?.includes('tests'))
+}
+
 /**
  * What a crude product is expected to hold from the plan's own table: reactants in excess, and a part of all of them where the reaction does not run to its end; catalysts, reagents and solvents that are
  * not taken off; and what forms beside the product.
@@ -44,8 +56,7 @@ export function impurityKind({ formula = '', groups, logP }: Pick<Substance, 'fo
 export function crudeComposition(plan: Plan, table: ReactionTable, conversion: number): Impurity[] {
   const reacted = (table.extent?.value ?? 0) * conversion
   const all = table.lines.flatMap(({ line, substance, amount }): Impurity[] => {
-    if (line.id === plan.mainProduct || line.role === 'work-up' || line.role === 'material' || line.role === 'component')
-      return []
+    if (line.id === plan.mainProduct || apart.includes(line.role) || isOnlyTestedWith(plan, line.id)) return []
     const protons = protonsOf(substance)
     if (line.role === 'solvent' && protons === 0) return []
     const made = isProduct(line)
