@@ -1,6 +1,6 @@
 import Ajv from 'ajv'
 import { isOperation, operationKeys } from '../operations/registry'
-import { planners, problemIn } from '../operations/planners'
+import { plannerFor, planners, problemIn } from '../operations/planners'
 import type { Plan } from '../plan/plan'
 import { quantities } from '../result/quantities/registry'
 import { FormulaError, readFormula } from '../substance/readFormula'
@@ -113,6 +113,7 @@ export function checkPlan(document: unknown): Plan {
         `no operation is called “${step.operation}”; there are ${operationKeys.join(', ')}`,
         `/steps/${index}/operation`,
       )
+    checkOwn(step, index)
     checkWork(step, index)
     checkMinutes(step, index)
   })
@@ -144,10 +145,25 @@ function checkMinutes({ minutes, handsOnMin, waitMin }: Plan['steps'][number], i
   }
 }
 
+/** An operation of the author's own has a name of its own for each blank, with bounds in their order, and is no other operation besides. @throws PlanFileError */
+function checkOwn(step: Plan['steps'][number], index: number): void {
+  if (step.kind !== 'act' || !step.own) return
+  if (step.operation !== undefined)
+    throw new PlanFileError('a step is an operation of its own or one that is known, not both', `/steps/${index}/own`)
+  const { blanks = [] } = step.own
+  blanks.forEach(({ key, least, most }, at) => {
+    const where = `/steps/${index}/own/blanks/${at}`
+    if (key === 'of' || blanks.findIndex((other) => other.key === key) !== at)
+      throw new PlanFileError(`a blank has a name of its own, and “${key}” is taken`, `${where}/key`)
+    if (!(least < most)) throw new PlanFileError(`a blank goes from less to more, not from ${least} to ${most}`, where)
+  })
+}
+
 /** What is typed into a planner stands in its fields. @throws PlanFileError */
-function checkWork({ work }: Plan['steps'][number], index: number): void {
+function checkWork(step: Plan['steps'][number], index: number): void {
+  const { work } = step
   if (!work) return
-  const planner = Object.values(planners).find(({ of }) => of === work.of)
+  const planner = work.of === 'own' ? plannerFor(step) : Object.values(planners).find(({ of }) => of === work.of)
   if (!planner) throw new PlanFileError(`no operation “${work.of}” has a planner`, `/steps/${index}/work/of`)
   for (const [key, value] of Object.entries(work)) {
     const field = planner.fields.find((each) => each.key === key)

@@ -7,6 +7,8 @@ import type { Purpose } from '../reaction/meetings'
 export interface Effect {
   /** The work goes on in another vessel: always, or unless it is a separating funnel already. */
   moves?: 'always' | 'into a funnel'
+  /** Nobody has said it: of what is in the vessel nothing is known afterwards. */
+  unsaid?: true
   /** The vessel holds nothing of what was before. */
   begins?: 'empty'
   /** What stays when it is over, where that is not all of it. */

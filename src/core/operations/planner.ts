@@ -94,7 +94,7 @@ export interface Report {
 
 /** What an operation brings to its step: a few blanks with sensible values, and what follows from them. */
 export interface Planner {
-  of: OperationKey
+  of: OperationKey | 'own'
   title: string
   /** Sentences with `{key}` for each blank; those that matter with these values. */
   sentences: (filled: Filled) => readonly string[]

@@ -17,6 +17,7 @@ import { filtering } from './filter/planner'
 import { heating } from './reflux/planner'
 import { holding } from './heat/planner'
 import { melting } from './melt/planner'
+import { ownPlanner } from './own-made/planner'
 import type { Context, Measured, Planner, Report, Said } from './planner'
 import type { Field, Filled } from './fields'
 import { quenching } from './quench/planner'
@@ -58,6 +59,7 @@ export const planners: Partial<Record<OperationKey, Planner>> = Object.fromEntri
 
 /** The planner of a step's operation; undefined where it has none. */
 export function plannerFor(step: Step): Planner | undefined {
+  if (step.kind === 'act' && step.own) return ownPlanner(step.own)
   const operation = operationOf(step)
   return operation && planners[operation]
 }

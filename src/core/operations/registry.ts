@@ -36,6 +36,7 @@ import { column } from './column/operation'
 import { sublime } from './sublime/operation'
 import { boil } from './boil/operation'
 import { refract } from './refract/operation'
+import { ownOperationOf } from './own-made/operation'
 import { operationNamed } from '../plan/typedFor'
 import type { Step } from '../plan/plan'
 import type { Operation } from './operation'
@@ -97,6 +98,7 @@ export function operationOf(step: Step): OperationKey | undefined {
 
 /** What is known of a step's operation; nothing where it is work of the author's own. */
 export function operationIn(step: Step): Operation | undefined {
+  if (step.kind === 'act' && step.own) return ownOperationOf(step.own)
   const key = operationOf(step)
   return key && operations[key]
 }

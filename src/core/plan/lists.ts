@@ -29,6 +29,12 @@ export const discarded = [
 
 export const vesselKinds = ['round-bottom', 'separating funnel', 'conical', 'vial'] as const
 
+/** What an operation of the author's own may measure. */
+export const ownMeasures = ['pH', 'boiling range', 'refractive index', 'spots', 'titre', 'made up', 'slot'] as const
+
+/** What an operation of the author's own does to what is in the vessel; where it is not said, nothing is known of it afterwards. */
+export const ownEffects = ['stays', 'goes into another vessel', 'only the product is left', 'the vessel was empty'] as const
+
 export type Role = (typeof roles)[number]
 
 /** How a mass may be taken: taring the container, or container with contents minus container. */

@@ -22,6 +22,9 @@ export type Anchor = NonNullable<Line['anchor']>
 /** One step of the procedure. */
 export type Step = Static<typeof stepSchema>
 
+/** An operation of the author's own. */
+export type OwnOperation = NonNullable<Extract<Step, { kind: 'act' }>['own']>
+
 /** What the work goes on in. */
 export type Vessel = NonNullable<Step['vessel']>
 

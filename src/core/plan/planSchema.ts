@@ -3,7 +3,7 @@ import { above0, exact, fraction, id, oneBy, oneOf, quantity, words } from '../q
 import { wasteStreams } from '../substance/lists'
 import type { Words } from '../words/words'
 import { substanceSchema } from '../substance/substanceSchema'
-import { discarded, roles, vesselKinds } from './lists'
+import { discarded, ownEffects, ownMeasures, roles, vesselKinds } from './lists'
 import { stepFactKeys } from './stepFacts'
 
 /** Purity and water of crystallisation, where `water` counts the molecules that the bottle holds beyond the substance's own formula. A strength that is absent is not known yet: then neither is the amount. */
@@ -123,6 +123,21 @@ const stepOf = <K extends string, T extends Record<string, TSchema>>(kind: K, ow
 
 const operation = Type.Optional(Type.String({ maxLength: 40 }))
 
+/** An operation of the author's own, made of the same parts as the others. It stands whole in each step that it is, so that a frozen plan needs nothing else. */
+const ownOperation = exact({
+  name: words(60),
+  danger: Type.Optional(Type.String({ maxLength: 400 })),
+  /** What is said about it in figures, each with its unit and bounds. */
+  blanks: Type.Optional(
+    Type.Array(
+      exact({ key: id, label: words(60), unit: Type.String({ maxLength: 12 }), least: Type.Number(), most: Type.Number() }),
+      { maxItems: 12 },
+    ),
+  ),
+  measures: Type.Optional(oneOf(ownMeasures)),
+  effect: Type.Optional(oneOf(ownEffects)),
+})
+
 /** One step of the procedure; the kind decides which readings are due and when the step is over. */
 export const stepSchema = oneBy('kind', [
   stepOf('safety', {}),
@@ -138,8 +153,8 @@ export const stepSchema = oneBy('kind', [
   }),
   stepOf('reflux', { holdMin: above0 }),
   stepOf('hold', { operation, verb: words(), holdMin: above0 }),
-  /** Ticked off; `verb` is what its button says. A step without an operation is work of the author's own. */
-  stepOf('act', { operation, verb: words() }),
+  /** Ticked off; `verb` is what its button says. A step without an operation is work of the author's own, which may say its parts itself. */
+  stepOf('act', { operation, verb: words(), own: Type.Optional(ownOperation) }),
   /** A safe place to stop; `meanwhile` says what becomes of the material until the work goes on, `endsDay` that it goes on another day. */
   stepOf('pause', { meanwhile: said(), endsDay: Type.Boolean() }),
   stepOf('weigh', { sample: id, container: words(), device: words(), dry: Type.Boolean() }),

@@ -28,9 +28,9 @@ const found = new WeakMap<ReactionTable, { plan: Plan; met: Met[] }>()
 
 function look(plan: Plan, table: ReactionTable): Met[] {
   const seen = new Set<string>()
-  return stepContents(plan, table).flatMap(({ step, contents }) => {
+  return stepContents(plan, table).flatMap(({ step, contents, perhaps }) => {
     const purposes = operationIn(plan.steps.find(({ id }) => id === step)!)?.meant ?? []
-    const inside = contents.map(({ substance, line }) => ({ substance, classes: classesOf(substance, line) }))
+    const inside = [...contents, ...perhaps].map(({ substance, line }) => ({ substance, classes: classesOf(substance, line) }))
     const has = (wanted: ReactiveClass) => inside.filter(({ classes }) => classes.has(wanted))
     return meetings.flatMap((meeting): Met[] => {
       if (meeting.with && has(meeting.with).length === 0) return []

@@ -1,18 +1,43 @@
 'use client'
 
 import { useId, useState } from 'react'
+import type { OwnMade } from '@/core/edit/addStep'
 import { operations, operationsLike, type OperationKey } from '@/core/operations/registry'
 
+interface Props {
+  /** Operations of the author's own that are known here. */
+  own: readonly OwnMade[]
+  onAdd: (operation: OperationKey) => void
+  onOwn: (made: OwnMade) => void
+  /** One of the author's own is to be made, called so. */
+  onMake: (name: string) => void
+}
+
 /** A step added by the first letters of its operation: arrows choose, Enter adds it, and the field is ready for the next. */
-export function AddStep({ onAdd }: { onAdd: (operation: OperationKey) => void }) {
+export function AddStep({ own, onAdd, onOwn, onMake }: Props) {
   const id = useId()
   const [text, setText] = useState('')
   const [open, setOpen] = useState(false)
   const [at, setAt] = useState(0)
-  const found = open ? operationsLike(text) : []
-  const add = (operation: OperationKey | undefined) => {
-    if (!operation) return
-    onAdd(operation)
+  const known = operationsLike(text).map((key) => ({
+    key: key as string,
+    name: operations[key].name as string,
+    add: () => onAdd(key),
+  }))
+  const wanted = text.trim().toLowerCase()
+  const made = own
+    .filter(({ own: { name } }) => name.toLowerCase().startsWith(wanted))
+    .map((each) => ({ key: `own ${each.own.name}`, name: `${each.own.name}, our own`, add: () => onOwn(each) }))
+  const fresh = {
+    key: 'make',
+    name: wanted === '' ? 'Make an operation of our own …' : `Make “${text.trim()}” an operation of our own …`,
+    add: () => onMake(text.trim()),
+  }
+  const ways = [...known, ...made, fresh]
+  const found = open ? ways : []
+  const add = (way: (typeof ways)[number] | undefined) => {
+    if (!way) return
+    way.add()
     setText('')
     setAt(0)
     setOpen(false)
@@ -25,7 +50,7 @@ export function AddStep({ onAdd }: { onAdd: (operation: OperationKey) => void })
         aria-label="Add a step"
         aria-expanded={open}
         aria-controls={`${id}-list`}
-        aria-activedescendant={open && found[at] ? `${id}-${found[at]}` : undefined}
+        aria-activedescendant={open && found[at] ? `${id}-${at}` : undefined}
         placeholder="Add a step: charge, reflux, wash …"
         autoComplete="off"
         value={text}
@@ -40,7 +65,7 @@ export function AddStep({ onAdd }: { onAdd: (operation: OperationKey) => void })
           if (event.key === 'Escape') setOpen(false)
           else if (event.key === 'ArrowDown') {
             setOpen(true)
-            setAt(Math.min(at + (open ? 1 : 0), operationsLike(text).length - 1))
+            setAt(Math.min(at + (open ? 1 : 0), ways.length - 1))
           } else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0))
           else if (event.key === 'Enter') add(found[at])
           else return
@@ -48,23 +73,18 @@ export function AddStep({ onAdd }: { onAdd: (operation: OperationKey) => void })
         }}
       />
       <ul id={`${id}-list`} role="listbox" aria-label="Operations" hidden={!open}>
-        {found.map((key, index) => (
+        {found.map((way, index) => (
           <li
-            key={key}
-            id={`${id}-${key}`}
+            key={way.key}
+            id={`${id}-${index}`}
             role="option"
             aria-selected={index === at}
             onMouseDown={(event) => event.preventDefault()}
-            onClick={() => add(key)}
+            onClick={() => add(way)}
           >
-            {operations[key].name}
+            {way.name}
           </li>
         ))}
-        {open && found.length === 0 && (
-          <li role="option" aria-selected="false" aria-disabled="true">
-            No operation begins like that: try act, wash, filter.
-          </li>
-        )}
       </ul>
     </div>
   )

@@ -5,13 +5,14 @@ import type { Lab } from '@/core/lab/lab'
 import { plannerFor } from '@/core/operations/planners'
 import { days, lengthOf, writeMinutes } from '@/core/plan/duration'
 import { moveStep } from '@/core/plan/editPlan'
-import { addStep } from '@/core/edit/addStep'
+import { addOwnStep, addStep, ownIn, type OwnMade } from '@/core/edit/addStep'
 import { operationIn, operations, type OperationKey } from '@/core/operations/registry'
 import type { Operation } from '@/core/operations/operation'
 import type { Plan } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
 import { AddStep } from './AddStep'
+import { MakeOperation } from './MakeOperation'
 import { OpenStep } from './OpenStep'
 import { SortableSteps } from './SortableSteps'
 import { StripRow } from './StripRow'
@@ -31,6 +32,12 @@ interface Props {
 /** The procedure as a strip of steps with a time gutter: solid while hands are busy, hatched while waiting. Amounts follow the table. */
 export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, lab, solvents, onChange, onAsk }: Props) {
   const [open, setOpen] = useState<string>()
+  const [making, setMaking] = useState<string>()
+  const addOwn = (made: OwnMade) => {
+    const added = addOwnStep(plan, made, open ?? beforeTheEnd(plan))
+    onChange?.(added.plan, `step “${made.own.name}” added`)
+    setOpen(added.id)
+  }
   const place = (id: string) => plan.steps.findIndex((step) => step.id === id)
   const move = (id: string, to: number) => {
     if (!onChange || to < 0 || to >= plan.steps.length || to === place(id)) return
@@ -97,11 +104,24 @@ export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, lab, s
       </SortableSteps>
       {onChange && (
         <AddStep
+          own={ownIn([plan])}
           onAdd={(operation) => {
             const after = open ?? beforeTheEnd(plan, operation)
             const added = addStep(plan, operation, after)
             onChange(added.plan, `step “${operations[operation].name}” added`)
             setOpen(added.id)
+          }}
+          onOwn={addOwn}
+          onMake={setMaking}
+        />
+      )}
+      {making !== undefined && (
+        <MakeOperation
+          name={making}
+          onClose={() => setMaking(undefined)}
+          onMake={(made) => {
+            addOwn(made)
+            setMaking(undefined)
           }}
         />
       )}
@@ -110,9 +130,9 @@ export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, lab, s
 })
 
 /** Nothing is added after the waste step but storing: a new step goes before it. */
-function beforeTheEnd(plan: Plan, operation: OperationKey): string | undefined {
+function beforeTheEnd(plan: Plan, operation?: OperationKey): string | undefined {
   const last = plan.steps.at(-1)
-  const { place }: Operation = operations[operation]
+  const place = operation && (operations[operation] as Operation).place
   const atEnd = last && operationIn(last)?.place === 'waste' && place !== 'last' && place !== 'waste'
   return atEnd ? plan.steps.at(-2)?.id : undefined
 }

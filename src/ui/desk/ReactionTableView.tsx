@@ -174,7 +174,8 @@ export function ReactionTableView(props: Props) {
 
 /** What is in the bottle, and what the line is for. */
 function describe({ line, substance }: ComputedLine): string {
-  if (isProduct(line)) return line.role === 'by-product' ? 'forms beside it' : line.role === 'product' ? 'theoretical' : 'theoretical, used up again'
+  if (isProduct(line))
+    return line.role === 'by-product' ? 'forms beside it' : line.role === 'product' ? 'theoretical' : 'theoretical, used up again'
   if (line.role === 'component')
     return line.anchor?.of === 'share'
       ? `${writeNumber(line.anchor.percent, line.anchor.decimals)} % of the material`

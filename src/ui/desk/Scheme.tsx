@@ -19,7 +19,10 @@ interface Props {
 export const Scheme = memo(function Scheme({ plan, drawings, readOnly, onCoefficient }: Props) {
   // A separation has no equation: what is put in stands on the left, what is got back on the right.
   const left = plan.lines.filter((line) => isReactant(line) || line.role === 'material')
-  const right = plan.mainProduct !== undefined ? plan.lines.filter((line) => isProduct(line) && line.role !== 'intermediate') : recoveredLines(plan)
+  const right =
+    plan.mainProduct !== undefined
+      ? plan.lines.filter((line) => isProduct(line) && line.role !== 'intermediate')
+      : recoveredLines(plan)
   const side = (lines: Line[]) =>
     lines.map((line, index) => (
       <span className="term" key={line.id}>

@@ -17,6 +17,11 @@ export function StepFacts({ plan, table, step }: { plan: Plan; table: ReactionTa
     : ''
   return (
     <div className="wide facts">
+      {now.perhaps.length > 0 && (
+        <p className="doubt">
+          What else is in the vessel is not known: a step of your own before this one does not say what becomes of it.
+        </p>
+      )}
       {now.contents.length > 0 && (
         <p>
           <b>

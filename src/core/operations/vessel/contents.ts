@@ -23,6 +23,8 @@ export interface StepContents {
   contents: Content[]
   /** Liquids by volume, solids taken at 1 mL to the gram. */
   volumeML: number
+  /** What was in it before a step after which nothing is known: it may still be there, and counts where two must not meet. */
+  perhaps: Content[]
 }
 
 /**
@@ -44,11 +46,12 @@ function follow(plan: Plan, table: ReactionTable): StepContents[] {
   let vessel: Vessel | undefined
   let since: string | undefined
   let inside: Content[] = []
+  let perhaps: Content[] = []
   return plan.steps.map((step) => {
-    const { moves, begins, leaves } = operationIn(step)?.effect ?? {}
+    const { moves, begins, leaves, unsaid } = operationIn(step)?.effect ?? {}
     const moved = moves === 'always' || (moves === 'into a funnel' && vessel?.kind !== 'separating funnel')
     if (step.vessel || moved) [vessel, since] = [step.vessel, step.vessel && step.id]
-    if (begins === 'empty') inside = []
+    if (begins === 'empty') [inside, perhaps] = [[], []]
     inside = together(inside, added(table, step))
     const during = {
       step: step.id,
@@ -56,7 +59,9 @@ function follow(plan: Plan, table: ReactionTable): StepContents[] {
       since,
       contents: inside,
       volumeML: inside.reduce((sum, { volumeML, massG }) => sum + (volumeML ?? massG ?? 0), 0),
+      perhaps,
     }
+    if (unsaid) [inside, perhaps] = [[], together(perhaps, inside)]
     if (leaves === 'organic layer') inside = inside.filter((content) => !isWatery(content))
     else if (leaves) {
       // What a filtration names is what the solid is rinsed with or dissolved in: it goes on.
