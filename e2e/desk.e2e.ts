@@ -144,7 +144,7 @@ test('by keyboard alone: sign in, open a preparation, change a figure, see its w
   await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible()
   await tabTo('Acetanilide')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('table')).toBeVisible()
+  await expect(page.getByRole('table', { name: 'Reaction table' })).toBeVisible()
   await tabTo('mass of aniline')
   await expect(page.locator('.working')).toContainText('Mass of aniline')
   await page.keyboard.press('ArrowRight')

@@ -130,7 +130,13 @@ const ownOperation = exact({
   /** What is said about it in figures, each with its unit and bounds. */
   blanks: Type.Optional(
     Type.Array(
-      exact({ key: id, label: words(60), unit: Type.String({ maxLength: 12 }), least: Type.Number(), most: Type.Number() }),
+      exact({
+        key: Type.String({ maxLength: 40, pattern: '^[a-z][a-zA-Z0-9]*$' }),
+        label: words(60),
+        unit: Type.String({ maxLength: 12 }),
+        least: Type.Number(),
+        most: Type.Number(),
+      }),
       { maxItems: 12 },
     ),
   ),

@@ -19,9 +19,11 @@ export function Observe({ step, write }: { step: string; write: Write }) {
   }
   if (!open)
     return (
-      <button type="button" className="plain" onClick={() => setOpen(true)}>
-        Write what we see
-      </button>
+      <section className="pad" aria-label="What we see">
+        <button type="button" className="plain" onClick={() => setOpen(true)}>
+          Write what we see
+        </button>
+      </section>
     )
   const take = () => {
     if (text.trim() === '' && !colour && !picture) return setProblem('Nothing is entered. Say what you see, or choose a colour.')
@@ -29,7 +31,7 @@ export function Observe({ step, write }: { step: string; write: Write }) {
     close()
   }
   return (
-    <div className="observe" role="group" aria-label="What we see">
+    <section className="pad observe" aria-label="What we see">
       <div className="choice colours" role="group" aria-label="Colour">
         {colours.map((each) => (
           <button
@@ -82,6 +84,6 @@ export function Observe({ step, write }: { step: string; write: Write }) {
       <button type="button" className="plain" onClick={close}>
         Not now
       </button>
-    </div>
+    </section>
   )
 }

@@ -58,7 +58,7 @@ export function MakeOperation({ name: given, onMake, onClose }: Props) {
     const blanks = rows
       .filter(({ label }) => label.trim() !== '')
       .map(({ label, unit, least, most }, index) => ({
-        key: `blank-${index + 1}`,
+        key: `blank${index + 1}`,
         label: label.trim(),
         unit: unit.trim(),
         least: number(least) ?? NaN,

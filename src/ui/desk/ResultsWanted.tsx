@@ -142,7 +142,7 @@ function Samples({
 }) {
   const product = productSample(plan)
   return (
-    <table className="ruled samples no-print">
+    <table className="ruled samples no-print" aria-label="Samples">
       <thead>
         <tr>
           <th scope="col">sample</th>

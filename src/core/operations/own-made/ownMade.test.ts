@@ -16,7 +16,7 @@ const made = (own: Partial<OwnOperation> = {}): OwnMade => ({
   handsOnMin: 6,
   waitMin: 0,
 })
-const mesh = { key: 'blank-1', label: 'mesh', unit: 'mm', least: 0, most: 5 }
+const mesh = { key: 'blank1', label: 'mesh', unit: 'mm', least: 0, most: 5 }
 const added = (own: Partial<OwnOperation> = {}, after = 'charge-anhydride') => addOwnStep(acetanilide, made(own), after)
 const stepIn = (plan: Plan, id: string): Step => plan.steps.find((step) => step.id === id)!
 const inside = (plan: Plan, id: string) => stepContents(plan, reactionTable(plan)).find(({ step }) => step === id)!
@@ -32,7 +32,7 @@ test('it stands in the plan whole, and is read back', () => {
 
 test('its blanks are fields with bounds, and stand at the bench as they were typed', () => {
   const { plan, id } = added({ blanks: [mesh] })
-  const typed = checkPlan(changeStep(plan, id, { work: { of: 'own', 'blank-1': 0.5 } }))
+  const typed = checkPlan(changeStep(plan, id, { work: { of: 'own', blank1: 0.5 } }))
   const context = contextOf(typed, reactionTable(typed), stepIn(typed, id))
   expect(reportFor(context, filledFor(context))!.facts).toMatchObject([{ name: 'mesh', value: 0.5, unit: 'mm', atBench: true }])
   for (const [value, fits] of [
@@ -41,9 +41,9 @@ test('its blanks are fields with bounds, and stand at the bench as they were typ
     [5.1, false],
     [-0.1, false],
   ] as const) {
-    const read = () => checkPlan(changeStep(plan, id, { work: { of: 'own', 'blank-1': value } }))
+    const read = () => checkPlan(changeStep(plan, id, { work: { of: 'own', blank1: value } }))
     if (fits) expect(read).not.toThrow()
-    else expect(read).toThrow(/blank-1/)
+    else expect(read).toThrow(/blank1/)
   }
   expect(() => checkPlan(changeStep(plan, id, { work: { of: 'own', other: 1 } }))).toThrow(/no such field/)
   expect(plannerFor(stepIn(added().plan, 'own'))).toBeUndefined()
