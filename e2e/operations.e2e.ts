@@ -92,6 +92,7 @@ test('distillation: the curve comes from a worker, the fractions follow the wind
   const main = fractions.getByRole('row', { name: /^main/ })
   const before = await main.innerText()
   await fill(panel, 'to, °C', '95')
+  await expect(page.getByTestId('revision')).toContainText('draft')
   await expect.poll(() => main.innerText()).not.toBe(before)
   await expect(panel.getByRole('table', { name: 'Recovery against purity' }).getByRole('row')).not.toHaveCount(1)
   await fill(panel, 'left at the end, mL', '0.5')
@@ -342,7 +343,8 @@ test('a test in tubes is planned with control and blank', async ({ page }) => {
 test('at the bench: hot solvent by portions gives the loss again', async ({ browser }) => {
   const bench = await openBench(browser, codeToday(3))
   const title = bench.locator('.step-face h1')
-  const go = (name: string | RegExp) => bench.locator('.pad').getByRole('button', { name }).click()
+  const go = (name: string | RegExp) =>
+    bench.getByRole('region', { name: 'What to enter now' }).getByRole('button', { name }).click()
   const figures = bench.getByRole('region', { name: 'Worked out from our figures' })
   await expect(title).toHaveText('Cool in ice')
   await go('Write a temperature')
@@ -363,7 +365,7 @@ test('at the bench: hot solvent by portions gives the loss again', async ({ brow
   await expect(figures).toContainText('Boil down to 102 mL')
   await expectAccessible(bench)
   await go('All of it has dissolved')
-  await expect(bench.locator('.pad')).toContainText('Crystals are out')
+  await expect(bench.getByRole('region', { name: 'What to enter now' })).toContainText('Crystals are out')
   await bench.reload()
   await expect(figures).toContainText('1.93 g')
   await bench.context().close()
