@@ -176,6 +176,45 @@ export async function signStep(
   return signed
 }
 
+/**
+ * Writes what staff found of a sample into the log of its run; one that stands is superseded. The last one written counts, at whatever day.
+ * @throws Refusal where the step takes no such thing, or its figures cannot stand
+ */
+export async function writeFinding(
+  id: string,
+  found: { step: string; kind: 'purity' | 'boiling' | 'refraction'; body: object },
+  person: Person,
+  now = new Date(),
+): Promise<NumberedEntry[]> {
+  const view = await viewRun(id)
+  const state = foldRun(view.plan, view.scale, view.entries).steps.find(({ step }) => step.id === found.step)
+  if (!state) throw new Refusal(400, `The plan has no step “${found.step}”.`)
+  const before = state.standing.findLast(({ kind }) => kind === found.kind)
+  const last = view.entries.at(-1)
+  let entry: Entry
+  try {
+    entry = entrySchema({
+      id: ulid(now.getTime()),
+      ...found,
+      at: now.toISOString(),
+      by: person.name,
+      device: 'results page',
+      supersedes: before?.id ?? null,
+      reason: before ? 'found anew' : null,
+      ...(last ? { seen: last.id } : {}),
+      clockMs: 0,
+    })
+  } catch (error) {
+    if ((error as Error).name !== 'ValidationError') throw error
+    throw new Refusal(400, (error as Error).message)
+  }
+  const problem = problemWith(entry, state.step)
+  if (problem) throw new Refusal(400, problem)
+  const written = await appendEntries(id, [entry], now)
+  nudge()
+  return written
+}
+
 async function signerByPassword(
   { signIn, password, from }: { signIn: string; password: string; from: string },
   subject: Subject,

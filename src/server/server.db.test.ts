@@ -36,7 +36,7 @@ import { Refusal } from './refusal'
 import type { Actor } from './rights'
 import { earlierProducts } from './sequences'
 import { csvOfSession } from './results'
-import { signStep, viewRun, writeEntries } from './runs'
+import { signStep, viewRun, writeEntries, writeFinding } from './runs'
 import { createSession, newBenchCode, sessionChoices, viewSession } from './sessions'
 import { checkPassword, enterBench, signIn, signOut } from './signIn'
 import { today } from './today'
@@ -658,6 +658,16 @@ describe('today and results', () => {
     const words = waiting.map((each) => each.words)
     expect(words).toContain('Bench 2 waits for a signature')
     expect(words.some((each) => /Bench 3: Above 100 %/.test(each))).toBe(true)
+  })
+
+  test('what staff found later stands among the results; what the step does not take, or cannot be, is refused', async () => {
+    const session = made.sessions[0]!
+    const person = { kind: 'user' as const, id: made.people[1]!.id, name: made.people[1]!.name, roles: {} }
+    const run = session.runs[0]!.id
+    const write = (step: string, body: object) => writeFinding(run, { step, kind: 'purity', body }, person)
+    expect((await refusal(write('melt', { percent: 98, decimals: 0, by: 'x' }))).message).toMatch(/takes no purity/)
+    expect((await refusal(write('gone', { percent: 98, decimals: 0, by: 'x' }))).message).toMatch(/no step “gone”/)
+    expect((await refusal(write('melt', { percent: 101, decimals: 0, by: 'x' }))).message).toMatch(/purer than 100/)
   })
 
   test('CSV of a session has a row for each result and a name that says what it is', async () => {

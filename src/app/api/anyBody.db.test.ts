@@ -62,6 +62,7 @@ const routes: [path: string, method: string, id: string, body: unknown][] = [
   ['revisions/[id]', 'PUT', made.preparations[0]!.revision, { version: 1, plan: acetanilide }],
   ['revisions/[id]/publish', 'POST', made.preparations[0]!.revision, { version: 1, safetyRead: true }],
   ['runs/[id]/entries', 'POST', mockRun.id, { entries: [0, 1, 2, 3, 4].map(entry), sentAt: now.toISOString() }],
+  ['runs/[id]/findings', 'POST', mockRun.id, { step: 'melt', kind: 'purity', body: { percent: 98, decimals: 0, by: 'x' } }],
   ['runs/[id]/signatures', 'POST', mockRun.id, { step: 'charge-aniline', signer: { signIn: 'x', password: 'y' } }],
   [
     'sessions',

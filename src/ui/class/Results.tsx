@@ -193,7 +193,7 @@ function AllResults({ rows, withU, results }: { rows: ResultRow[]; withU: boolea
                 {from && <small className="quiet">, of {from}</small>}
               </td>
               <td className="n fig">
-                {unit === '%' && figure && to === null ? (
+                {withU && unit === '%' && figure && to === null ? (
                   <FigureText figure={figure} decimals={0} unit="%" withU={withU} />
                 ) : (
                   text

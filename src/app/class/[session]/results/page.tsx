@@ -1,6 +1,8 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
+import { findable } from '@/core/classroom/findable'
 import { classResults } from '@/core/classroom/classResults'
+import { LateFindings } from '@/ui/class/LateFindings'
 import { Results } from '@/ui/class/Results'
 import { Frame } from '@/ui/frame/Frame'
 import { longDay } from '@/ui/time'
@@ -32,6 +34,9 @@ export default async function ResultsPage({ params }: { params: Promise<{ sessio
           )}
         </div>
         <Results session={session} results={classResults(plan, runs)} />
+        {may('run.sign') && (
+          <LateFindings asked={findable(plan)} runs={runs.map(({ id, bench, members }) => ({ id, bench, members }))} />
+        )}
       </main>
     </Frame>
   )

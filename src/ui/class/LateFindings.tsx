@@ -1,0 +1,134 @@
+'use client'
+
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { Button } from 'react-bootstrap'
+import type { FoundKind } from '@/core/classroom/findable'
+import { readNumber } from '@/core/quantity/readQuantity'
+import { call } from '../call'
+
+interface Props {
+  asked: { step: string; kind: FoundKind; sample: string }[]
+  runs: { id: string; bench: number; members: string }[]
+}
+
+const words: Record<FoundKind, { name: string; first: string; second: string }> = {
+  purity: { name: 'Purity', first: 'purity, %', second: 'by, for example gas chromatography' },
+  boiling: { name: 'Boiling range', first: 'from, °C', second: 'to, °C' },
+  refraction: { name: 'Refractive index', first: 'index', second: 'prism, °C' },
+}
+
+/** What staff found of the samples after the session: written for the bench whose vial it was. */
+export function LateFindings({ asked, runs }: Props) {
+  const router = useRouter()
+  const [at, setAt] = useState(0)
+  const [run, setRun] = useState(runs[0]?.id ?? '')
+  const [first, setFirst] = useState('')
+  const [second, setSecond] = useState('')
+  const [problem, setProblem] = useState<string>()
+  const [done, setDone] = useState<string>()
+  const chosen = asked[at]
+  if (!chosen || runs.length === 0) return null
+  const said = words[chosen.kind]
+  const write = async () => {
+    setDone(undefined)
+    const body = bodyOf(chosen.kind, first, second)
+    if (typeof body === 'string') return setProblem(body)
+    setProblem(undefined)
+    try {
+      await call(`/api/runs/${run}/findings`, 'POST', { step: chosen.step, kind: chosen.kind, body })
+      setDone(`Written for bench ${runs.find(({ id }) => id === run)!.bench}.`)
+      setFirst('')
+      if (chosen.kind !== 'purity') setSecond('')
+      router.refresh()
+    } catch (error) {
+      setProblem((error as Error).message)
+    }
+  }
+  return (
+    <section className="late-findings no-print" aria-label="What came back later">
+      <h2 className="section-title">
+        What came back later <small>it stands among the results of its bench</small>
+      </h2>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          void write()
+        }}
+      >
+        <label>
+          result
+          <select
+            className="form-select form-select-sm"
+            value={at}
+            onChange={(event) => {
+              setAt(Number(event.currentTarget.value))
+              setFirst('')
+              setSecond('')
+            }}
+          >
+            {asked.map(({ step, kind, sample }, index) => (
+              <option key={step} value={index}>
+                {words[kind].name} of {sample}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          bench
+          <select className="form-select form-select-sm" value={run} onChange={(event) => setRun(event.currentTarget.value)}>
+            {runs.map(({ id, bench, members }) => (
+              <option key={id} value={id}>
+                {bench}, {members}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          {said.first}
+          <input
+            className="form-control form-control-sm"
+            inputMode="decimal"
+            value={first}
+            onChange={(event) => setFirst(event.currentTarget.value)}
+          />
+        </label>
+        <label>
+          {said.second}
+          <input
+            className="form-control form-control-sm"
+            maxLength={80}
+            value={second}
+            onChange={(event) => setSecond(event.currentTarget.value)}
+          />
+        </label>
+        <Button type="submit" size="sm">
+          Write it down
+        </Button>
+      </form>
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <p role="status" className="quiet">
+        {done}
+      </p>
+    </section>
+  )
+}
+
+/** The body of the entry, or what is wrong with what was typed. */
+function bodyOf(kind: FoundKind, first: string, second: string): object | string {
+  const one = readNumber(first)
+  if (!one.ok) return `${words[kind].first}: ${one.problem}`
+  const { value, decimals } = one.value
+  if (kind === 'purity') {
+    if (second.trim() === '') return 'Say how it was found, for example gas chromatography.'
+    return { percent: value, decimals, by: second.trim() }
+  }
+  const two = readNumber(second)
+  if (!two.ok) return `${words[kind].second}: ${two.problem}`
+  if (kind === 'refraction') return { index: value, decimals, atC: two.value.value }
+  return { lowC: value, highC: two.value.value, decimals: Math.max(decimals, two.value.decimals) }
+}
