@@ -129,7 +129,9 @@ export function reactionTable(plan: Plan, charged: Readonly<Record<string, Charg
       reactant.excess = reactant.perCoefficient!.value / extent.value - 1
     }
     for (const product of computed.filter(({ line }) => isProduct(line))) {
-      const amount = times(exact(product.line.coefficient ?? 1), extent)
+      // What forms on the way does so before a later reactant may run short: it counts from what ratios count from.
+      const first = product.line.role === 'intermediate' ? reactants.find(({ line }) => line.id === plan.reference) : undefined
+      const amount = times(exact(product.line.coefficient ?? 1), first?.perCoefficient ?? extent)
       product.amount = amount
       if (product.molarMass === null) continue
       product.mass = over(times(amount, exact(product.molarMass)), exact(1000))

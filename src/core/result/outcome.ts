@@ -1,3 +1,4 @@
+import { capital } from '../words/capital'
 import type { Figure } from '../quantity/figure'
 import type { RunState } from '../run/foldRun'
 import type { Judgement } from './judge'
@@ -51,6 +52,11 @@ export interface Quantity {
 
 /** What a kind of result finds; the rest of the outcome is what was asked. */
 export type Measured = Partial<Omit<Outcome, 'key' | 'quantity' | 'of' | 'sample' | 'from'>> & Pick<Outcome, 'text' | 'unit'>
+
+/** What a result is called: a test by its own name, any other by what it measures and of what. */
+export function resultName(quantity: string, of: string): string {
+  return quantity === 'test' ? of : `${capital(quantity)} of ${of}`
+}
 
 /** Ids of the standing entries of the steps that a sample, or a step, is measured in. */
 export function evidenceIn(run: RunState, measures: (step: RunState['steps'][number]['step']) => boolean): string[] {

@@ -2,7 +2,7 @@ import type { Plan } from '../plan/plan'
 import type { RunState } from '../run/foldRun'
 import { baseResults, type BaseResults } from './baseResults'
 import type { Judgement } from './judge'
-import type { Outcome, Quantity } from './outcome'
+import { resultName, type Outcome, type Quantity } from './outcome'
 import { quantities } from './quantities/registry'
 
 export interface RunResults extends BaseResults {
@@ -59,7 +59,9 @@ const gravity: Record<Judgement['level'], number> = { danger: 3, doubt: 2, open:
 
 /** Where nothing is counted from a whole, the gravest of what was measured speaks for the run. */
 function ofAll(plan: Plan, outcomes: readonly Outcome[]): Judgement {
-  const judged = outcomes.flatMap(({ judgement }) => judgement ?? [])
+  const judged = outcomes.flatMap(({ judgement, quantity, of }) =>
+    judgement ? [{ ...judgement, evidence: `${resultName(quantity, of)}: ${judgement.evidence}` }] : [],
+  )
   if (judged.length === 0) {
     const wanted = wantedResults(plan)
     return wanted.length === 0
@@ -71,7 +73,7 @@ function ofAll(plan: Plan, outcomes: readonly Outcome[]): Judgement {
       : {
           level: 'open',
           words: 'Nothing measured yet',
-          evidence: `Still to come: ${wanted.map(({ quantity, of }) => `${quantity.id} of ${of}`).join('; ')}.`,
+          evidence: `Still to come: ${wanted.map(({ quantity, of }) => resultName(quantity.id, of)).join('; ')}.`,
         }
   }
   const worst = judged.reduce((a, b) => (gravity[b.level] > gravity[a.level] ? b : a))

@@ -1,6 +1,6 @@
 'use client'
 
-import { capital } from '@/core/words/capital'
+import { resultName } from '@/core/result/outcome'
 import { printed } from '@/core/words/words'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
@@ -348,7 +348,7 @@ function AllDone({ run, readCode }: { run: RunState; readCode: string | null }) 
         {results.outcomes.map(({ key, quantity, of, sample, from, dry, text, judgement }) => (
           <div className="written" key={key}>
             <span>
-              {capital(quantity)} of {of}
+              {resultName(quantity, of)}
               {from && `, ${sample && quantity !== 'mass balance' ? `${sample}, ` : ''}from ${from}`}
               {dry === null ? '' : dry ? ', dry' : ', wet'}
               {judgement && judgement !== results.judgement && <small className="quiet"> {judgement.words}</small>}

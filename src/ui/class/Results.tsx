@@ -128,11 +128,13 @@ export function Results({ session, results }: { session: string; results: ClassR
         </table>
       </div>
       <AllResults rows={rows} withU={withU} results={results} />
-      <p className="quiet key">
-        {counts && 'Dashed: the median. '}
-        {melts && product?.melting && `Shaded: the literature, ${product.melting.lowC}–${product.melting.highC} °C. `}An open
-        diamond is doubted.
-      </p>
+      {(counts || melts) && (
+        <p className="quiet key">
+          {counts && 'Dashed: the median. '}
+          {melts && product?.melting && `Shaded: the literature, ${product.melting.lowC}–${product.melting.highC} °C. `}An open
+          diamond is doubted.
+        </p>
+      )}
       <div className="table-tools no-print">
         <Button variant="quiet" aria-pressed={withU} onClick={() => setWithU(!withU)}>
           {withU ? 'Without ±' : 'Show ±'}
@@ -192,7 +194,7 @@ function AllResults({ rows, withU, results }: { rows: ResultRow[]; withU: boolea
                 {of}
                 {from && <small className="quiet">, of {from}</small>}
               </td>
-              <td className="n fig">
+              <td className={unit === '' ? 'fig' : 'n fig'}>
                 {withU && unit === '%' && figure && to === null ? (
                   <FigureText figure={figure} decimals={0} unit="%" withU={withU} />
                 ) : (

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { lineName } from '@/core/plan/lineName'
 import { lineOfSample, productSample, samplesOf, type Plan } from '@/core/plan/plan'
 import { quantities } from '@/core/result/quantities/registry'
+import { resultName } from '@/core/result/outcome'
 import { wantedResults } from '@/core/result/runResults'
 import { capital } from '@/core/words/capital'
 
@@ -44,7 +45,7 @@ export function ResultsWanted({ plan, onChange }: Props) {
       </h2>
       <ul className="checks">
         {all.map(({ key, quantity, sample, of, from }) => {
-          const words = `${capital(quantity.id)} of ${of}`
+          const words = resultName(quantity.id, of)
           return (
             <li key={key}>
               <label className="check">
@@ -54,11 +55,13 @@ export function ResultsWanted({ plan, onChange }: Props) {
                   checked={chosen.has(key)}
                   onChange={(event) => tick(key, event.currentTarget.checked, words)}
                 />
-                {words}
-                <small className="quiet">
-                  {samples.includes(sample) ? `, ${sample}` : ''}
-                  {from && `, from ${from}`}
-                </small>
+                <span>
+                  {words}
+                  <small className="quiet">
+                    {samples.includes(sample) ? `, ${sample}` : ''}
+                    {from && `, from ${from}`}
+                  </small>
+                </span>
               </label>
             </li>
           )
