@@ -53,7 +53,8 @@ function masked(plan: Plan): { plan: Plan; back: (line: string) => string } {
     ...('meanwhile' in step ? { meanwhile: '§' } : {}),
     ...('checks' in step ? { checks: step.checks.map(() => '§') } : {}),
     ...('container' in step ? { container: '§' } : {}),
-    ...(step.work ? { work: Object.fromEntries(Object.entries(step.work).map(([key, value]) => [key, renamed(value)])) } : {}),
+    // The method of a test is one of a list, though its reagent may be called the same.
+    ...(step.work ? { work: Object.fromEntries(Object.entries(step.work).map(([key, value]) => [key, key === 'method' ? value : renamed(value)])) } : {}),
   })) as unknown as Plan['steps']
   const hidden: Plan = {
     ...plan,
