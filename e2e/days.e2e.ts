@@ -64,7 +64,7 @@ test('a test day: tubes at the bench, what was seen, and results without a yield
   await press(bench, 'Done')
   await expect(bench.getByRole('heading', { name: 'All steps are done' })).toBeVisible()
   const wrote = bench.locator('.step-face .wrote')
-  await expect(wrote).toContainText('Test of Carbonyl test')
+  await expect(wrote).toContainText('Carbonyl test')
   await expect(wrote).toContainText('A negative, B negative, C positive, D positive')
   // A blank that turned spoils its test: the whole is doubted for it.
   await expect(bench.locator('.step-face')).toContainText('The test itself did not work')

@@ -11,7 +11,7 @@ const fractionation = JSON.parse(readFileSync(new URL('../src/demo/plans/fractio
 const title = (bench: Page) => bench.locator('.step-face h1')
 const go = (bench: Page, name: string | RegExp) =>
   bench
-    .getByRole('region', { name: 'What to enter now' })
+    .locator('.pad-side')
     .getByRole('button', { name, ...(typeof name === 'string' ? { exact: true } : {}) })
     .click()
 const figures = (bench: Page) => bench.getByRole('region', { name: 'Worked out from our figures' })

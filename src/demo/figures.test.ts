@@ -54,7 +54,13 @@ function masked(plan: Plan): { plan: Plan; back: (line: string) => string } {
     ...('checks' in step ? { checks: step.checks.map(() => '§') } : {}),
     ...('container' in step ? { container: '§' } : {}),
     // The method of a test is one of a list, though its reagent may be called the same.
-    ...(step.work ? { work: Object.fromEntries(Object.entries(step.work).map(([key, value]) => [key, key === 'method' ? value : renamed(value)])) } : {}),
+    ...(step.work
+      ? {
+          work: Object.fromEntries(
+            Object.entries(step.work).map(([key, value]) => [key, key === 'method' ? value : renamed(value)]),
+          ),
+        }
+      : {}),
   })) as unknown as Plan['steps']
   const hidden: Plan = {
     ...plan,
