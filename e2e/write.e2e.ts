@@ -274,7 +274,9 @@ test('each kind of step opens with its own fields, a line with those of its bott
   await page.getByRole('group', { name: 'Step Send a vial' }).getByRole('button', { name: 'Remove' }).click()
   await expect(strip.locator('li[data-about]')).toHaveCount(before + added.length - 1)
   await addStep(page).fill('zzz')
-  await expect(page.getByRole('option')).toHaveText(['Make “zzz” an operation of our own …'])
+  await expect(page.getByRole('listbox', { name: 'Operations' }).getByRole('option')).toHaveText([
+    'Make “zzz” an operation of our own …',
+  ])
   await addStep(page).press('Escape')
 
   const table = page.getByRole('table', { name: 'Reaction table' })
