@@ -1,19 +1,16 @@
 'use client'
 
-import { resultName } from '@/core/result/outcome'
 import { printed } from '@/core/words/words'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import type { Plan } from '@/core/plan/plan'
-import { mainSubstance } from '@/core/plan/plan'
 import { operationIn } from '@/core/operations/registry'
 import { cautionsOf } from '@/core/safety/cautionsOf'
 import { stepText } from '@/core/reaction/stepText'
 import { exact, times } from '@/core/quantity/figure'
 import { writeFigureText } from '@/core/quantity/write'
 import { computedLine, dispensed } from '@/core/reaction/reactionTable'
-import { runResults } from '@/core/result/runResults'
 import type { Entry } from '@/core/run/entry'
 import { foldRun, type RunState } from '@/core/run/foldRun'
 import { type StepState } from '@/core/run/stepState'
@@ -34,6 +31,7 @@ import { StrikePanel } from './StrikePanel'
 import type { Write } from './write'
 import { Wrote } from './Wrote'
 
+const AllDone = later(() => import('./AllDone').then((module) => module.AllDone))
 const BenchFigures = later(() => import('./BenchFigures').then((module) => module.BenchFigures))
 
 /** Long enough after the first step stands, ms. */
@@ -327,44 +325,6 @@ function StepFace({ run, state, lab, zone, onTablet, onStrike, onSign, measures,
         <button type="button" className="plain wide" onClick={onSign}>
           A demonstrator signs here
         </button>
-      )}
-    </>
-  )
-}
-
-function AllDone({ run, readCode }: { run: RunState; readCode: string | null }) {
-  const results = runResults(run)
-  const product = mainSubstance(run.plan)?.name
-  return (
-    <>
-      <h1>All steps are done</h1>
-      <div className="wrote">
-        {results.theoretical && (
-          <div className="written">
-            <span>Theoretical yield of {product}, from what we charged</span>
-            <b className="fig">{writeFigureText(results.theoretical, 'mass')}</b>
-          </div>
-        )}
-        {results.outcomes.map(({ key, quantity, of, sample, from, dry, text, judgement }) => (
-          <div className="written" key={key}>
-            <span>
-              {resultName(quantity, of)}
-              {from && `, ${sample && quantity !== 'mass balance' ? `${sample}, ` : ''}from ${from}`}
-              {dry === null ? '' : dry ? ', dry' : ', wet'}
-              {judgement && judgement !== results.judgement && <small className="quiet"> {judgement.words}</small>}
-            </span>
-            <b className="fig">{text}</b>
-          </div>
-        ))}
-      </div>
-      <p className="text">
-        <State level={results.judgement.level}>{results.judgement.words}</State>
-      </p>
-      <p>{results.judgement.evidence}</p>
-      {readCode && (
-        <p>
-          To read this run later, also after the session, type <b className="fig">{readCode}</b> where a bench code is asked for.
-        </p>
       )}
     </>
   )

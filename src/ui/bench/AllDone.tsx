@@ -1,0 +1,47 @@
+'use client'
+
+import { mainSubstance } from '@/core/plan/plan'
+import { writeFigureText } from '@/core/quantity/write'
+import { resultName } from '@/core/result/outcome'
+import { runResults } from '@/core/result/runResults'
+import type { RunState } from '@/core/run/foldRun'
+import { State } from '../figures/State'
+
+/** The end of a run: every result that it has, with its reading. */
+export function AllDone({ run, readCode }: { run: RunState; readCode: string | null }) {
+  const results = runResults(run)
+  const product = mainSubstance(run.plan)?.name
+  return (
+    <>
+      <h1>All steps are done</h1>
+      <div className="wrote">
+        {results.theoretical && (
+          <div className="written">
+            <span>Theoretical yield of {product}, from what we charged</span>
+            <b className="fig">{writeFigureText(results.theoretical, 'mass')}</b>
+          </div>
+        )}
+        {results.outcomes.map(({ key, quantity, of, sample, from, dry, text, judgement }) => (
+          <div className="written" key={key}>
+            <span>
+              {resultName(quantity, of)}
+              {from && `, ${sample && quantity !== 'mass balance' ? `${sample}, ` : ''}from ${from}`}
+              {dry === null ? '' : dry ? ', dry' : ', wet'}
+              {judgement && judgement !== results.judgement && <small className="quiet"> {judgement.words}</small>}
+            </span>
+            <b className="fig">{text}</b>
+          </div>
+        ))}
+      </div>
+      <p className="text">
+        <State level={results.judgement.level}>{results.judgement.words}</State>
+      </p>
+      <p>{results.judgement.evidence}</p>
+      {readCode && (
+        <p>
+          To read this run later, also after the session, type <b className="fig">{readCode}</b> where a bench code is asked for.
+        </p>
+      )}
+    </>
+  )
+}
