@@ -1,4 +1,4 @@
-import { mainResult, mainSubstance, weighedSamples, type Plan } from '../plan/plan'
+import { crudeSample, mainResult, mainSubstance, productSample, weighedSamples, type Plan } from '../plan/plan'
 import type { Figure } from '../quantity/figure'
 import { writeFigureText } from '../quantity/write'
 import { computedLine } from '../reaction/reactionTable'
@@ -45,6 +45,8 @@ export interface ResultRow {
 
 export interface ClassResults {
   product: { name: string; melting: { lowC: number; highC: number } | null } | null
+  /** The samples of the columns: the product, and what it was made from. */
+  shown: { product: string; crude: string }
   /** True where what is got back is compared with what was put in. */
   recovers: boolean
   /** True where something is weighed, and where a yield or a recovery is counted from it. */
@@ -70,6 +72,7 @@ export function classResults(plan: Plan, runs: readonly RunOfClass[]): ClassResu
   const clears = rows.flatMap(({ melting }) => melting?.clearC ?? [])
   return {
     product: product ? { name: product.name, melting: product.melting ?? null } : null,
+    shown: { product: mainResult(plan)?.recovery?.sample ?? productSample(plan), crude: crudeSample(plan) },
     recovers: mainResult(plan)?.recovery !== undefined,
     weighs: weighedSamples(plan).length > 0,
     counts: mainResult(plan) !== undefined,

@@ -64,3 +64,10 @@ export function decimalsJustified(figure: Figure): number {
   const half = figure.rounding * Math.abs(figure.value)
   return Math.min(6, Math.max(0, Math.ceil(-Math.log10(2 * half) - 1e-9)))
 }
+
+/** The sum of two figures, each with its own uncertainty. */
+export function plus(a: Figure, b: Figure): Figure {
+  const value = a.value + b.value
+  const together = (of: 'rounding' | 'u') => Math.hypot(a[of] * a.value, b[of] * b.value) / value
+  return { value, rounding: together('rounding'), u: together('u') }
+}

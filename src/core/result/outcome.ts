@@ -15,6 +15,8 @@ export interface Outcome {
   sample: string
   /** What it is counted from, in words; empty where it stands for itself. */
   from: string
+  /** The line or the sample that it is counted from, where it is counted from one. */
+  counts?: Asked['counts']
   /** g that it is counted from, and g that were weighed. */
   whole: Figure | null
   mass: Figure | null
@@ -45,9 +47,19 @@ export interface Quantity {
   /** The operation that would measure it, where none does. */
   by: string
   /** Results of this kind that the plan's steps would give, whether they have been measured or not. */
-  asked: (plan: RunState['plan']) => { sample: string; of: string; from: string }[]
+  asked: (plan: RunState['plan']) => Asked[]
   /** What this run has of one; null while it is not measured. */
-  measure: (run: RunState, base: BaseResults, asked: { sample: string; of: string; from: string }) => Measured | null
+  measure: (run: RunState, base: BaseResults, asked: Asked) => Measured | null
+}
+
+/** A result that the steps of a plan would give. */
+export interface Asked {
+  sample: string
+  of: string
+  /** What it is counted from, in words for people. */
+  from: string
+  /** The line or the sample that it is counted from, where it is counted from one. */
+  counts?: { line: string } | { sample: string }
 }
 
 /** What a kind of result finds; the rest of the outcome is what was asked. */

@@ -188,6 +188,20 @@ describe('a mixture that is taken apart', () => {
   })
 })
 
+test('names decide nothing: with every substance called alike the same results come out', () => {
+  const log = new TestLog()
+  for (const step of separation.steps) {
+    if (step.kind === 'weigh') log.difference(step.id, 30.8, 30)
+    if (step.kind !== 'dry') continue
+    log.reading(step.id, 'empty', 30)
+    for (let twice = 0; twice < 2; twice++) log.reading(step.id, 'full', 30.8)
+  }
+  const alike = { ...separation, substances: separation.substances.map((each) => ({ ...each, name: 'crude product' })) }
+  const texts = (plan: Plan) => outcomes(plan, log).map(({ quantity, sample, text }) => [quantity, sample, text])
+  expect(texts(separation).length).toBeGreaterThan(3)
+  expect(texts(alike)).toEqual(texts(separation))
+})
+
 test('a kind of result is one file: what is added is in the list, the class, the CSV and calc', () => {
   const colour: Quantity = {
     id: 'colour',

@@ -2,7 +2,7 @@ import type { Plan } from '../plan/plan'
 import type { RunState } from '../run/foldRun'
 import { baseResults, type BaseResults } from './baseResults'
 import type { Judgement } from './judge'
-import { resultName, type Outcome, type Quantity } from './outcome'
+import { resultName, type Asked, type Outcome, type Quantity } from './outcome'
 import { quantities } from './quantities/registry'
 
 export interface RunResults extends BaseResults {
@@ -17,6 +17,7 @@ export interface WantedResult {
   sample: string
   of: string
   from: string
+  counts?: Asked['counts']
 }
 
 /** The results that a plan wants: those that it names, and where it names none, all that its steps give. */
@@ -39,14 +40,14 @@ export function wantedResults(plan: Plan): WantedResult[] {
 /** All results of one run. */
 export function runResults(run: RunState): RunResults {
   const base = baseResults(run)
-  const outcomes = wantedResults(run.plan).flatMap(({ key, quantity, sample, of, from }): Outcome[] => {
-    const found = quantity.measure(run, base, { sample, of, from })
+  const outcomes = wantedResults(run.plan).flatMap(({ key, quantity, sample, of, from, counts }): Outcome[] => {
+    const found = quantity.measure(run, base, { sample, of, from, ...(counts ? { counts } : {}) })
     if (!found) return []
     return [
       {
         key,
         quantity: quantity.id,
-        ...{ of, sample, from },
+        ...{ of, sample, from, ...(counts ? { counts } : {}) },
         ...{ whole: null, mass: null, dry: null, figure: null, to: null, literature: null, evidence: [], judgement: null },
         ...found,
       },

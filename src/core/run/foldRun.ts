@@ -1,7 +1,7 @@
 import type { Plan, Step } from '../plan/plan'
 import { reactionTable, type Charge, type ReactionTable } from '../reaction/reactionTable'
 import { scalePlan } from '../edit/scalePlan'
-import type { Figure } from '../quantity/figure'
+import { plus, type Figure } from '../quantity/figure'
 import { ends } from '../measurements/registry'
 import { clocksOf, type Clock } from './clocks'
 import { isShown, type Entry, type ShownKind } from './entry'
@@ -84,7 +84,7 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
     if (!net || (step.kind === 'charge' && missing.has(step.line))) continue
     if (step.kind === 'charge') {
       const before = charged[step.line]
-      charged[step.line] = { measure: step.measure, figure: before ? added(before.figure, net.figure) : net.figure }
+      charged[step.line] = { measure: step.measure, figure: before ? plus(before.figure, net.figure) : net.figure }
     } else if (step.kind === 'weigh')
       samples[step.sample] = { mass: net.figure, dry: step.dry || staysDry(samples[step.sample], net.figure, steps, step.sample) }
     else if (step.kind === 'dry') samples[step.sample] = { mass: net.figure, dry: net.agreed === true }
@@ -133,12 +133,6 @@ function staysDry(before: Sample | undefined, mass: Figure, steps: readonly Step
   return (
     mass.value <= before.mass.value || lastTwoAgree([before.mass.value, mass.value], drying.agreement, readability(drying.device))
   )
-}
-
-function added(a: Figure, b: Figure): Figure {
-  const value = a.value + b.value
-  const together = (of: 'rounding' | 'u') => Math.hypot(a[of] * a.value, b[of] * b.value) / value
-  return { value, rounding: together('rounding'), u: together('u') }
 }
 
 function isDone(step: Step, standing: readonly Entry[], net: Net | null): boolean {

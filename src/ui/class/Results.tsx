@@ -211,11 +211,15 @@ function AllResults({ rows, withU, results }: { rows: ResultRow[]; withU: boolea
 }
 
 /** True for what the table shows already: the result that is counted, its crude sample, the crystallisation and the range of the product. */
-function inColumns({ counts, recovers, crystallises, melts, product }: ClassResults, { quantity, of, from }: Outcome): boolean {
-  if (quantity === 'yield') return counts && !recovers && of === product?.name
-  if (quantity === 'melting range') return melts && of === product?.name
-  if (quantity === 'recovery') return of === product?.name && (from.endsWith(' product') ? crystallises : recovers)
-  return false
+function inColumns(
+  { counts, recovers, crystallises, melts, shown }: ClassResults,
+  { quantity, sample, ...from }: Outcome,
+): boolean {
+  if (quantity === 'yield') return counts && !recovers && (sample === shown.product || sample === shown.crude)
+  if (sample !== shown.product) return false
+  if (quantity === 'melting range') return melts
+  if (quantity !== 'recovery' || !from.counts) return false
+  return 'line' in from.counts ? recovers : crystallises
 }
 
 interface Pictures {

@@ -1,4 +1,4 @@
-import { over, type Figure } from '../../quantity/figure'
+import { over, plus } from '../../quantity/figure'
 import { computedLine } from '../../reaction/reactionTable'
 import { lineOf, substanceOf, type Plan } from '../../plan/plan'
 import { writeNumber } from '../../quantity/write'
@@ -21,9 +21,15 @@ export const massBalance: Quantity = {
   id: 'mass balance',
   by: 'weigh',
   asked: (plan) =>
-    mixtures(plan).map((line) => ({ sample: '', of: substanceOf(plan, lineOf(plan, line)).name, from: 'what was put in' })),
-  measure: (run, base, { of }) => {
-    const line = mixtures(run.plan).find((each) => substanceOf(run.plan, lineOf(run.plan, each)).name === of)!
+    mixtures(plan).map((line) => ({
+      sample: '',
+      of: substanceOf(plan, lineOf(plan, line)).name,
+      from: 'what was put in',
+      counts: { line },
+    })),
+  measure: (run, base, { counts }) => {
+    if (!counts || !('line' in counts)) return null
+    const { line } = counts
     const parts = (run.plan.recoveries ?? []).filter(({ product }) => {
       const { anchor } = lineOf(run.plan, product)
       return anchor?.of === 'share' && anchor.line === line
@@ -31,7 +37,7 @@ export const massBalance: Quantity = {
     const weighed = parts.map(({ sample }) => run.samples[sample])
     const whole = computedLine(base.table, line).mass
     if (!whole || weighed.some((each) => !each)) return null
-    const mass = weighed.map((each) => each!.mass).reduce(added)
+    const mass = weighed.map((each) => each!.mass).reduce(plus)
     const fraction = over(mass, whole)
     const dry = weighed.every((each) => each!.dry)
     return {
@@ -46,10 +52,4 @@ export const massBalance: Quantity = {
       },
     }
   },
-}
-
-function added(a: Figure, b: Figure): Figure {
-  const value = a.value + b.value
-  const together = (of: 'rounding' | 'u') => Math.hypot(a[of] * a.value, b[of] * b.value) / value
-  return { value, rounding: together('rounding'), u: together('u') }
 }

@@ -16,18 +16,20 @@ export const recovery: Quantity = {
       sample,
       of: substanceOf(plan, lineOf(plan, product)).name,
       from: `${substanceOf(plan, lineOf(plan, of)).name} put in`,
+      counts: { line: of },
     })),
     ...purified(plan).map(({ from, to }) => ({
       sample: to,
       of: substanceOfSample(plan, to)?.name ?? to,
       from: `${from} product`,
+      counts: { sample: from },
     })),
   ],
-  measure: (run, base, { sample, from }) => {
+  measure: (run, base, { sample, counts }) => {
     const weighed = run.samples[sample]
     if (!weighed) return null
     const back = base.recovered.find((each) => each.recovery.sample === sample)
-    if (back && from.endsWith(' put in')) {
+    if (back && counts && 'line' in counts) {
       const whole = computedLine(base.table, back.recovery.of).mass
       if (!whole) return null
       return percent(run, sample, {
@@ -38,7 +40,7 @@ export const recovery: Quantity = {
         judgement: back.judgement,
       })
     }
-    const crude = run.samples[purified(run.plan).find(({ to }) => to === sample)?.from ?? '']
+    const crude = counts && 'sample' in counts ? run.samples[counts.sample] : undefined
     if (!crude) return null
     return percent(run, sample, {
       fraction: over(weighed.mass, crude.mass),
