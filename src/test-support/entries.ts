@@ -1,4 +1,3 @@
-import type { Slot } from '@/core/measurements/reading'
 import type { Entry, EntryBodies, EntryKind, Mark } from '@/core/run/entry'
 
 /** Writes entries for tests, a minute apart, with ids in the order of writing. */
@@ -27,7 +26,7 @@ export class TestLog {
 
   reading(
     step: string,
-    slot: Slot,
+    slot: string,
     value: number,
     decimals = 2,
     more: Partial<Entry> = {},

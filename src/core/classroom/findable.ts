@@ -1,19 +1,16 @@
-import { operationIn } from '../operations/registry'
+import { measurementIn } from '../operations/readings'
 import type { Plan } from '../plan/plan'
 import { sampleIn } from '../result/quantities/boilingRange'
 
-export type FoundKind = 'purity' | 'boiling' | 'refraction'
+const found = ['purity', 'boiling', 'refraction'] as const
 
-const kinds: Readonly<Record<string, FoundKind>> = {
-  slot: 'purity',
-  'boiling range': 'boiling',
-  'refractive index': 'refraction',
-}
+export type FoundKind = (typeof found)[number]
 
 /** What staff may find of a sample after the session: of which step, what, and of which sample. */
 export function findable(plan: Plan): { step: string; kind: FoundKind; sample: string }[] {
   return plan.steps.flatMap((step) => {
-    const kind = kinds[operationIn(step)?.measures ?? '']
+    const { kinds } = measurementIn(step)
+    const kind = found.find((each) => kinds?.includes(each))
     return kind ? [{ step: step.id, kind, sample: sampleIn(plan, step) }] : []
   })
 }

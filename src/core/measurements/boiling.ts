@@ -1,20 +1,49 @@
-import { object } from 'yup'
 import { writeNumber } from '../quantity/write'
-import { asked, decimals, finite, measuredAs, measurement, upTo } from './measurement'
+import { over } from './due'
+import { entered, ofKind, type Measurement } from './measurement'
 
 /** A boiling range as it was read, and the pressure in mmHg under which it was, where the laboratory knows it. */
-export const boiling = measurement({
-  schema: object({
-    lowC: finite.min(-100).max(500),
-    highC: upTo('lowC', 'a boiling range ends at or above where it begins'),
-    decimals,
-    mmHg: finite.min(1).max(1500).notRequired(),
-    asked,
-  }),
+export const boiling = entered({
+  schema: ({ object, finite, upTo, decimals, asked }) =>
+    object({
+      lowC: finite.min(-100).max(500),
+      highC: upTo('lowC', 'a boiling range ends at or above where it begins'),
+      decimals,
+      mmHg: finite.min(1).max(1500).notRequired(),
+      asked,
+    }),
   shown: true,
   ends: true,
-  refuses: measuredAs('boiling range', 'boiling range'),
+  refused: 'boiling range',
   label: () => 'Boiling range',
   value: (body) =>
     `${writeNumber(body.lowC, body.decimals)}–${writeNumber(body.highC, body.decimals)} °C${body.mmHg ? ` at ${writeNumber(body.mmHg, 0)} mmHg` : ''}`,
 })
+
+/** Where boiling begins, and where the last of it boils. */
+export const boilingRange: Measurement = {
+  written: () => 'where boiling begins and ends',
+  kinds: ['boiling'],
+  due: ({ step, standing }) =>
+    ofKind(standing, 'boiling').length > 0
+      ? over(step.until)
+      : {
+          kind: 'pair',
+          entry: 'boiling',
+          label: 'Boiling range',
+          hint: 'Where it begins to boil, and where the last of it boils.',
+          faces: [
+            { label: 'Boils from', hint: 'Where it begins', unit: '°C', decimals: 1 },
+            { label: 'Boils to', hint: 'Where the last goes', unit: '°C', decimals: 1 },
+          ],
+          next: 'Now where it ends',
+          problem: (first, second) =>
+            second.value < first.value ? 'A range ends at or above where it begins: for example from 141.0 to 142.5.' : undefined,
+          body: (first, second, { mmHg }) => ({
+            lowC: first.value,
+            highC: second.value,
+            decimals: Math.max(first.decimals, second.decimals),
+            mmHg,
+          }),
+        },
+}

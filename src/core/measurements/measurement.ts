@@ -1,17 +1,65 @@
-import { number, object, string, type AnyObject, type InferType, type ObjectSchema } from 'yup'
+import type { AnyObject, InferType, ObjectSchema } from 'yup'
 import type { Step } from '../plan/plan'
+import type { Figure } from '../quantity/figure'
+import type { Due } from './due'
+import type { Kit } from './kit'
 
-/** What a step takes: slots of readings, marks, and what its operation measures. */
-export interface Takes {
-  slots: readonly string[]
-  marks: readonly string[]
-  measures: readonly string[]
+/** An entry of a step that stands. */
+export interface Standing {
+  id: string
+  kind: string
+  body: object
+  /** The device's time, ISO 8601 UTC. */
+  at: string
+  supersedes: string | null
 }
 
-/** One kind of entry of a run's log, whole: what is accepted, which step takes it, and how it is said. */
-export interface Measurement<S extends ObjectSchema<AnyObject> = ObjectSchema<AnyObject>> {
+/** A step with what stands in it. */
+export interface Taken {
+  step: Step
+  standing: readonly Standing[]
+}
+
+/** A net mass or volume from the readings of one step, in g or mL. */
+export interface Net {
+  dimension: 'mass' | 'volume'
+  figure: Figure
+  /** For a solid that is dried: each net mass in turn, and whether the last two agree. */
+  series?: { massG: number; at: string }[]
+  agreed?: boolean
+  /** What is doubtful about how it was taken. */
+  doubt?: string
+}
+
+/** What is known before a figure is read, as far as it is. */
+export interface Expected {
+  /** What the plan says of it. */
+  planned?: Figure
+  /** The mass that cannot be passed: what the charged amounts give, or what a component was put in with. */
+  most?: { figure: Figure; of: 'the theoretical' | 'what was put in' }
+  melting?: { lowC: number; highC: number }
+  /** The highest boiling point of the plan, °C. */
+  hottestC?: number
+}
+
+/** A number that a measurement takes, by its slot. */
+export interface NumberTaken {
+  unit: 'g' | 'mL' | '°C' | ''
+  /** The least and the most that can be meant; 0 and 100 000 where nothing is said. */
+  least?: number
+  most?: number
+  /** What it is called in its step. */
+  label: string | ((step: Step, weighing: string) => string)
+}
+
+type Schema = ObjectSchema<AnyObject>
+
+/** One kind of entry of a run's log: what is accepted, and how it is said. */
+export interface Entered<S extends Schema = Schema> {
   /** What is accepted; the type of the entry's body is read from it. */
-  schema: S
+  schema: (kit: Kit) => S
+  /** Every step takes it. */
+  always?: true
   /** It says what an instrument showed: a signature covers it, and it is struck, never changed. */
   shown?: true
   /** With it the step is over. */
@@ -20,8 +68,8 @@ export interface Measurement<S extends ObjectSchema<AnyObject> = ObjectSchema<An
   writtenBy?: 'a demonstrator'
   /** It needs a reason of its own, which says what else. */
   needsReason?: string
-  /** What a step that takes none is said not to take; null where the step takes this one. */
-  refuses: (body: InferType<S>, takes: Takes) => string | null
+  /** What a step that takes none is said not to take. */
+  refused: string | ((body: InferType<S>) => string)
   /** What the entry is called in its step. */
   label: (body: InferType<S>, step: Step) => string
   /** What it says, in print; empty where it only marks a moment. */
@@ -29,26 +77,39 @@ export interface Measurement<S extends ObjectSchema<AnyObject> = ObjectSchema<An
 }
 
 /** Keeps the type of the schema. */
-export const measurement = <S extends ObjectSchema<AnyObject>>(one: Measurement<S>): Measurement<S> => one
+export const entered = <S extends Schema>(one: Entered<S>): Entered<S> => one
 
-export const finite = number().strict().required()
-export const decimals = number().strict().integer().min(0).max(6).required()
-export const asked = string().max(500).optional()
-export const empty = object({})
-export const always = (): null => null
+/** The body of an entry, from its schema. */
+export type BodyOf<E> = E extends Entered<infer S> ? InferType<S> : never
+
+/** How a step is measured, whole: what it takes, what is due, what is asked when it looks odd, and what comes of it. */
+export interface Measurement {
+  /** What a group writes down, in words; `of` is what the step is about. Empty where it is only ticked off. */
+  written: (of: string) => string
+  /** Numbers it takes, by their slots. */
+  numbers?: Readonly<Record<string, NumberTaken>>
+  /** Other kinds of entry that it takes. */
+  kinds?: readonly string[]
+  /** Presses that it takes. */
+  marks?: readonly string[]
+  /** Ways of doing it, the recommended one first; only where there is a choice. */
+  ways?: (step: Step) => readonly { key: string; words: string }[]
+  /** What the ways are called together. */
+  waysOf?: string
+  /** The one thing to enter now, given the way that was chosen; null when nothing more is. */
+  due: (taken: Taken, way?: string) => Due | null
+  /** The question to ask before an entry is written, or null; it stands among what is taken already. */
+  question?: (entry: Standing, taken: Taken, expected: Expected) => string | null
+  /** The net mass or volume, or null while a reading is missing. */
+  net?: (taken: Taken) => Net | null
+  /** True once nothing more is to be written, though nobody has said so. */
+  isOver?: (taken: Taken, net: Net | null) => boolean
+  /** The clock that runs, and for how many minutes; null where it counts up. */
+  clock?: (taken: Taken) => { label: string; from: string; minutes: number | null } | null
+}
+
+/** Standing entries of a kind, with the body that its file says. */
+export const ofKind = <B>(standing: readonly Standing[], kind: string) =>
+  standing.filter((entry) => entry.kind === kind) as (Standing & { body: B })[]
+
 export const nothing = (): string => ''
-
-/** Taken by steps whose operation measures it. */
-export const measuredAs =
-  (what: string, name: string) =>
-  (_body: unknown, { measures }: Takes): string | null =>
-    measures.includes(what) ? null : name
-
-/** A range of two temperatures, the second not below the first. */
-export const upTo = (first: string, problem: string) =>
-  finite
-    .min(-100)
-    .max(500)
-    .test('in-order', problem, function (value) {
-      return value >= (this.parent as Record<string, number>)[first]!
-    })

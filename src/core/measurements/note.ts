@@ -1,11 +1,28 @@
-import { object, string } from 'yup'
 import { capital } from '../words/capital'
-import { measuredAs, measurement } from './measurement'
+import { over } from './due'
+import { entered, ofKind, type Measurement } from './measurement'
 
 /** A few words: the slot of a sample. */
-export const note = measurement({
-  schema: object({ slot: string().min(1).max(40).required(), text: string().trim().min(1).max(200).required() }),
-  refuses: measuredAs('slot', 'slot of a vial'),
+export const note = entered({
+  schema: ({ object, string }) =>
+    object({ slot: string().min(1).max(40).required(), text: string().trim().min(1).max(200).required() }),
+  refused: 'slot of a vial',
   label: ({ slot }) => capital(slot),
   value: ({ text }) => text,
 })
+
+/** The slot on the tray by which what is found of a vial comes back, days later. */
+export const slot: Measurement = {
+  written: () => 'slot of the vial',
+  kinds: ['note', 'purity'],
+  due: ({ step, standing }) =>
+    ofKind(standing, 'note').length > 0
+      ? over(step.until)
+      : {
+          kind: 'words',
+          slot: 'sample slot',
+          label: 'Slot of our vial',
+          hint: 'As it stands on the tray, for example A3. Results come back by it.',
+          example: 'as it stands on the tray, for example A3',
+        },
+}

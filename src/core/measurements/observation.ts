@@ -1,5 +1,4 @@
-import { object, string } from 'yup'
-import { always, measurement } from './measurement'
+import { entered } from './measurement'
 
 /** Colours in the words of a bench book. */
 export const colours = [
@@ -21,18 +20,20 @@ export const colours = [
 export const longestPicture = 80_000
 
 /** What was seen, at any moment of any step: words, a colour, a picture kept small. */
-export const observation = measurement({
-  schema: object({
-    text: string().trim().max(400).defined(),
-    colour: string().oneOf(colours).optional(),
-    picture: string()
-      .max(longestPicture, 'the picture is too large: it is kept small')
-      .matches(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/, 'a picture is a JPEG')
-      .optional(),
-  }).test('says-something', 'an observation says something: words, a colour or a picture', ({ text, colour, picture }) =>
-    Boolean(text || colour || picture),
-  ),
-  refuses: always,
+export const observation = entered({
+  schema: ({ object, string }) =>
+    object({
+      text: string().trim().max(400).defined(),
+      colour: string().oneOf(colours).optional(),
+      picture: string()
+        .max(longestPicture, 'the picture is too large: it is kept small')
+        .matches(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/, 'a picture is a JPEG')
+        .optional(),
+    }).test('says-something', 'an observation says something: words, a colour or a picture', ({ text, colour, picture }) =>
+      Boolean(text || colour || picture),
+    ),
+  always: true,
+  refused: 'observation',
   label: () => 'Seen',
   value: ({ text, colour }) => [colour, text].filter(Boolean).join(': '),
 })

@@ -1,25 +1,19 @@
-import { object, string } from 'yup'
-import { measurement, nothing } from './measurement'
-
-const marks = {
-  'heat-on': 'Heat on',
-  onset: 'Onset of reflux',
-  'heat-off': 'Heat off',
-  start: 'Clock started',
-  /** The last of the solid has gone, so no further portion of hot solvent comes. */
-  dissolved: 'All of it dissolved',
-} as const
-
-export type Mark = keyof typeof marks
+import { marks, type Mark } from './marks'
+import { entered, nothing, ofKind, type Standing } from './measurement'
 
 /** A moment: heat on, onset of reflux, heat off, start of a hold. */
-export const press = measurement({
-  schema: object({
-    mark: string()
-      .oneOf(Object.keys(marks) as Mark[])
-      .required(),
-  }),
-  refuses: ({ mark }, takes) => (takes.marks.includes(mark) ? null : `mark “${mark}”`),
+export const press = entered({
+  schema: ({ object, string }) =>
+    object({
+      mark: string()
+        .oneOf(Object.keys(marks) as Mark[])
+        .required(),
+    }),
+  refused: ({ mark }) => `mark “${mark}”`,
   label: ({ mark }) => marks[mark],
   value: nothing,
 })
+
+/** When a step's mark was pressed (the standing press), or null. */
+export const markedAt = ({ standing }: { standing: readonly Standing[] }, mark: Mark): string | null =>
+  ofKind<{ mark: Mark }>(standing, 'press').findLast(({ body }) => body.mark === mark)?.at ?? null

@@ -1,83 +1,67 @@
-import { object, string } from 'yup'
 import { writeNumber } from '../quantity/write'
-import { capital } from '../words/capital'
-import { asked, decimals, finite, measurement } from './measurement'
+import { besides } from './besides'
+import { hotSolvent } from './hotSolvent'
+import { madeUp } from './madeUp'
+import { mass } from './mass'
+import { entered, type NumberTaken } from './measurement'
+import { pH } from './pH'
+import { titre } from './titre'
+import { volume } from './volume'
 
-/** The slots of a reading, each with its unit. */
-const units = {
-  full: 'g',
-  empty: 'g',
-  tared: 'g',
-  net: 'g',
-  volume: 'mL',
-  portion: 'mL',
-  temperature: '°C',
-  /** Its number on the dial has no unit. */
-  heater: '',
-  pH: '',
-  'burette before': 'mL',
-  'burette after': 'mL',
-  flask: 'mL',
-} as const
+/** Every number that some measurement takes, by its slot. */
+const numbers: Readonly<Record<string, NumberTaken>> = {
+  ...mass.numbers,
+  ...volume.numbers,
+  portion: hotSolvent.numbers!.portion!,
+  ...besides,
+  ...pH.numbers,
+  ...titre.numbers,
+  ...madeUp.numbers,
+}
 
-export type Slot = keyof typeof units
+const most = 100_000
 
 /** One number from one device. */
-export const reading = measurement({
-  schema: object({
-    slot: string()
-      .oneOf(Object.keys(units) as Slot[])
-      .required(),
-    value: finite
-      .max(100_000)
-      .when('slot', {
-        is: 'temperature',
-        then: (schema) => schema.min(-200, 'a temperature below −200 °C is no reading of this bench'),
-        otherwise: (schema) => schema.min(0, 'a reading cannot be negative'),
+export const reading = entered({
+  schema: ({ object, string, finite, decimals, asked }) =>
+    object({
+      slot: string().oneOf(Object.keys(numbers)).required(),
+      value: finite.max(most).test({
+        name: 'within',
+        test(value) {
+          const taken = numbers[(this.parent as { slot: string }).slot]
+          const least = taken?.least ?? 0
+          if (value < least)
+            return this.createError({
+              message: least < 0 ? `a temperature below ${least} °C is no reading of this bench` : 'a reading cannot be negative',
+            })
+          return value <= (taken?.most ?? most) || this.createError({ message: `it lies between ${least} and ${taken!.most!}` })
+        },
+      }),
+      unit: string()
+        .oneOf(['g', 'mL', '°C', ''] as const)
+        .defined(),
+      decimals,
+      /** How the mass is being taken, and in what state the container stood on the balance. */
+      weighing: object({
+        method: string()
+          .oneOf(['tare', 'difference'] as const)
+          .required(),
+        closure: string()
+          .oneOf(['with cap', 'without cap'] as const)
+          .optional(),
       })
-      .when('slot', { is: 'pH', then: (schema) => schema.max(14, 'a pH read here lies between 0 and 14') }),
-    unit: string()
-      .oneOf(['g', 'mL', '°C', ''] as const)
-      .defined(),
-    decimals,
-    /** How the mass is being taken, and in what state the container stood on the balance. */
-    weighing: object({
-      method: string()
-        .oneOf(['tare', 'difference'] as const)
-        .required(),
-      closure: string()
-        .oneOf(['with cap', 'without cap'] as const)
+        .noUnknown()
+        .default(undefined)
         .optional(),
-    })
-      .noUnknown()
-      .default(undefined)
-      .optional(),
-    /** The question the program asked about this number, where the group kept it all the same. */
-    asked,
-  }),
+      asked,
+    }),
   shown: true,
-  refuses: ({ slot, unit }, { slots }) => {
-    if (!slots.includes(slot)) return `reading “${slot}”`
-    return unit === units[slot] ? null : `reading “${slot}” in ${unit || 'no unit'}, which is in ${units[slot] || 'no unit'}`
-  },
+  refused: ({ slot, unit }) =>
+    `reading “${slot}”${unit === numbers[slot]?.unit ? '' : ` in ${unit || 'no unit'}, which is in ${numbers[slot]?.unit || 'no unit'}`}`,
   label: ({ slot, weighing }, step) => {
-    const container = 'container' in step ? capital(step.container) : ''
-    const closure = weighing?.closure ? `, ${weighing.closure}` : ''
-    const names: Record<Slot, string> = {
-      full: `${container} with contents${closure}`,
-      empty: `${container} empty${closure}`,
-      tared: `${container} on, tared`,
-      net: 'Shown after taring',
-      portion: 'Hot solvent, a portion',
-      temperature: 'Temperature',
-      heater: 'Setting of the heater',
-      volume: step.kind === 'crystallise' ? 'Hot solvent used' : 'Volume',
-      pH: 'pH',
-      'burette before': 'Burette before',
-      'burette after': 'Burette after',
-      flask: 'Made up to',
-    }
-    return names[slot]
+    const label = numbers[slot]?.label ?? slot
+    return typeof label === 'string' ? label : label(step, weighing?.closure ? `, ${weighing.closure}` : '')
   },
   value: (body) => `${writeNumber(body.value, body.decimals)} ${body.unit}`.trim(),
 })

@@ -1,22 +1,59 @@
-import type { InferType } from 'yup'
 import type { Step } from '../plan/plan'
-import { boiling } from './boiling'
-import { head } from './head'
-import type { Measurement, Takes } from './measurement'
-import { melting } from './melting'
+import { besides } from './besides'
+import { boiling, boilingRange } from './boiling'
+import { clock } from './clock'
+import { constantMass } from './constantMass'
+import { head, headAgainstVolume } from './head'
+import { hotSolvent } from './hotSolvent'
+import { madeUp } from './madeUp'
+import { mass } from './mass'
+import type { BodyOf, Entered, Measurement } from './measurement'
+import { melting, meltingRange } from './melting'
 import { done, signature, strike } from './moments'
-import { note } from './note'
+import { note, slot } from './note'
 import { observation } from './observation'
+import { pH } from './pH'
 import { press } from './press'
 import { purity } from './purity'
 import { reading } from './reading'
-import { refraction } from './refraction'
-import { spots } from './spots'
-import { tube } from './tube'
+import { refraction, refractiveIndex } from './refraction'
+import { refluxClock } from './refluxClock'
+import { plate, spots } from './spots'
+import { checked, ticked, understood } from './ticked'
+import { titre } from './titre'
+import { tube, tubes } from './tube'
+import { volume } from './volume'
 import { window } from './window'
 
-/** Every kind of entry that a log may hold. */
+/** How a step may be measured. */
 export const measurements = {
+  mass,
+  volume,
+  'constant mass': constantMass,
+  'hot solvent': hotSolvent,
+  'melting range': meltingRange,
+  'boiling range': boilingRange,
+  'refractive index': refractiveIndex,
+  head: headAgainstVolume,
+  tubes,
+  slot,
+  spots: plate,
+  pH,
+  titre,
+  'made up': madeUp,
+  clock,
+  'reflux clock': refluxClock,
+  understood,
+  checked,
+  ticked,
+} satisfies Record<string, Measurement>
+
+export type MeasurementKey = keyof typeof measurements
+
+export const measurementOf = (key: MeasurementKey): Measurement => measurements[key]
+
+/** Every kind of entry that a log may hold. */
+export const entryKindsOf = {
   reading,
   melting,
   boiling,
@@ -34,15 +71,15 @@ export const measurements = {
   strike,
 }
 
-export type EntryKind = keyof typeof measurements
+export type EntryKind = keyof typeof entryKindsOf
 
 /** What each kind of entry says, read from its schema. */
-export type EntryBodies = { [K in EntryKind]: InferType<(typeof measurements)[K]['schema']> }
+export type EntryBodies = { [K in EntryKind]: BodyOf<(typeof entryKindsOf)[K]> }
 
-export const entryKinds = Object.keys(measurements) as EntryKind[]
+export const entryKinds = Object.keys(entryKindsOf) as EntryKind[]
 
 /** What is known of a kind, whichever it is. */
-const of = (kind: EntryKind) => measurements[kind] as unknown as Measurement
+const of = (kind: EntryKind) => entryKindsOf[kind] as unknown as Entered
 
 export const shows = (kind: EntryKind): boolean => of(kind).shown === true
 export const ends = (kind: EntryKind): boolean => of(kind).ends === true
@@ -62,5 +99,16 @@ export const labelOf = ({ kind, body }: Said, step: Step): string => of(kind).la
 /** What it says, in print; empty for those that only mark a moment. */
 export const valueOf = ({ kind, body, reason }: Said): string => of(kind).value(body, reason)
 
-/** What the step is said not to take; null where it takes this. */
-export const refusalOf = ({ kind, body }: Said, takes: Takes): string | null => of(kind).refuses(body, takes)
+/** What a step is said not to take; null where it takes this. `beside` is what may be written besides in it. */
+export function refusalOf({ kind, body }: Said, by: Measurement, beside: readonly (keyof typeof besides)[]): string | null {
+  const { refused, always } = of(kind)
+  const said = body as { slot?: string; unit?: string; mark?: string }
+  const taken = () => {
+    if (always) return true
+    if (kind === 'press') return by.marks?.includes(said.mark!) ?? false
+    if (kind !== 'reading') return by.kinds?.includes(kind) ?? false
+    const number = by.numbers?.[said.slot!] ?? beside.map((each) => each === said.slot && besides[each]).find(Boolean)
+    return Boolean(number) && (number as { unit: string }).unit === said.unit
+  }
+  return taken() ? null : typeof refused === 'string' ? refused : refused(body)
+}

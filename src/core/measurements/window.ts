@@ -1,19 +1,19 @@
-import { object } from 'yup'
-import { finite, measuredAs, measurement } from './measurement'
+import { entered } from './measurement'
 
 /** The window of a fraction as the group widened it; the entry's reason says why. */
-export const window = measurement({
-  schema: object({
-    lowC: finite.min(-100).max(500),
-    highC: finite
-      .min(-100)
-      .max(500)
-      .test('above-low', 'the window ends above where it begins', function (value) {
-        return value > (this.parent as { lowC: number }).lowC
-      }),
-  }),
+export const window = entered({
+  schema: ({ object, finite }) =>
+    object({
+      lowC: finite.min(-100).max(500),
+      highC: finite
+        .min(-100)
+        .max(500)
+        .test('above-low', 'the window ends above where it begins', function (value) {
+          return value > (this.parent as { lowC: number }).lowC
+        }),
+    }),
   needsReason: 'a wider window needs a reason',
-  refuses: measuredAs('head', 'window of a fraction'),
+  refused: 'window of a fraction',
   label: () => 'Window widened',
   value: ({ lowC, highC }, reason) => `${lowC}–${highC} °C: ${reason ?? ''}`,
 })

@@ -84,7 +84,7 @@ test('its own rule and the doubt of its planner stand in the margin', () => {
 
 test('a run asks for its reading, and for what may be written besides', () => {
   const state = foldRun(plan, 1, []).steps.find((each) => each.step.id === id)!
-  expect(dueIn(state)).toMatchObject({ kind: 'note', slot: 'sample slot' })
+  expect(dueIn(state)).toMatchObject({ kind: 'words', slot: 'sample slot' })
   expect(besidesDue(state).map(({ slot }) => slot)).toEqual(['temperature'])
 })
 

@@ -1,3 +1,5 @@
+import type { Beside } from '../measurements/besides'
+import type { MeasurementKey } from '../measurements/registry'
 import type { Words } from '../words/words'
 import type { Plan, Step } from '../plan/plan'
 import type { StepFact } from '../plan/stepFacts'
@@ -50,8 +52,8 @@ export interface Operation {
   meant?: readonly Purpose[]
   /** Where it stands in a plan of its own accord. */
   place?: 'first' | 'waste' | 'last'
-  /** What its readings are, where its kind does not say so. */
-  measures?: 'head' | 'tubes' | 'slot' | 'boiling range' | 'refractive index' | 'pH' | 'titre' | 'made up' | 'spots'
+  /** How it is measured; where nothing is said it is ticked off, and what is held has its clock. */
+  measures?: MeasurementKey | ((step: Step) => MeasurementKey)
   /** What may be written besides while it goes on. */
-  besides?: readonly ('temperature' | 'heater')[]
+  besides?: readonly Beside[]
 }

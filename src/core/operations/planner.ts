@@ -10,7 +10,7 @@ import type { Blanks, Field, Filled } from './fields'
 import type { OwnKey } from './own'
 import type { StepRule } from './query'
 import type { HeadReading } from './distil/headReadings'
-import type { Weighing } from './dry/constantMass'
+import type { Weighing } from '../measurements/agreement'
 
 /** What was really measured, where a run is looked at rather than a plan. */
 export interface Measured {

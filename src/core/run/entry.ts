@@ -1,7 +1,7 @@
 import { shows, type EntryBodies, type EntryKind } from '../measurements/registry'
 
 export type { EntryBodies, EntryKind }
-export type { Mark } from '../measurements/press'
+export type { Mark } from '../measurements/marks'
 
 /** Kinds that say what an instrument showed: a signature covers them, and they are struck, never changed. */
 export type ShownKind = 'reading' | 'melting' | 'boiling' | 'refraction' | 'purity' | 'spots' | 'head'

@@ -1,4 +1,5 @@
 import { mixed, number, object, string, ValidationError } from 'yup'
+import { kit } from '../measurements/kit'
 import { entryKinds, reasonNeeded, schemaOf, type EntryBodies, type EntryKind } from '../measurements/registry'
 import type { Entry } from './entry'
 
@@ -37,7 +38,7 @@ const envelope = object({
  */
 export function entrySchema(value: unknown): Entry {
   const entry = envelope.validateSync(value, { strict: true })
-  const body = schemaOf(entry.kind).noUnknown().validateSync(entry.body, { strict: true })
+  const body = schemaOf(entry.kind)(kit).noUnknown().validateSync(entry.body, { strict: true })
   const corrects = entry.supersedes !== null && entry.supersedes !== undefined
   const reason = entry.reason?.trim() || null
   if (corrects && !reason) throw new ValidationError('a correction needs a reason')

@@ -5,8 +5,10 @@ import { plus, type Figure } from '../quantity/figure'
 import { ends } from '../measurements/registry'
 import { clocksOf, type Clock } from './clocks'
 import { isShown, type Entry, type ShownKind } from './entry'
-import { lastTwoAgree } from '../operations/dry/constantMass'
-import { netOf, readability, type Net } from './net'
+import { lastTwoAgree } from '../measurements/agreement'
+import type { Measurement, Net } from '../measurements/measurement'
+import { readability } from '../measurements/numbers'
+import { measurementIn } from '../operations/readings'
 import { inOrder } from './order'
 import type { SignatureState, StepState, Struck } from './stepState'
 
@@ -58,8 +60,9 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
       const later = entry.kind === 'signature' ? undefined : successor.get(entry.id)
       return later ? [{ entry, by: later.by, at: later.at, reason: later.reason ?? '' }] : []
     })
-    const net = netOf(step, standing)
-    const done = isDone(step, standing, net)
+    const measurement = measurementIn(step)
+    const net = measurement.net?.({ step, standing }) ?? null
+    const done = isDone(step, standing, net, measurement)
     if (!done && now < 0) now = index
     return {
       step,
@@ -135,19 +138,8 @@ function staysDry(before: Sample | undefined, mass: Figure, steps: readonly Step
   )
 }
 
-function isDone(step: Step, standing: readonly Entry[], net: Net | null): boolean {
-  if (standing.some(({ kind }) => kind === 'done' || ends(kind))) return true
-  switch (step.kind) {
-    case 'charge':
-    case 'weigh':
-      return net !== null
-    case 'dry':
-      return net?.agreed === true
-    case 'reflux':
-      return standing.some((entry) => entry.kind === 'press' && entry.body.mark === 'heat-off')
-    default:
-      return false
-  }
+function isDone(step: Step, standing: readonly Entry[], net: Net | null, { isOver }: Measurement): boolean {
+  return standing.some(({ kind }) => kind === 'done' || ends(kind)) || (isOver?.({ step, standing }, net) ?? false)
 }
 
 /** A signature holds while every reading it covers stands and it covers every reading of the step that stands. */

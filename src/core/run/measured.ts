@@ -1,8 +1,10 @@
 import type { Measured } from '../operations/planner'
-import { markedAt } from './clocks'
+import { headsIn } from '../measurements/head'
+import { readingsIn } from '../measurements/numbers'
+import { markedAt } from '../measurements/press'
+import { titresOf } from '../measurements/titre'
 import type { Entry } from './entry'
 import type { RunState } from './foldRun'
-import { readingsIn, titresOf } from './net'
 
 const minutes = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / 60_000
 
@@ -30,7 +32,7 @@ export function measuredOf(run: RunState): Measured {
       return readings.map(({ at, body }) => ({ atMin: minutes(from, at), celsius: body.value }))
     }),
     heads: of(({ standing }) => {
-      const heads = standing.filter((entry) => entry.kind === 'head') as Entry<'head'>[]
+      const heads = headsIn(standing)
       return heads.length > 0 ? heads.map(({ body }) => ({ volumeML: body.volumeML, headC: body.headC })) : null
     }),
     windows: of(

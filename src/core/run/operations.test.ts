@@ -1,4 +1,3 @@
-import type { Slot } from '../measurements/reading'
 /** What a run writes for its operations: temperatures, portions, tubes, slots, and ranges put right. */
 import { TestLog } from '@/test-support/entries'
 import { acetanilide, fractionation } from '@/test-support/plans'
@@ -32,7 +31,7 @@ describe('hot solvent portion by portion', () => {
   test('one portion asks for the next; a sum already written stands', () => {
     const log = new TestLog()
     expect(dueIn(state(log, 'crystallise'))).toMatchObject({ slot: 'volume' })
-    expect(dueIn(state(log, 'crystallise'), undefined, true)).toMatchObject({ slot: 'portion', label: 'Hot solvent, portion 1' })
+    expect(dueIn(state(log, 'crystallise'), 'portions')).toMatchObject({ slot: 'portion', label: 'Hot solvent, portion 1' })
     log.reading('crystallise', 'portion', 60, 0, {}, 'mL')
     expect(dueIn(state(log, 'crystallise'))).toMatchObject({ slot: 'portion', label: 'Hot solvent, portion 2' })
     log.reading('crystallise', 'volume', 98, 0, {}, 'mL')
@@ -54,7 +53,10 @@ describe('temperatures', () => {
     const log = new TestLog()
     expect(besidesDue(state(log, 'reflux'))).toEqual([])
     log.press('reflux', 'heat-on')
-    expect(besidesDue(state(log, 'reflux'))).toMatchObject([{ label: 'Temperature, reading 1', unit: '°C' }, { slot: 'heater' }])
+    expect(besidesDue(state(log, 'reflux'))).toMatchObject([
+      { due: { label: 'Temperature, reading 1', unit: '°C' } },
+      { slot: 'heater' },
+    ])
     log.press('reflux', 'onset')
     for (const celsius of [117, 119]) log.reading('reflux', 'temperature', celsius, 0, {}, '°C')
     expect(measuredOf(fold(log)).temperatures.reflux).toEqual([
@@ -65,7 +67,7 @@ describe('temperatures', () => {
     expect(askAbout(fold(log), log.entries.at(-1)!)).toBeNull()
   })
   test('below zero is a temperature; below absolute reason, or a mass below zero, is refused', () => {
-    const entry = (slot: Slot, value: number) => ({
+    const entry = (slot: string, value: number) => ({
       ...new TestLog().reading('cool', slot, value, 0, {}, '°C'),
       id: '01HZZZZZZZZZZZZZZZZZZZ0001',
     })
@@ -111,7 +113,7 @@ test('weighings of a drying solid, in minutes from the first', () => {
 test('a sample asks for its slot, a panel for its tubes', () => {
   const { plan, id } = addStep(fractionation, 'test', 'send')
   const log = new TestLog()
-  expect(dueIn(state(log, 'send', plan))).toMatchObject({ kind: 'note', slot: 'sample slot' })
+  expect(dueIn(state(log, 'send', plan))).toMatchObject({ kind: 'words', slot: 'sample slot' })
   expect(dueIn(state(log, id, plan))).toMatchObject({ kind: 'tubes' })
   log.add('send', 'note', { slot: 'sample slot', text: 'A3' })
   expect(dueIn(state(log, 'send', plan))).toMatchObject({ kind: 'done' })
@@ -132,7 +134,7 @@ describe('a distillation', () => {
     expect(dueIn(state(new TestLog(), 'distil-light', fractionation))).toMatchObject({ kind: 'head', first: true })
     const log = heads([[0, 80.5]])
     expect(dueIn(state(log, 'distil-light', fractionation))).toMatchObject({ first: false, label: 'Head, reading 2' })
-    expect(besidesDue(state(log, 'distil-light', fractionation))).toMatchObject([{ slot: 'heater', unit: '' }])
+    expect(besidesDue(state(log, 'distil-light', fractionation))).toMatchObject([{ slot: 'heater', due: { unit: '' } }])
     log.done('distil-light')
     expect(state(log, 'distil-light', fractionation).status).toBe('done')
   })

@@ -5,7 +5,7 @@ import { TestLog } from '@/test-support/entries'
 import { runResults } from '../result/runResults'
 import type { Entry } from './entry'
 import { foldRun } from './foldRun'
-import { readingIn } from './net'
+import { readingIn } from '../measurements/numbers'
 
 const grams = fc.integer({ min: 1, max: 9_000 }).map((value) => value / 1000)
 const state = (entries: readonly Entry[], id: string, scale = 1) =>

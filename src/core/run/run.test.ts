@@ -3,11 +3,11 @@ import { acetanilide, benzoin, fractionation } from '@/test-support/plans'
 import { addStep } from '../edit/addStep'
 import { TestLog } from '@/test-support/entries'
 import { askAbout } from './askAbout'
-import { dueIn, weighingChoices } from './due'
+import { dueIn, waysIn } from './due'
 import type { Entry } from './entry'
 import { entrySchema } from './entrySchema'
 import { foldRun } from './foldRun'
-import { lastTwoAgree } from '../operations/dry/constantMass'
+import { lastTwoAgree } from '../measurements/agreement'
 
 const fold = (log: TestLog, scale = 1) => foldRun(acetanilide, scale, log.entries)
 const step = (log: TestLog, id: string) => fold(log).steps.find((state) => state.step.id === id)!
@@ -180,7 +180,13 @@ describe('drying', () => {
 describe('what is due', () => {
   test('weighing by difference asks for the full vial, then the empty one in the same state', () => {
     const log = new TestLog()
-    expect(weighingChoices(step(log, 'charge-aniline'))).toEqual(['difference', 'tare'])
+    expect(waysIn(step(log, 'charge-aniline'))).toEqual({
+      words: 'Way of weighing',
+      ways: [
+        { key: 'difference', words: 'By difference' },
+        { key: 'tare', words: 'Tare and add' },
+      ],
+    })
     expect(due(log, 'charge-aniline')).toMatchObject({ slot: 'full', unit: 'g', decimals: 3, asksClosure: true })
     log.add('charge-aniline', 'reading', {
       slot: 'full',
@@ -224,10 +230,10 @@ describe('what is due', () => {
         expect(next).not.toBeNull()
         if (next.kind === 'press') log.press(state.step.id, next.mark)
         else if (next.kind === 'done') log.done(state.step.id)
-        else if (next.kind === 'melting') log.add(state.step.id, 'melting', { onsetC: 113, clearC: 115, decimals: 1 })
+        else if (next.kind === 'pair') log.add(state.step.id, 'melting', { onsetC: 113, clearC: 115, decimals: 1 })
         else if (next.kind === 'tare')
           log.add(state.step.id, 'reading', { slot: 'tared', value: 0, unit: 'g', decimals: 2, weighing: { method: 'tare' } })
-        else if (next.kind === 'note') log.add(state.step.id, 'note', { slot: next.slot, text: 'A3' })
+        else if (next.kind === 'words') log.add(state.step.id, 'note', { slot: next.slot, text: 'A3' })
         else if (next.kind === 'head' && next.first)
           log.add(state.step.id, 'head', { volumeML: 0, volumeDecimals: 1, headC: 80, decimals: 1 })
         else if (next.kind === 'tubes' || next.kind === 'head') log.done(state.step.id)

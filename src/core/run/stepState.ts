@@ -1,6 +1,6 @@
 import type { Step } from '../plan/plan'
 import type { Entry } from './entry'
-import type { Net } from './net'
+import type { Net } from '../measurements/measurement'
 
 /** A struck entry: what stood there, when it was struck, why and by whom. */
 export interface Struck {

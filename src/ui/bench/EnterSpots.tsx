@@ -1,10 +1,8 @@
 import { useState } from 'react'
-import { retention } from '@/core/measurements/spots'
+import { mostSpots, retention } from '@/core/measurements/spots'
 import { readNumber } from '@/core/quantity/readQuantity'
 import { writeNumber } from '@/core/quantity/write'
 import type { Write } from './write'
-
-const most = 12
 
 /** A plate: how far the front went, and each spot with what it is of. */
 export function EnterSpots({ step, write }: { step: string; write: Write }) {
@@ -59,7 +57,7 @@ export function EnterSpots({ step, write }: { step: string; write: Write }) {
           )
         })}
       </div>
-      {rows.length < most && (
+      {rows.length < mostSpots && (
         <button type="button" className="plain" onClick={() => setRows([...rows, { of: '', mm: '' }])}>
           One more spot
         </button>

@@ -1,6 +1,6 @@
 'use client'
 
-import { memo, useRef, type KeyboardEvent } from 'react'
+import { memo, useDeferredValue, useRef, type KeyboardEvent } from 'react'
 import type { Column } from '@/core/edit/editLine'
 
 export interface CellDisplay {
@@ -65,6 +65,8 @@ export const QuantityCell = memo(function QuantityCell(props: Props) {
   const input = useRef<HTMLInputElement>(null)
   const shown = display ? `${display.number}${display.unit ? ` ${display.unit}` : ''}` : ''
   const editing = text !== undefined
+  // Nobody sees the field until the cursor is in it: a hundred of them are written after the figures have been painted.
+  const inField = useDeferredValue(shown)
 
   const move = (rows: number, columns: number) => {
     const table = input.current?.closest('table')
@@ -128,7 +130,7 @@ export const QuantityCell = memo(function QuantityCell(props: Props) {
         aria-label={`${label}${display ? (display.typed ? ', typed' : ', derived') : ', unknown'}`}
         aria-invalid={problem ? true : undefined}
         aria-describedby={problem ? problemId(line, of) : undefined}
-        value={text ?? shown}
+        value={text ?? inField}
         readOnly={readOnly}
         autoComplete="off"
         spellCheck={false}

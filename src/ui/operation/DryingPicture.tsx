@@ -11,7 +11,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts'
-import { dryingTrend } from '@/core/operations/dry/constantMass'
+import { dryingTrend } from '@/core/measurements/agreement'
 import { agreementG, weighingsOf, type DryBlanks } from '@/core/operations/dry/planner'
 import type { Context } from '@/core/operations/planner'
 import { deviceOf, uncertaintyOf } from '@/core/quantity/device'

@@ -15,4 +15,5 @@ export const assemble: Operation = {
   }),
   asks: ['water-runs', 'open-to-air', 'chips-or-stirrer'],
   setsUp: true,
+  measures: 'checked',
 }

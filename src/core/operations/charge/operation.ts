@@ -21,4 +21,5 @@ export const charge: Operation = {
       ...times(8),
     }
   },
+  measures: (step) => (step.kind === 'charge' && step.measure === 'volume' ? 'volume' : 'mass'),
 }

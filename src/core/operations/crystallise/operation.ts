@@ -27,4 +27,5 @@ export const crystallise: Operation = {
     antiML: 'as the amounts',
     secondML: 'as the amounts',
   },
+  measures: 'hot solvent',
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { dryingTrend } from './constantMass'
+import { dryingTrend } from '../../measurements/agreement'
 import { agentsFor, dryingAgents, dryingDose } from '../dry-solution/dryingAgents'
 
 const magnesium = dryingAgents.find(({ name }) => name === 'magnesium sulfate')!

@@ -18,4 +18,5 @@ export const dry: Operation = {
   }),
   effect: { leaves: 'product' },
   scales: { 'weighings.massG': 'as the amounts' },
+  measures: 'constant mass',
 }

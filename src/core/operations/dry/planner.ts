@@ -1,7 +1,7 @@
 import { substanceOfSample, type Step } from '../../plan/plan'
 import { deviceOf, uncertaintyOf } from '../../quantity/device'
 import { writeNumber } from '../../quantity/write'
-import { agreementOf, dryingTrend, lastTwoAgree, type Weighing } from './constantMass'
+import { agreementOf, dryingTrend, lastTwoAgree, type Weighing } from '../../measurements/agreement'
 import { expectedProductG } from '../vessel/inVessel'
 import { fact, planner, unknown, usual, when, type Advice, type Context } from '../planner'
 import { blank, list, type Blanks } from '../fields'

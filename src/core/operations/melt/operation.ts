@@ -16,4 +16,5 @@ export const melt: Operation = {
   }),
   asks: ['heated-slowly'],
   effect: { leaves: 'product' },
+  measures: 'melting range',
 }

@@ -6,7 +6,7 @@ import type { OwnOperation, Plan, Step } from '../../plan/plan'
 import { reactionTable } from '../../reaction/reactionTable'
 import { cautionsOf } from '../../safety/cautionsOf'
 import { meetingsIn } from '../../safety/meetingsIn'
-import { takesIn } from '../readings'
+import { measurementIn } from '../readings'
 import { contextOf, filledFor, plannerFor, reportFor } from '../planners'
 import { stepContents } from '../vessel/contents'
 
@@ -25,7 +25,7 @@ test('it stands in the plan whole, and is read back', () => {
   const { plan, id } = added({ danger: 'Dust.', blanks: [mesh], measures: 'pH', effect: 'stays' })
   expect(readPlanFile(writePlanFile(plan))).toEqual(plan)
   expect(cautionsOf(plan, reactionTable(plan), stepIn(plan, id))).toContain('Dust.')
-  expect(takesIn(stepIn(plan, id))).toMatchObject({ slots: ['pH'], measures: ['pH'] })
+  expect(measurementIn(stepIn(plan, id)).numbers).toHaveProperty('pH')
   expect(ownIn([plan, plan])).toEqual([{ ...made({ danger: 'Dust.', blanks: [mesh], measures: 'pH', effect: 'stays' }) }])
   expect(ownIn([acetanilide])).toEqual([])
 })

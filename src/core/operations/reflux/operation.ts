@@ -15,4 +15,5 @@ export const reflux: Operation = {
   }),
   heats: 'under a condenser',
   besides: ['temperature', 'heater'],
+  measures: 'reflux clock',
 }

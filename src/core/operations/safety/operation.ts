@@ -12,4 +12,5 @@ export const safety: Operation = {
     ...times(5),
   }),
   place: 'first',
+  measures: 'understood',
 }

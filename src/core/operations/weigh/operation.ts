@@ -17,4 +17,5 @@ export const weigh: Operation = {
     ...times(5),
   }),
   effect: { leaves: 'product' },
+  measures: 'mass',
 }

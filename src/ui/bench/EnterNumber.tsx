@@ -1,0 +1,81 @@
+import { useState } from 'react'
+import type { NumberDue } from '@/core/measurements/due'
+import { askAbout } from '@/core/run/askAbout'
+import type { EntryBodies } from '@/core/run/entry'
+import type { RunState } from '@/core/run/foldRun'
+import type { StepState } from '@/core/run/stepState'
+import { NumberPad } from './NumberPad'
+import { Question } from './Question'
+import { ReadingField } from './ReadingField'
+import { readingOf } from './readingOf'
+import { draftOf, type Write } from './write'
+
+type Closure = 'with cap' | 'without cap'
+
+interface Props {
+  run: RunState
+  state: StepState
+  due: NumberDue
+  write: Write
+}
+
+/** One number from one device, with the state of the container where it counts. */
+export function EnterNumber({ run, state, due, write }: Props) {
+  const first = state.standing.find((entry) => entry.kind === 'reading')
+  const closureBefore = first?.kind === 'reading' ? first.body.weighing?.closure : undefined
+  const [text, setText] = useState('')
+  const [closure, setClosure] = useState<Closure | undefined>(closureBefore)
+  const [problem, setProblem] = useState<string>()
+  const [asked, setAsked] = useState<string>()
+
+  const take = (kept?: string) => {
+    const read = readingOf(text, due.unit, due.decimals)
+    if (!read.ok) return setProblem(read.problem)
+    if (due.asksClosure && !closure)
+      return setProblem('Say whether the cap is on: the second weighing must be in the same state.')
+    const body: EntryBodies['reading'] = {
+      slot: due.slot,
+      ...read.value,
+      unit: due.unit,
+      ...(due.weighing ? { weighing: { method: due.weighing, ...(due.asksClosure && closure ? { closure } : {}) } } : {}),
+      ...(kept === undefined ? {} : { asked: kept }),
+    }
+    const question = kept === undefined ? askAbout(run, draftOf('reading', state.step.id, body)) : null
+    if (question) return setAsked(question)
+    write('reading', state.step.id, body)
+  }
+  if (asked) return <Question question={asked} onCorrect={() => setAsked(undefined)} onKeep={() => take(asked)} />
+  return (
+    <>
+      {due.asksClosure && (
+        <div className="choice" role="group" aria-label="State of the container">
+          {(['with cap', 'without cap'] as const).map((choice) => (
+            <button key={choice} type="button" aria-pressed={closure === choice} onClick={() => setClosure(choice)}>
+              {choice === 'with cap' ? 'With cap' : 'Without cap'}
+            </button>
+          ))}
+        </div>
+      )}
+      <ReadingField
+        label={due.label}
+        unit={due.unit}
+        value={text}
+        onValue={(value) => {
+          setText(value)
+          setProblem(undefined)
+        }}
+        onEnter={() => take()}
+        problem={problem}
+      />
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <NumberPad value={text} onValue={setText} />
+      <button type="button" className="go" onClick={() => take()}>
+        Write it down
+      </button>
+    </>
+  )
+}
