@@ -26,12 +26,12 @@ import { DuePanel } from './DuePanel'
 import { SafetyParts } from '../desk/SafetyParts'
 import { RefusedEntries } from './RefusedEntries'
 import { Observe } from './Observe'
-import { SignDialog } from './SignDialog'
 import { StrikePanel } from './StrikePanel'
 import type { Write } from './write'
 import { Wrote } from './Wrote'
 
 const AllDone = later(() => import('./AllDone').then((module) => module.AllDone))
+const SignDialog = later(() => import('./SignDialog').then((module) => module.SignDialog))
 const BenchFigures = later(() => import('./BenchFigures').then((module) => module.BenchFigures))
 
 /** Long enough after the first step stands, ms. */

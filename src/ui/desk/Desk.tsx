@@ -191,6 +191,7 @@ export function Desk(props: DeskProps) {
     (at?: { step: string; blank: string }) => setAsked(at && { ...at, from: document.activeElement as HTMLElement }),
     [],
   )
+  const openOrClose = useCallback((line: string) => setOpenLine((open) => (open === line ? undefined : line)), [])
   const { travel } = draft
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -283,7 +284,7 @@ export function Desk(props: DeskProps) {
           texts={stillWrong}
           actions={actions}
           openLine={readOnly ? undefined : openLine}
-          onOpen={(line) => setOpenLine(openLine === line ? undefined : line)}
+          onOpen={openOrClose}
           editor={(computed) => (
             <LineEditor
               plan={plan}
@@ -315,7 +316,7 @@ export function Desk(props: DeskProps) {
             </Button>
           </div>
         )}
-        <GreenLine plan={shown} table={table} revision={base.id} />
+        <GreenLine plan={later} table={laterTable} revision={base.id} />
         <ProcedureStrip
           plan={later}
           table={laterTable}

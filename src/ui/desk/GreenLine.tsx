@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { Plan } from '@/core/plan/plan'
 import { writeNumber } from '@/core/quantity/write'
 import { yieldCeiling } from '@/core/reaction/equilibrium'
@@ -5,7 +6,15 @@ import { greenFigures } from '@/core/reaction/greenFigures'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
 
 /** Under the table: what the equation and the ledger say about waste, the ceiling an equilibrium sets, and the files to take away. */
-export function GreenLine({ plan, table, revision }: { plan: Plan; table: ReactionTable; revision: string }) {
+export const GreenLine = memo(function GreenLine({
+  plan,
+  table,
+  revision,
+}: {
+  plan: Plan
+  table: ReactionTable
+  revision: string
+}) {
   const green = greenFigures(plan, table)
   const ceiling = yieldCeiling(plan, table)
   const equation = table.lines.filter(({ line }) => line.coefficient !== null)
@@ -44,7 +53,7 @@ export function GreenLine({ plan, table, revision }: { plan: Plan; table: Reacti
       </span>
     </p>
   )
-}
+})
 
 /** Two figures are all that such a number deserves. */
 function short(value: number): string {

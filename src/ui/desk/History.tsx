@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import Link from 'next/link'
 import { longDay } from '../time'
 
@@ -17,7 +18,7 @@ interface Props {
 }
 
 /** The revisions of a preparation, the newest first, each with what changed. */
-export function History({ history, preparation, zone, current }: Props) {
+export const History = memo(function History({ history, preparation, zone, current }: Props) {
   if (history.length === 0) return null
   return (
     <section className="history">
@@ -40,4 +41,4 @@ export function History({ history, preparation, zone, current }: Props) {
       </ul>
     </section>
   )
-}
+})

@@ -115,10 +115,7 @@ export const QuantityCell = memo(function QuantityCell(props: Props) {
   return (
     <div className={`cell ${display?.typed ? 'is-typed' : 'is-derived'}${editing ? ' editing' : ''}`}>
       <span className="face fig" aria-hidden="true">
-        <span className={display?.typed ? 'typed' : 'derived'}>
-          {whole}
-          {part !== undefined && `.${part}`}
-        </span>
+        <span className={display?.typed ? 'typed' : 'derived'}>{part === undefined ? whole : `${whole}.${part}`}</span>
         <span className="unit">{display?.unit}</span>
         <span className="pad">
           {columnDecimals > 0 && (part === undefined ? '.' : '') + '0'.repeat(Math.max(0, columnDecimals - (part?.length ?? 0)))}

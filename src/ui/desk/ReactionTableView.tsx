@@ -1,11 +1,12 @@
 'use client'
 
-import { Fragment, type ReactNode } from 'react'
+import { Fragment, memo, useDeferredValue, type ReactNode, type RefObject } from 'react'
 import { lineName } from '@/core/plan/lineName'
 import { isProduct, isReactant, mainResult, type Plan } from '@/core/plan/plan'
 import { writeFigure, writeNumber, writeRatio } from '@/core/quantity/write'
 import type { Column } from '@/core/edit/editLine'
 import type { ComputedLine, ReactionTable } from '@/core/reaction/reactionTable'
+import { useInView } from '../useInView'
 import { formText } from '../figures/formText'
 import { MoleBar } from '../figures/MoleBar'
 import { problemId, QuantityCell, type CellActions, type CellDisplay } from './QuantityCell'
@@ -82,59 +83,21 @@ export function ReactionTableView(props: Props) {
       <tbody>
         {table.lines.map((line, row) => (
           <Fragment key={line.line.id}>
-            <tr
-              data-about={line.line.id}
-              className={[line.limiting ? 'limiting' : '', isProduct(line.line) ? 'product' : ''].join(' ').trim() || undefined}
-            >
-              <td className="nu">{line.line.coefficient ?? ''}</td>
-              <td className="substance">
-                <span className={line.line.id === result?.product ? 'main' : undefined}>
-                  {readOnly ? (
-                    line.substance.name
-                  ) : (
-                    <button
-                      type="button"
-                      className="opens"
-                      aria-expanded={openLine === line.line.id}
-                      title="Part, bottle, device, place"
-                      onClick={() => onOpen(line.line.id)}
-                    >
-                      {line.substance.name}
-                    </button>
-                  )}
-                </span>
-                <small>{describe(line)}</small>
-              </td>
-              {columns.map((column, at) => {
-                const kept = texts[`${line.line.id} ${column}`]
-                return (
-                  <td className="n" key={column}>
-                    <QuantityCell
-                      row={row}
-                      column={at}
-                      label={`${column} of ${line.substance.name}${line.line.note ? ` (${line.line.note})` : ''}`}
-                      display={displays[row]![at]!}
-                      columnDecimals={decimals[at]!}
-                      text={kept?.text}
-                      problem={kept?.problem}
-                      readOnly={readOnly}
-                      line={line.line.id}
-                      of={column}
-                      actions={actions}
-                    />
-                  </td>
-                )
-              })}
-              <td className="bar">
-                <BarCell
-                  plan={plan}
-                  line={line}
-                  table={table}
-                  scale={scale}
-                  onFocus={() => actions.focus({ line: line.line.id, column: 'excess' })}
-                />
-              </td>
-            </tr>
+            <Row
+              plan={plan}
+              line={line}
+              row={row}
+              displays={displays[row]!}
+              decimals={decimals}
+              texts={texts}
+              table={table}
+              scale={scale}
+              main={line.line.id === result?.product}
+              readOnly={readOnly}
+              open={openLine === line.line.id}
+              onOpen={onOpen}
+              actions={actions}
+            />
             {line.substance.caution && !isProduct(line.line) && (
               // On paper, where there is no margin beside it.
               <tr className="print-only">
@@ -171,6 +134,92 @@ export function ReactionTableView(props: Props) {
     </table>
   )
 }
+
+interface RowProps {
+  plan: Plan
+  line: ComputedLine
+  row: number
+  displays: readonly (CellDisplay | null)[]
+  decimals: readonly number[]
+  texts: Props['texts']
+  table: ReactionTable
+  /** Shares of the longest bar to the mmol. */
+  scale: number
+  main: boolean
+  readOnly: boolean
+  open: boolean
+  onOpen: (line: string) => void
+  actions: CellActions
+}
+
+/** A line of the table. Those that nobody sees follow after the paint, so that a key never waits for them. */
+function Row(props: RowProps) {
+  const [ref, inView] = useInView<HTMLTableRowElement>()
+  const later = useDeferredValue(props)
+  // What is being typed is never late.
+  const typed = columns.some((column) => props.texts[`${props.line.line.id} ${column}`])
+  return <RowFace {...(inView || typed ? props : later)} to={ref} />
+}
+
+const RowFace = memo(function RowFace(props: RowProps & { to: RefObject<HTMLTableRowElement | null> }) {
+  const { plan, line, row, displays, decimals, texts, table, scale, main, readOnly, open, onOpen, actions, to } = props
+  return (
+    <tr
+      ref={to}
+      data-about={line.line.id}
+      className={[line.limiting ? 'limiting' : '', isProduct(line.line) ? 'product' : ''].join(' ').trim() || undefined}
+    >
+      <td className="nu">{line.line.coefficient ?? ''}</td>
+      <td className="substance">
+        <span className={main ? 'main' : undefined}>
+          {readOnly ? (
+            line.substance.name
+          ) : (
+            <button
+              type="button"
+              className="opens"
+              aria-expanded={open}
+              title="Part, bottle, device, place"
+              onClick={() => onOpen(line.line.id)}
+            >
+              {line.substance.name}
+            </button>
+          )}
+        </span>
+        <small>{describe(line)}</small>
+      </td>
+      {columns.map((column, at) => {
+        const kept = texts[`${line.line.id} ${column}`]
+        return (
+          <td className="n" key={column}>
+            <QuantityCell
+              row={row}
+              column={at}
+              label={`${column} of ${line.substance.name}${line.line.note ? ` (${line.line.note})` : ''}`}
+              display={displays[at]!}
+              columnDecimals={decimals[at]!}
+              text={kept?.text}
+              problem={kept?.problem}
+              readOnly={readOnly}
+              line={line.line.id}
+              of={column}
+              actions={actions}
+            />
+          </td>
+        )
+      })}
+      <td className="bar">
+        <BarCell
+          plan={plan}
+          line={line}
+          table={table}
+          scale={scale}
+          onFocus={() => actions.focus({ line: line.line.id, column: 'excess' })}
+        />
+      </td>
+    </tr>
+  )
+})
 
 /** What is in the bottle, and what the line is for. */
 function describe({ line, substance }: ComputedLine): string {

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { lineName } from '@/core/plan/lineName'
 import { lineOfSample, productSample, samplesOf, type Plan } from '@/core/plan/plan'
 import { quantities } from '@/core/result/quantities/registry'
@@ -15,7 +15,7 @@ interface Props {
 type Want = NonNullable<Plan['wants']>[number]
 
 /** What is to come out of the work: the results that the plan wants, its samples and what they are made of. */
-export function ResultsWanted({ plan, onChange }: Props) {
+export const ResultsWanted = memo(function ResultsWanted({ plan, onChange }: Props) {
   const { wants: _wants, ...silent } = plan
   const all = wantedResults(silent)
   const chosen = new Set(wantedResults(plan).map(({ key }) => key))
@@ -95,7 +95,7 @@ export function ResultsWanted({ plan, onChange }: Props) {
       )}
     </section>
   )
-}
+})
 
 function WantMore({ samples, onWant }: { samples: readonly string[]; onWant: (want: Want) => void }) {
   const [sample, setSample] = useState('')
