@@ -1,141 +1,114 @@
-import { spawn } from 'node:child_process'
-import { cpSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, symlinkSync, writeFileSync } from 'node:fs'
+import { fork, type ChildProcess } from 'node:child_process'
+import { readFileSync, readdirSync, statSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
-import ts from 'typescript'
-import { clearLeftOver } from './leftOver'
-import { home, workFolder } from './home'
+import { home } from './home'
+import type { Asked, Everything, Ready, Told } from './mutantRun'
+import { withSwitches, type Mutant } from './mutants'
 
-/** A decision changed on purpose: a test should notice. */
-export interface Mutant {
-  start: number
-  end: number
-  was: string
-  becomes: string
-  line: number
-}
-
-const operators = new Map<ts.SyntaxKind, string>([
-  [ts.SyntaxKind.PlusToken, '-'],
-  [ts.SyntaxKind.MinusToken, '+'],
-  [ts.SyntaxKind.AsteriskToken, '/'],
-  [ts.SyntaxKind.SlashToken, '*'],
-  [ts.SyntaxKind.LessThanToken, '<='],
-  [ts.SyntaxKind.LessThanEqualsToken, '<'],
-  [ts.SyntaxKind.GreaterThanToken, '>='],
-  [ts.SyntaxKind.GreaterThanEqualsToken, '>'],
-  [ts.SyntaxKind.EqualsEqualsEqualsToken, '!=='],
-  [ts.SyntaxKind.ExclamationEqualsEqualsToken, '==='],
-  [ts.SyntaxKind.AmpersandAmpersandToken, '||'],
-  [ts.SyntaxKind.BarBarToken, '&&'],
-  [ts.SyntaxKind.QuestionQuestionToken, '&&'],
-])
-
-const calls = new Map([
-  ['min', 'max'],
-  ['max', 'min'],
-  ['every', 'some'],
-  ['some', 'every'],
-])
-
-/** Every decision of a source file with one change each: operators, comparisons, conditions, numbers. Words in strings and types are left alone. */
-export function mutantsOf(text: string): Mutant[] {
-  const source = ts.createSourceFile('source.ts', text, ts.ScriptTarget.Latest, true)
-  const found: Mutant[] = []
-  const add = (node: ts.Node, becomes: string) => {
-    const start = node.getStart(source)
-    found.push({
-      start,
-      end: node.getEnd(),
-      was: node.getText(source),
-      becomes,
-      line: source.getLineAndCharacterOfPosition(start).line + 1,
-    })
-  }
-  const isWords = (node: ts.Node): boolean =>
-    ts.isStringLiteralLike(node) ||
-    ts.isTemplateExpression(node) ||
-    (ts.isBinaryExpression(node) && (isWords(node.left) || isWords(node.right)))
-  const visit = (node: ts.Node): void => {
-    if (ts.isTypeNode(node) || ts.isImportDeclaration(node) || ts.isInterfaceDeclaration(node)) return
-    if (ts.isBinaryExpression(node)) {
-      const becomes = operators.get(node.operatorToken.kind)
-      const joinsWords = node.operatorToken.kind === ts.SyntaxKind.PlusToken && isWords(node)
-      if (becomes !== undefined && !joinsWords) add(node.operatorToken, becomes)
-    }
-    if (ts.isIfStatement(node)) add(node.expression, `!(${node.expression.getText(source)})`)
-    if (ts.isConditionalExpression(node)) add(node.condition, `!(${node.condition.getText(source)})`)
-    if (ts.isNumericLiteral(node)) add(node, `(${node.text} + 1)`)
-    if (node.kind === ts.SyntaxKind.TrueKeyword) add(node, 'false')
-    if (node.kind === ts.SyntaxKind.FalseKeyword) add(node, 'true')
-    if (ts.isCallExpression(node) && ts.isPropertyAccessExpression(node.expression)) {
-      const becomes = calls.get(node.expression.name.text)
-      if (becomes !== undefined) add(node.expression.name, becomes)
-    }
-    ts.forEachChild(node, visit)
-  }
-  visit(source)
-  return found
-}
-
-export const mutated = (text: string, { start, end, becomes }: Mutant) => text.slice(0, start) + becomes + text.slice(end)
-
-/** A run of tests that is longer than this goes round for ever, which a person would notice. */
+/** A change that takes longer than this goes round for ever, which a person would notice. */
 const mostMs = 60_000
 
-/** Whether the tests of this place fail. */
-function noticed(place: string, tests: string): Promise<boolean> {
-  return new Promise((resolve, reject) => {
-    const jest = spawn(
-      path.join(home, 'node_modules/.bin/jest'),
-      ['--selectProjects', 'core', '--runInBand', '--bail', '--silent', tests],
-      {
-        cwd: place,
-        stdio: 'ignore',
-        timeout: mostMs,
-      },
-    )
-    jest.once('error', reject)
-    jest.once('exit', (code) => resolve(code !== 0))
-  })
+const listed = (root: string, wanted: (file: string) => boolean) =>
+  readdirSync(path.join(home, root), { recursive: true, encoding: 'utf8' })
+    .map((file) => path.join(root, file))
+    .filter(wanted)
+    .sort()
+
+/** A process of its own that runs the tests of the core, with one change at a time. */
+class Runner {
+  private child: ChildProcess | undefined
+
+  constructor(private readonly all: Everything) {}
+
+  /** Starts it anew. @returns the changes that some test reaches, and suites that fail without any */
+  async start(): Promise<Ready> {
+    this.child?.kill('SIGKILL')
+    this.child = fork(path.join(home, 'scripts/mutantRun.ts'), [], {
+      cwd: home,
+      execArgv: process.execArgv,
+      stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+    })
+    const ready = await this.ask(this.all, 10 * mostMs)
+    if (!ready || !('reached' in ready)) throw new Error('The tests of the core did not run.')
+    return ready
+  }
+
+  /** Whether a test notices the change. A process that does not answer is started again, and its change counts as noticed. */
+  async notices(mutant: number): Promise<boolean> {
+    const told = await this.ask({ mutant }, mostMs)
+    if (told && 'noticed' in told) return told.noticed
+    await this.start()
+    return true
+  }
+
+  stop(): void {
+    this.child?.kill('SIGKILL')
+  }
+
+  private ask(asked: Asked, ms: number): Promise<Told | undefined> {
+    const { child } = this
+    return new Promise((resolve) => {
+      const end = (told?: Told) => {
+        clearTimeout(timer)
+        child!.off('message', end)
+        child!.off('exit', gone)
+        resolve(told)
+      }
+      const gone = () => end()
+      const timer = setTimeout(() => end(), ms)
+      child!.once('message', end)
+      child!.once('exit', gone)
+      child!.send(asked)
+    })
+  }
 }
 
-/** `mozle mutate [PATH]`: changes every decision under a folder of the core, one at a time and in a copy, and says which changes the tests of that folder do not notice. */
+/**
+ * `mozle mutate [PATH]`: changes every decision under a folder of the core, one at a time, and says which changes the tests of the core do not notice. The source is read once, with a switch at each
+ * decision; of each change only the tests are run that reach it.
+ */
 export async function mutate(wanted = 'src/core'): Promise<void> {
   const root = wanted.replace(/\/$/, '')
-  const files = statSync(path.join(home, root)).isDirectory()
-    ? readdirSync(path.join(home, root), { recursive: true, encoding: 'utf8' }).map((file) => path.join(root, file))
-    : [root]
-  const work = files
-    .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))
-    .flatMap((file) => {
-      const text = readFileSync(path.join(home, file), 'utf8')
-      return mutantsOf(text).map((mutant) => ({ file, text, mutant }))
-    })
-  await clearLeftOver('mutate')
-  const folder = workFolder(`mutate-${process.pid}`)
-  process.once('exit', () => rmSync(folder, { recursive: true, force: true }))
-  const survivors: string[] = []
-  let done = 0
-  const queue = [...work]
-  const worker = async (index: number) => {
-    const place = path.join(folder, String(index))
-    mkdirSync(place, { recursive: true })
-    for (const each of ['src', 'scripts', 'package.json', 'jest.config.cjs', 'tsconfig.json'])
-      cpSync(path.join(home, each), path.join(place, each), { recursive: true })
-    symlinkSync(path.join(home, 'node_modules'), path.join(place, 'node_modules'))
-    for (let next = queue.shift(); next; next = queue.shift()) {
-      const { file, text, mutant } = next
-      writeFileSync(path.join(place, file), mutated(text, mutant))
-      if (!(await noticed(place, path.dirname(file)))) {
-        survivors.push(`${file}:${mutant.line}  ${mutant.was} → ${mutant.becomes}`)
-        console.log(survivors.at(-1))
+  const isSource = (file: string) => file.endsWith('.ts') && !file.endsWith('.test.ts')
+  const files = statSync(path.join(home, root)).isDirectory() ? listed(root, isSource) : [root]
+  const mutants: (Mutant & { file: string })[] = []
+  const numbered = files.map((file): [string, number] => {
+    const first = mutants.length
+    for (const mutant of withSwitches(readFileSync(path.join(home, file), 'utf8'), first).mutants)
+      mutants.push({ ...mutant, file })
+    return [file, first]
+  })
+  const tests = listed('src/core', (file) => file.endsWith('.test.ts'))
+  const runners = Array.from({ length: Math.max(1, os.cpus().length) }, () => new Runner({ files: numbered, tests }))
+  try {
+    const [ready] = await Promise.all(runners.map((runner) => runner.start()))
+    if (ready!.failing.length > 0)
+      console.log(`left out, since they fail here without a change: ${[...new Set(ready!.failing)].join(', ')}`)
+    const reached = new Set(ready!.reached)
+    const survivors: number[] = []
+    const queue = mutants.map((_, number) => number)
+    let done = 0
+    const work = async (runner: Runner) => {
+      for (let next = queue.shift(); next !== undefined; next = queue.shift()) {
+        if (!reached.has(next) || !(await runner.notices(next))) {
+          survivors.push(next)
+          const { file, line, was, becomes } = mutants[next]!
+          console.log(`${file}:${line}  ${was} → ${becomes}${reached.has(next) ? '' : '  (no test goes there)'}`)
+        }
+        if (++done % 500 === 0) console.log(`${done} of ${mutants.length}`)
       }
-      writeFileSync(path.join(place, file), text)
-      if (++done % 50 === 0) console.log(`${done} of ${work.length}`)
     }
+    await Promise.all(runners.map(work))
+    const share = (numbers: (number: number) => boolean) => {
+      const of = mutants.filter((_, number) => numbers(number)).length
+      const left = survivors.filter(numbers).length
+      return `${of - left} of ${of} changes noticed: ${((100 * (of - left)) / Math.max(1, of)).toFixed(0)} %`
+    }
+    const parts = [...new Set(mutants.map(({ file }) => path.dirname(file)))]
+    for (const part of parts) console.log(`${part.padEnd(44)} ${share((number) => path.dirname(mutants[number]!.file) === part)}`)
+    console.log(share(() => true))
+  } finally {
+    for (const runner of runners) runner.stop()
   }
-  await Promise.all(Array.from({ length: Math.max(1, os.cpus().length) }, (_, index) => worker(index)))
-  const killed = work.length - survivors.length
-  console.log(`${killed} of ${work.length} changes noticed: ${((100 * killed) / Math.max(1, work.length)).toFixed(0)} %`)
 }

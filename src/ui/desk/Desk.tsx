@@ -191,7 +191,7 @@ export function Desk(props: DeskProps) {
     (at?: { step: string; blank: string }) => setAsked(at && { ...at, from: document.activeElement as HTMLElement }),
     [],
   )
-  const openOrClose = useCallback((line: string) => setOpenLine((open) => (open === line ? undefined : line)), [])
+  const openOrClose = useCallback((line: string) => setOpenLine((open) => (open === line ? undefined : line)), [setOpenLine])
   const { travel } = draft
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
