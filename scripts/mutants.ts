@@ -52,7 +52,14 @@ function changesOf(node: ts.Node, source: ts.SourceFile): { was: string; becomes
   if (ts.isBinaryExpression(node)) {
     const becomes = operators.get(node.operatorToken.kind)
     const joinsWords = node.operatorToken.kind === ts.SyntaxKind.PlusToken && isWords(node)
-    if (becomes !== undefined && !joinsWords) change(node.operatorToken, becomes)
+    if (becomes !== undefined && !joinsWords)
+      found.push({
+        was: node.operatorToken.getText(source),
+        becomes,
+        // Each side keeps together, whatever the new sign would bind first.
+        whole: `(${node.left.getText(source)}) ${becomes} (${node.right.getText(source)})`,
+        at: node.operatorToken,
+      })
   }
   const { parent } = node
   const decides =

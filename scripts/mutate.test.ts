@@ -19,6 +19,8 @@ test('decisions are changed one at a time, words and types are not', () => {
   expect(all("'x < 3' + b", { b })).toEqual(['x < 32'])
   expect(all('`${b} < 3`', { b })).toEqual(['2 < 3'])
   expect(all('a ?? b', { a: null, b })).toEqual([2, null])
+  expect(all('a ?? b ?? c', { a: null, b: null, c })).toEqual([5, null, 5])
+  expect(all('a - b - c', { a, b, c })).toEqual([-4, 6, 0])
   expect(withSwitches("import a from 'b'\nlet c: 1 | 2").mutants).toEqual([])
 })
 
