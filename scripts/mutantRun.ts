@@ -13,7 +13,7 @@ export interface Everything {
 export interface Ready {
   /** The changes that some test reaches. */
   reached: number[]
-  /** Suites that fail without any change. */
+  /** Tests that fail without any change, with the reason. */
   failing: string[]
 }
 export interface Noticed {
@@ -24,7 +24,8 @@ export type Asked = Everything | { mutant: number }
 export type Told = Ready | Noticed
 
 interface Test {
-  suite: string
+  /** Its suite and its place in it: the same each time that the suites are loaded. */
+  name: string
   run: () => unknown
   ms: number
   reaches: Set<number>
@@ -90,7 +91,8 @@ function load(file: string): unknown {
 
 /** `test` and `describe` as the suites call them: each test is kept, to be run as often as is asked for. */
 function collect(): void {
-  const test = (_name: string, run: () => unknown) => tests.push({ suite, run, ms: 0, reaches: new Set() })
+  const test = (name: string, run: () => unknown) =>
+    tests.push({ name: `${suite} ${tests.length}: ${name}`, run, ms: 0, reaches: new Set() })
   const describe = (_name: string, body: () => void) => body()
   const each =
     (call: (name: string, run: () => unknown) => unknown) =>
@@ -125,12 +127,12 @@ function loadAll(files: readonly string[]): void {
   }
 }
 
-async function passes({ run }: Test): Promise<boolean> {
+async function failure({ run }: Test): Promise<string | undefined> {
   try {
     await run()
-    return true
-  } catch {
-    return false
+    return undefined
+  } catch (error) {
+    return String((error as Error).message).slice(0, 600)
   }
 }
 
@@ -144,25 +146,29 @@ async function first(asked: Everything): Promise<Ready> {
   collect()
   reaching = still
   loadAll(files)
-  const failing: string[] = []
+  const failing = new Map<string, string>()
   for (const test of tests) {
     reaching = test.reaches
     const start = performance.now()
-    if (!(await passes(test))) failing.push(test.suite)
+    const why = await failure(test)
+    if (why !== undefined) failing.set(test.name, why)
     test.ms = performance.now() - start
   }
   reaching = undefined
-  tests = tests.filter(({ suite: of }) => !failing.includes(of)).sort((a, b) => a.ms - b.ms)
-  return { reached: [...new Set([...still, ...tests.flatMap(({ reaches }) => [...reaches])])], failing }
+  tests = tests.filter(({ name }) => !failing.has(name)).sort((a, b) => a.ms - b.ms)
+  return {
+    reached: [...new Set([...still, ...tests.flatMap(({ reaches }) => [...reaches])])],
+    failing: [...failing].map((each) => each.join('\n')),
+  }
 }
 
 /** Whether some test fails with this change. What is worked out while loading is loaded anew with it. */
 async function notices(mutant: number): Promise<boolean> {
   active = mutant
   try {
-    for (const test of tests) if (test.reaches.has(mutant) && !(await passes(test))) return true
+    for (const test of tests) if (test.reaches.has(mutant) && (await failure(test)) !== undefined) return true
     if (!still.has(mutant)) return false
-    const [before, kept] = [tests, loaded]
+    const [before, modules] = [tests, loaded]
     try {
       try {
         loadAll(files)
@@ -170,13 +176,12 @@ async function notices(mutant: number): Promise<boolean> {
         return true
       }
       const fresh = tests
-      // Shortest first, as they were; a suite that was left out is left out again.
-      const suites = new Set(before.map(({ suite: of }) => of))
-      for (const test of fresh.filter(({ suite: of }) => suites.has(of))) if (!(await passes(test))) return true
+      const kept = new Set(before.map(({ name }) => name))
+      for (const test of fresh.filter(({ name }) => kept.has(name))) if ((await failure(test)) !== undefined) return true
       return false
     } finally {
       tests = before
-      loaded = kept
+      loaded = modules
     }
   } finally {
     active = -1

@@ -83,8 +83,7 @@ export async function mutate(wanted = 'src/core'): Promise<void> {
   const runners = Array.from({ length: Math.max(1, os.cpus().length) }, () => new Runner({ files: numbered, tests }))
   try {
     const [ready] = await Promise.all(runners.map((runner) => runner.start()))
-    if (ready!.failing.length > 0)
-      console.log(`left out, since they fail here without a change: ${[...new Set(ready!.failing)].join(', ')}`)
+    if (ready!.failing.length > 0) console.log(`left out, since they fail here without a change:\n${ready!.failing.join('\n')}`)
     const reached = new Set(ready!.reached)
     const survivors: number[] = []
     const queue = mutants.map((_, number) => number)
