@@ -2,7 +2,7 @@ import type { Substance } from '../../substance/substance'
 import { betweenTwo } from '../../reaction/meetings'
 import { boilsAt } from '../vessel/boilingAt'
 import { cropFrom, hotVolume, leastRatio, mayOilOut, type Crop } from './crop'
-import { solubilityAt } from './solubility'
+import { solubilityIn, solubilityAt } from './solubility'
 
 /** How much of the solute a solvent holds hot and cold, g to 100 mL, and what comes of it. */
 export interface SolventTried extends Crop {
@@ -49,7 +49,7 @@ export function compareSolvents(
     .flatMap((solvent): SolventJudged[] => {
       const boil = boilsAt(solvent, mmHg)
       if (!boil) return []
-      const points = solute.solubility?.find((each) => each.solvent === solvent.id || each.solvent === solvent.name)?.points ?? []
+      const points = solubilityIn(solute, solvent) ?? []
       const hottest = points.length > 1 ? Math.max(...points.map(({ atC }) => atC)) : Infinity
       const hotC = Math.min(boil.atC - belowBoilK, hottest)
       const tried = points.length > 1 ? triedAt(points, hotC, coldC, soluteG) : null

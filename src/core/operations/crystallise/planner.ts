@@ -1,3 +1,4 @@
+import { calledBy } from '../../substance/calledBy'
 import { pressureMmHg } from '../../lab/lab'
 import { lineOf, mainSubstance, substanceOf } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
@@ -16,7 +17,7 @@ import {
   mayOilOut,
   secondCrop,
 } from './crop'
-import { solubilityAt } from './solubility'
+import { solubilityIn, solubilityAt } from './solubility'
 import { solventPairs, type SolventPair } from './solventPairs'
 import { cooledTooFast, solventVolume } from './rules'
 import { rinseLoss } from '../filter/papers'
@@ -85,7 +86,7 @@ export function soluteAndSolvent(context: Context): {
   const step = stepOf(context)
   const solvent = step ? substanceOf(context.plan, lineOf(context.plan, step.solvent)) : undefined
   const solute = mainSubstance(context.plan)
-  const points = solute?.solubility?.find((each) => each.solvent === solvent?.id || each.solvent === solvent?.name)?.points ?? []
+  const points = (solvent && solubilityIn(solute, solvent)) ?? []
   return { solute, solvent, points }
 }
 
@@ -99,13 +100,13 @@ function soluteAmongSolvents(context: Context, filled: CrystalliseBlanks): { sol
   const { plan } = context
   const inPlan = plan.substances.filter(
     (each) =>
-      solute.solubility?.some(({ solvent: id }) => id === each.id || id === each.name) ||
+      solubilityIn(solute, each) !== undefined ||
       plan.lines.some((line) => line.role === 'solvent' && line.substance === each.id),
   )
   const solvents = [...inPlan, ...(context.solvents ?? [])]
   const [coldC, mmHg] = [filled.coldC, pressureMmHg(context.lab)]
   const found = filled.tried.flatMap(({ solvent: name, cold, hot }) => {
-    const of = solvents.find((each) => each.name === name)
+    const of = calledBy(solvents, name)
     const boil = of && boilsAt(of, mmHg)
     return boil && Number(cold) > 0 && Number(hot) > 0
       ? [
@@ -135,9 +136,7 @@ function soluteAmongSolvents(context: Context, filled: CrystalliseBlanks): { sol
   const source = 'tried in a tube'
   // What was tried here stands instead of the record, or a solvent would make a pair with itself.
   const triedIds = new Set(found.map((each) => each.solvent))
-  const onRecord = (solute.solubility ?? []).filter(
-    ({ solvent: id }) => !triedIds.has(solvents.find((each) => each.id === id || each.name === id)?.id ?? id),
-  )
+  const onRecord = (solute.solubility ?? []).filter(({ solvent: id }) => !triedIds.has(calledBy(solvents, id)?.id ?? id))
   return {
     solute: { ...solute, solubility: [...[...found, ...own].map((each) => ({ ...each, source })), ...onRecord] },
     solvents,

@@ -1,3 +1,5 @@
+import { calledBy } from '../../substance/calledBy'
+import type { Substance } from '../../substance/substance'
 export interface SolubilityPoint {
   atC: number
   gPer100ML: number
@@ -26,3 +28,7 @@ export function solubilityAt(points: readonly SolubilityPoint[], atC: number): n
 export function leftInMotherLiquor(volumeML: number, coldGPer100ML: number, soluteG: number): number {
   return Math.min(soluteG, (volumeML * coldGPer100ML) / 100)
 }
+
+/** The solubilities that are known of a solute in a solvent, whichever way the record names it; undefined where none is. */
+export const solubilityIn = (solute: Pick<Substance, 'solubility'> | undefined, solvent: Pick<Substance, 'id' | 'name'>) =>
+  solute?.solubility?.find(({ solvent: said }) => calledBy([solvent], said))?.points

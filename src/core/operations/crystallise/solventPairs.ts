@@ -1,3 +1,4 @@
+import { calledBy } from '../../substance/calledBy'
 import type { Substance } from '../../substance/substance'
 import { boilsAt } from '../vessel/boilingAt'
 import { handyMLPerG, type Solvent } from './compareSolvents'
@@ -26,7 +27,7 @@ export function solventPairs(
   mmHg: number,
 ): SolventPair[] {
   const known = (solute.solubility ?? []).flatMap(({ solvent: id, points }) => {
-    const solvent = solvents.find((each) => each.id === id || each.name === id)
+    const solvent = calledBy(solvents, id)
     const boil = solvent && boilsAt(solvent, mmHg)
     return solvent && boil && points.length > 1
       ? [{ name: solvent.name, points, boilC: boil.atC, cold: solubilityAt(points, coldC) }]

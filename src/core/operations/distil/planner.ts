@@ -7,6 +7,7 @@ import { mainSubstance, type Step, type WorkRow } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
 import { typedFor } from '../../plan/typedFor'
 import { writeNumber } from '../../quantity/write'
+import { calledBy } from '../../substance/calledBy'
 import { molarMass } from '../../substance/molarMass'
 import { boilsAt, trouton, water } from '../vessel/boilingAt'
 import type { ActivityModel } from './activity'
@@ -106,12 +107,12 @@ function inPot(context: Context): WorkRow[] {
       : []
   const beside = crudeComposition(plan, table, plan.expectedYield?.high ?? 1)
     .filter(
-      ({ name, kind }) =>
+      ({ substance, kind }) =>
         kind !== 'mineral acid' &&
         kind !== 'carboxylic acid' &&
         kind !== 'water-soluble' &&
         kind !== 'halogen' &&
-        plan.substances.some((each) => each.name === name && each.id !== product?.id && volatile(each)),
+        plan.substances.some((each) => each.id === substance && each.id !== product?.id && volatile(each)),
     )
     // Washing and drying leave about a tenth of what dissolves in the organic layer.
     .map(({ name, mmol }) => ({ name, mmol: rough(0.1 * mmol) }))
@@ -139,12 +140,13 @@ export function batchOf(
 ): { mixture: Mixture; charge: BatchCharge; wanted: number } | null {
   const rows = filled.components.filter(({ mmol }) => Number(mmol) > 0)
   const components = rows
-    .map(({ name }) => context.plan.substances.find((each) => each.name === name))
+    .map(({ name }) => calledBy(context.plan.substances, name))
     .map((substance) => substance && componentOf(substance))
   if (rows.length === 0 || components.some((component) => !component)) return null
   const model = modelOf(filled, rows.length)
-  const product = mainSubstance(context.plan)?.name
-  const wanted = rows.findIndex(({ name }) => name === (filled.wantedOf || product))
+  const { substances } = context.plan
+  const product = calledBy(substances, filled.wantedOf) ?? mainSubstance(context.plan)
+  const wanted = rows.findIndex(({ name }) => product && calledBy(substances, name) === product)
   const reflux = filled.reflux
   return {
     mixture: { components: components as Component[], model, mmHg: filled.mmHg },
@@ -270,7 +272,7 @@ function asItRuns(context: Context, filled: DistilBlanks, potML: number): Pick<R
 
 const volumeOf = (context: Context, filled: Pick<DistilBlanks, 'components'>) =>
   filled.components.reduce((sum, { name, mmol }) => {
-    const substance = context.plan.substances.find((each) => each.name === name)
+    const substance = calledBy(context.plan.substances, name)
     const component = substance && componentOf(substance)
     return component ? sum + (Number(mmol) * component.gPerMol) / component.gPerML / 1000 : sum
   }, 0)
@@ -282,17 +284,21 @@ function worksOut(context: Context, filled: DistilBlanks) {
   const open = pressureMmHg(lab)
   const reduced = mmHg < 0.9 * open
   const rows = filled.components
-  const named = rows.map(({ name }) => ({
+  const named = rows.map(({ name, mmol }) => ({
     name: String(name ?? ''),
-    substance: plan.substances.find((each) => each.name === name),
+    mmol: Number(mmol),
+    substance: calledBy(plan.substances, name),
   }))
-  const wanted = named.find(({ name }) => name === filled.wantedOf)?.substance ?? mainSubstance(plan)
+  const wanted =
+    calledBy(
+      named.flatMap(({ substance }) => substance ?? []),
+      filled.wantedOf,
+    ) ?? mainSubstance(plan)
   const boil = wanted ? boilsAt(wanted, mmHg) : null
   const all = rows.reduce((sum, { mmol }) => sum + Number(mmol ?? 0), 0)
   // A tenth of the pot goes with the forerun, however near it boils.
-  const counts = (name: string) => rows.some((row) => row.name === name && Number(row.mmol) > 0.1 * all)
   const others = named
-    .filter(({ name }) => counts(name))
+    .filter(({ mmol }) => mmol > 0.1 * all)
     .flatMap(({ substance }) => (substance && substance !== wanted ? (boilsAt(substance, mmHg)?.atC ?? []) : []))
   const nearest = boil && others.length > 0 ? Math.min(...others.map((atC) => Math.abs(atC - boil.atC))) : null
   const unknown = named.filter(({ substance }) => !substance || vapourConstants(substance) === null)
@@ -526,12 +532,12 @@ export const distilling = planner({
     // Where nothing is known the pairs are as an ideal solution has them: Λ = 1, τ = 0.
     const none = unknown(typed.model === 'Wilson' ? 1 : 0, 'no constants on record: as an ideal solution has it')
     const product = mainSubstance(plan)
-    const substances = components.map(({ name }) => plan.substances.find((each) => each.name === name)!)
+    const substances = components.map(({ name }) => calledBy(plan.substances, name)!)
     const mmHg = typed.mmHg ?? pressureMmHg(lab)
     const first = [...substances].sort((a, b) => (boilsAt(a, mmHg)?.atC ?? 0) - (boilsAt(b, mmHg)?.atC ?? 0))
     const wanted =
-      plan.substances.find(({ name }) => name === typed.wantedOf && components.some((each) => each.name === name)) ??
-      (product && components.some(({ name }) => name === product.name) && plan.mainProduct ? product : first[0])
+      substances.find((each) => each === calledBy(plan.substances, typed.wantedOf)) ??
+      (product && substances.includes(product) && plan.mainProduct ? product : first[0])
     const boil = wanted && boilsAt(wanted, mmHg)
     const all = volumeOf(context, { components })
     const end = (byK: number) =>

@@ -92,8 +92,8 @@ export function solutesOf({ plan, table, ...context }: Context, organic: string 
   const molar = product && table.lines.find(({ substance }) => substance === product || substance.id === product.id)?.molarMass
   const made = product && molar ? rowOf(product, (1000 * expectedProductG({ plan, table, ...context })) / molar) : []
   const conversion = plan.expectedYield?.high ?? 1
-  const beside = crudeComposition(plan, table, conversion).flatMap(({ name, mmol, kind }) => {
-    const substance = plan.substances.find((each) => each.name === name)
+  const beside = crudeComposition(plan, table, conversion).flatMap(({ substance: id, mmol, kind }) => {
+    const substance = plan.substances.find((each) => each.id === id)
     if (!substance || substance.id === product?.id) return []
     // A mineral acid and a salt stay in the water altogether.
     return kind === 'mineral acid'

@@ -13,6 +13,8 @@ export type ImpurityKind =
   'mineral acid' | 'carboxylic acid' | 'phenol' | 'amine' | 'aldehyde' | 'halogen' | 'water-soluble' | 'neutral'
 
 export interface Impurity {
+  /** Id of its substance; absent for what was typed and is none of the plan's. */
+  substance?: string
   name: string
   kind: ImpurityKind
   /** mmol that a wash has to meet: of protons for an acid, of the substance for all else. */
@@ -73,6 +75,7 @@ export function crudeComposition(plan: Plan, table: ReactionTable, conversion: n
       return []
     return [
       {
+        substance: substance.id,
         name: substance.name,
         kind: impurityKind(substance),
         mmol: mmol * Math.max(1, protons),
@@ -81,7 +84,7 @@ export function crudeComposition(plan: Plan, table: ReactionTable, conversion: n
     ]
   })
   return all.reduce<Impurity[]>((sum, next) => {
-    const same = sum.find(({ name }) => name === next.name)
+    const same = sum.find(({ substance }) => substance === next.substance)
     return same ? sum.map((each) => (each === same ? { ...each, mmol: each.mmol + next.mmol } : each)) : [...sum, next]
   }, [])
 }

@@ -14,6 +14,7 @@ import { shakenWith } from '../extract/flowOfPlan'
 import { isWatery } from '../vessel/watery'
 import { liquids, organicLayer, productGroups } from '../vessel/inVessel'
 import { fact, ofPlan, planner, rough, unknown, usual, when, type Advice, type Context } from '../planner'
+import { calledBy } from '../../substance/calledBy'
 import { blank, list, named, oneOf, type Blanks } from '../fields'
 
 const kinds: readonly ImpurityKind[] = [
@@ -102,7 +103,7 @@ function baseOf({ table, step }: Context): number {
 /** mmol of acid that the layer still holds when a step begins, from the flow of the layers. */
 function acidInLayer({ plan }: Context, { flow, shaken }: NonNullable<ReturnType<typeof flowHere>>): number {
   return flow.solutes.reduce((sum, { id }) => {
-    const substance = plan.substances.find(({ name }) => name === id)
+    const substance = calledBy(plan.substances, id)
     return sum + (substance ? (shaken.holds[id] ?? 0) * protonsOf(substance) : 0)
   }, 0)
 }
