@@ -112,6 +112,11 @@ test('an operation of our own: made without a programmer, with its figure, and w
   // It is in the list from now on, and can be added again.
   await page.getByRole('combobox', { name: 'Add a step' }).fill('gri')
   await expect(page.getByRole('option', { name: 'grind, our own' })).toBeVisible()
+  // And in every other plan of the course.
+  await openDesk(page, 'Acetanilide')
+  await page.getByRole('combobox', { name: 'Add a step' }).fill('gri')
+  await page.getByRole('option', { name: 'grind, our own' }).click()
+  await expect(page.getByRole('group', { name: 'Step Grind' }).getByLabel('caution')).toHaveValue('Dust: in the hood.')
 })
 
 test('what is to come out: a result that is not wanted, one that no step measures, the product and what a sample is made of', async ({

@@ -7,7 +7,7 @@ const usage = `usage: ./mozle COMMAND
   test all                    the same, and many tablets at once
   calc PLAN [--log ENTRIES]   compute a plan file (and a run's entries) and print JSON
   bench                       print speed figures
-  mutate [PATH]               change every decision of the core, one at a time: which changes does no test notice?
+  mutate [PATH [N]]           change every decision of the core, one at a time: which changes does no test notice?
   load                        many tablets at once: how soon an entry is seen, and what is given back
 `
 
@@ -31,7 +31,7 @@ switch (command) {
     leave((await import('./calc')).calc(args))
     break
   case 'mutate':
-    await (await import('./mutate')).mutate(args[0])
+    await (await import('./mutate')).mutate(args[0], Number(args[1] ?? 1))
     break
   case 'load': {
     const missed = await (await import('./load')).load()

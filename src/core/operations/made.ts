@@ -1,6 +1,7 @@
 import { asWords } from '../words/words'
 import type { Line, Plan, Step } from '../plan/plan'
-import { isProduct } from '../plan/plan'
+import { partsUsed } from '../plan/partsUsed'
+import { isCharged, isProduct } from '../plan/plan'
 import type { StepFact } from '../plan/stepFacts'
 import type { Operation } from './operation'
 
@@ -26,6 +27,13 @@ export const act =
 
 /** The first line that goes in. */
 export const firstLine = (plan: Plan): Line => plan.lines.find((line) => !isProduct(line)) ?? plan.lines[0]!
+
+/** What is to be charged next: the first line that no step uses yet, reactants and reagents before what the work-up takes. */
+export function nextToCharge(plan: Plan): Line {
+  const used = new Set(plan.steps.flatMap((step) => partsUsed(step).map(({ line }) => line)))
+  const left = plan.lines.filter((line) => isCharged(line) && !used.has(line.id))
+  return left.find(({ role }) => role !== 'work-up') ?? left[0] ?? firstLine(plan)
+}
 
 /** The sample that these steps weighed, dried or crystallised last. */
 const lastOf = (steps: readonly Step[]): string =>

@@ -106,9 +106,14 @@ export function operationIn(step: Step): Operation | undefined {
 /** The operations whose name begins with what was typed, then those that have a word that does; all of them for nothing typed. */
 export function operationsLike(text: string): OperationKey[] {
   const wanted = text.trim().toLowerCase()
-  const first = operationKeys.filter((key) => operations[key].name.startsWith(wanted))
+  const nameOf = (key: OperationKey) => operations[key].name.toLowerCase()
+  const first = operationKeys.filter((key) => nameOf(key).startsWith(wanted))
   const later = operationKeys.filter(
-    (key) => !first.includes(key) && operations[key].name.split(' ').some((word) => word.startsWith(wanted)),
+    (key) =>
+      !first.includes(key) &&
+      nameOf(key)
+        .split(' ')
+        .some((word) => word.startsWith(wanted)),
   )
   return [...first, ...later]
 }

@@ -17,7 +17,7 @@ const names = (...lines: Line[]) => {
 }
 
 test('a substance that stands once has its own name', () => expect(names(water('a'))).toEqual(['water']))
-test('twice, the strength tells them apart, then the note, then the place', () => {
+test('twice, the strength tells them apart, then the note, then the part, then the place', () => {
   expect(
     names(water('a', { form: { kind: 'solution', molPerL: 3 } }), water('b', { form: { kind: 'solution', molPerL: 6 } })),
   ).toEqual(['3 mol/L water', '6 mol/L water'])
@@ -30,6 +30,8 @@ test('twice, the strength tells them apart, then the note, then the place', () =
     'water, the second',
     'water, the third',
   ])
+  expect(names(water('a', { role: 'solvent' }), water('b'))).toEqual(['water, as solvent', 'water, as work-up'])
+  expect(names(water('a', { role: 'solvent' }), water('b'), water('c')).at(-1)).toBe('water, the third')
   const same = { form: { kind: 'solution', molPerL: 3 } as const }
   expect(names(water('a', same), water('b', same))).toEqual(['water, the first', 'water, the second'])
   expect(names(...Array.from({ length: 7 }, (_, index) => water(`l${index}`))).at(-1)).toBe('water, the 7th')

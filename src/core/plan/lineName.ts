@@ -11,7 +11,7 @@ export function strengthText(form: Form): string {
 
 const places = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth']
 
-/** The name of a line: that of its substance, and where several lines have the same one what tells them apart: the strength, else the note, else the place in the table. */
+/** The name of a line: that of its substance, and where several lines have the same one what tells them apart: the strength, else the note, else the part it plays, else the place in the table. */
 export function lineName(plan: Plan, line: Line): string {
   const name = substanceOf(plan, line).name
   const alike = plan.lines.filter((other) => substanceOf(plan, other).name === name)
@@ -20,6 +20,7 @@ export function lineName(plan: Plan, line: Line): string {
     new Set(alike.map(of)).size === alike.length && alike.every((each) => of(each) !== '')
   if (apart(({ form }) => strengthText(form))) return `${strengthText(line.form)} ${name}`
   if (apart(({ note = '' }) => note)) return `${name}, ${line.note}`
+  if (apart(({ role }) => role)) return `${name}, as ${line.role}`
   const place = alike.findIndex(({ id }) => id === line.id)
   return `${name}, the ${places[place] ?? `${place + 1}th`}`
 }

@@ -2,10 +2,13 @@
 
 import { useId, useState } from 'react'
 import type { OwnMade } from '@/core/edit/addStep'
+import { call } from '../call'
 import { operations, operationsLike, type OperationKey } from '@/core/operations/registry'
 
 interface Props {
-  /** Operations of the author's own that are known here. */
+  /** The operations of their own that other plans of this course hold are offered too. */
+  course: string
+  /** Those that this plan holds. */
   own: readonly OwnMade[]
   onAdd: (operation: OperationKey) => void
   onOwn: (made: OwnMade) => void
@@ -14,11 +17,21 @@ interface Props {
 }
 
 /** A step added by the first letters of its operation: arrows choose, Enter adds it, and the field is ready for the next. */
-export function AddStep({ own, onAdd, onOwn, onMake }: Props) {
+export function AddStep({ course, own: here, onAdd, onOwn, onMake }: Props) {
   const id = useId()
   const [text, setText] = useState('')
   const [open, setOpen] = useState(false)
   const [at, setAt] = useState(0)
+  const [others, setOthers] = useState<readonly OwnMade[]>()
+  const ask = () => {
+    if (others) return
+    setOthers([])
+    call<{ operations: OwnMade[] }>(`/api/courses/${course}/operations`)
+      .then(({ operations: found }) => setOthers(found))
+      // Without the network those of this plan are offered, and it is asked again the next time.
+      .catch(() => setOthers(undefined))
+  }
+  const own = [...here, ...(others ?? []).filter((other) => !here.some((each) => each.own.name === other.own.name))]
   const known = operationsLike(text).map((key) => ({
     key: key as string,
     name: operations[key].name as string,
@@ -54,6 +67,7 @@ export function AddStep({ own, onAdd, onOwn, onMake }: Props) {
         placeholder="Add a step: charge, reflux, wash …"
         autoComplete="off"
         value={text}
+        onFocus={ask}
         onClick={() => setOpen(true)}
         onChange={(event) => {
           setText(event.currentTarget.value)

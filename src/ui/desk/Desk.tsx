@@ -318,6 +318,7 @@ export function Desk(props: DeskProps) {
         )}
         <GreenLine plan={later} table={laterTable} revision={base.id} />
         <ProcedureStrip
+          course={course}
           plan={later}
           table={laterTable}
           lab={lab}

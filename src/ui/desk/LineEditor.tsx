@@ -6,6 +6,8 @@ import { isCharged, isReactant, type Form, type Plan } from '@/core/plan/plan'
 import { roles, type Role } from '@/core/plan/lists'
 import type { ComputedLine } from '@/core/reaction/reactionTable'
 import { reactionTable } from '@/core/reaction/reactionTable'
+import { editCoefficient } from '@/core/edit/editLine'
+import { Coefficient } from './Coefficient'
 import { NumberField, TextField } from './fields'
 import { SubstanceFields } from './SubstanceFields'
 import { groupsServed, type Bottle } from '@/core/stores/bottle'
@@ -59,6 +61,23 @@ export function LineEditor({ plan, computed, shelf, otherTitles, onChange }: Pro
           ))}
         </select>
       </label>
+      {line.role === 'intermediate' && (
+        // It stands in no equation, so there is no other place for it.
+        <label>
+          coefficient
+          <Coefficient
+            line={line}
+            name={name}
+            readOnly={false}
+            onCoefficient={(id, text) => {
+              const read = editCoefficient(plan, id, text)
+              if (!read.ok) return read.problem
+              onChange(read.value, `coefficient of ${name}`)
+              return undefined
+            }}
+          />
+        </label>
+      )}
       {isCharged(line) && (
         <>
           <label>

@@ -18,6 +18,7 @@ import { SortableSteps } from './SortableSteps'
 import { StripRow } from './StripRow'
 
 interface Props {
+  course: string
   plan: Plan
   table: ReactionTable
   lab: Lab
@@ -30,7 +31,7 @@ interface Props {
 }
 
 /** The procedure as a strip of steps with a time gutter: solid while hands are busy, hatched while waiting. Amounts follow the table. */
-export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, lab, solvents, onChange, onAsk }: Props) {
+export const ProcedureStrip = memo(function ProcedureStrip({ course, plan, table, lab, solvents, onChange, onAsk }: Props) {
   const [open, setOpen] = useState<string>()
   const [making, setMaking] = useState<string>()
   const addOwn = (made: OwnMade) => {
@@ -104,6 +105,7 @@ export const ProcedureStrip = memo(function ProcedureStrip({ plan, table, lab, s
       </SortableSteps>
       {onChange && (
         <AddStep
+          course={course}
           own={ownIn([plan])}
           onAdd={(operation) => {
             const after = open ?? beforeTheEnd(plan, operation)

@@ -51,6 +51,7 @@ export function ReactionTableView(props: Props) {
   const decimals = columns.map((_, at) =>
     Math.min(4, Math.max(0, ...displays.map((row) => row[at]?.number.split('.')[1]?.length ?? 0))),
   )
+  const called = namesIn(plan, table.lines)
   const reactants = table.lines.filter(({ line, perCoefficient }) => isReactant(line) && perCoefficient)
   // A reactant in manifold excess (water at a quench) may run out of the picture, so that the others can be told apart.
   const within = table.extent ? 4 * table.extent.value : Infinity
@@ -87,6 +88,7 @@ export function ReactionTableView(props: Props) {
               plan={plan}
               line={line}
               row={row}
+              called={called[row]!}
               displays={displays[row]!}
               decimals={decimals}
               texts={texts}
@@ -135,10 +137,18 @@ export function ReactionTableView(props: Props) {
   )
 }
 
+/** What each line is called in its figures: substance and note, and where two are called alike what else tells them apart. */
+function namesIn(plan: Plan, lines: readonly ComputedLine[]): string[] {
+  const names = lines.map(({ line, substance }) => `${substance.name}${line.note ? ` (${line.note})` : ''}`)
+  return names.map((name, at) => (names.indexOf(name) === names.lastIndexOf(name) ? name : lineName(plan, lines[at]!.line)))
+}
+
 interface RowProps {
   plan: Plan
   line: ComputedLine
   row: number
+  /** How its figures are called: two lines of one substance each in its own way. */
+  called: string
   displays: readonly (CellDisplay | null)[]
   decimals: readonly number[]
   texts: Props['texts']
@@ -162,7 +172,7 @@ function Row(props: RowProps) {
 }
 
 const RowFace = memo(function RowFace(props: RowProps & { to: RefObject<HTMLTableRowElement | null> }) {
-  const { plan, line, row, displays, decimals, texts, table, scale, main, readOnly, open, onOpen, actions, to } = props
+  const { plan, line, row, called, displays, decimals, texts, table, scale, main, readOnly, open, onOpen, actions, to } = props
   return (
     <tr
       ref={to}
@@ -195,7 +205,7 @@ const RowFace = memo(function RowFace(props: RowProps & { to: RefObject<HTMLTabl
             <QuantityCell
               row={row}
               column={at}
-              label={`${column} of ${line.substance.name}${line.line.note ? ` (${line.line.note})` : ''}`}
+              label={`${column} of ${called}`}
               display={displays[at]!}
               columnDecimals={decimals[at]!}
               text={kept?.text}

@@ -5,7 +5,7 @@ import { isProduct, isReactant, type Line, type Plan } from '@/core/plan/plan'
 import { writeNumber } from '@/core/quantity/write'
 import { molarMass } from '@/core/substance/molarMass'
 import { FormulaText } from '../figures/FormulaText'
-import { useWritten } from '../useWritten'
+import { Coefficient } from './Coefficient'
 
 interface Props {
   plan: Plan
@@ -90,32 +90,6 @@ function Molecule({ plan, line, drawing }: { plan: Plan; line: Line; drawing: st
       {substance.formula && (
         <span className="fig quiet">
           {writeNumber(molarMass(substance.formula), 2)} <span className="unit">g/mol</span>
-        </span>
-      )}
-    </span>
-  )
-}
-
-function Coefficient({
-  line,
-  name,
-  readOnly,
-  onCoefficient,
-}: { line: Line; name: string } & Pick<Props, 'readOnly' | 'onCoefficient'>) {
-  const { input, problem } = useWritten({ value: String(line.coefficient), take: (text) => onCoefficient(line.id, text) })
-  return (
-    <span className="coefficient">
-      <input
-        aria-label={`Coefficient of ${name}`}
-        {...input}
-        readOnly={readOnly}
-        inputMode="numeric"
-        size={Math.max(1, input.value.length)}
-        onFocus={(event) => event.currentTarget.select()}
-      />
-      {problem && (
-        <span className="problem" role="alert">
-          {problem}
         </span>
       )}
     </span>

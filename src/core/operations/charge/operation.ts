@@ -1,13 +1,13 @@
 import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
-import { times, firstLine } from '../made'
+import { nextToCharge, times } from '../made'
 
 export const charge: Operation = {
   name: 'charge',
   says: ['Measure {@portion} of {@line} by {@measure} with {@device}, from {@container}.'],
   danger: '',
   make: (base, plan) => {
-    const line = firstLine(plan)
+    const line = nextToCharge(plan)
     const measure = line.form.kind === 'solid' ? 'mass' : 'volume'
     return {
       ...base,
