@@ -25,5 +25,5 @@ export function aboveAllThereIs({ figure }: Net, most: NonNullable<Expected['mos
 
 function howMuch(factor: number): string {
   if (factor > 1) return `${writeNumber(factor, factor < 10 ? 1 : 0)} times`
-  return `a ${factor < 0.15 && factor > 0.07 ? 'tenth' : `${writeNumber(1 / factor, 0)}th`} of`
+  return factor < 0.15 && factor > 0.07 ? 'a tenth of' : `1/${writeNumber(1 / factor, 0)} of`
 }
