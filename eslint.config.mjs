@@ -10,6 +10,11 @@ const words = [
   `BinaryExpression[operator=/^[!=]==$/] > MemberExpression${wordy} ~ Literal[value=/./]`,
 ]
 
+/** Four plain numbers in a row: which is which is said by a named object. */
+const numbers = ['FunctionDeclaration', 'ArrowFunctionExpression'].map(
+  (of) => `${of} > ${Array(4).fill('Identifier.params[typeAnnotation.typeAnnotation.type="TSNumberKeyword"]').join(' ~ ')}`,
+)
+
 export default ts.config(
   { ignores: ['node_modules', '.mozle', 'next-env.d.ts'] },
   ...ts.configs.recommended,
@@ -43,6 +48,10 @@ export default ts.config(
         'error',
         { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'Time is an argument in core.' },
         ...words.map((selector) => ({ selector, message: 'Words never decide: ask a field of the step.' })),
+        ...numbers.map((selector) => ({
+          selector,
+          message: 'More than three plain numbers: take a named object with units in the names.',
+        })),
       ],
     },
   },

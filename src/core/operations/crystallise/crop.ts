@@ -39,13 +39,13 @@ export function solubilityInMixture(first: number, second: number, fractionOfSec
 }
 
 /** What an antisolvent brings: the crop from V mL when `addML` of a solvent that dissolves less is added cold. */
-export function cropWithAntisolvent(
-  soluteG: number,
-  volumeML: number,
-  coldGPer100ML: number,
-  addML: number,
-  antiGPer100ML: number,
-): Crop {
+export function cropWithAntisolvent({
+  soluteG,
+  volumeML,
+  coldGPer100ML,
+  addML,
+  antiGPer100ML,
+}: Record<'soluteG' | 'volumeML' | 'coldGPer100ML' | 'addML' | 'antiGPer100ML', number>): Crop {
   const all = volumeML + addML
   return cropFrom(soluteG, all, solubilityInMixture(coldGPer100ML, antiGPer100ML, addML / all))
 }

@@ -33,7 +33,10 @@ describe('acetanilide from water, by hand', () => {
   test('95 % back asks for 53 mL', () => expect(boilDownTo(4.9, 0.95, 0.46)).toBeCloseTo(53.3, 1))
   test('half antisolvent that dissolves a hundredth: s falls to a tenth', () => {
     expect(solubilityInMixture(1, 0.01, 0.5)).toBeCloseTo(0.1, 9)
-    expect(cropWithAntisolvent(5, 50, 1, 50, 0.01).lossG).toBeCloseTo(0.1, 9)
+    expect(cropWithAntisolvent({ soluteG: 5, volumeML: 50, coldGPer100ML: 1, addML: 50, antiGPer100ML: 0.01 }).lossG).toBeCloseTo(
+      0.1,
+      9,
+    )
   })
   test('impurity that stays: 0.5 g to 100 mL in 80 mL are 0.4 g', () => expect(impurityThatStays(80, 0.5)).toBeCloseTo(0.4, 9))
   test('oil: boiling water is too hot for what melts at 98 °C', () => {

@@ -246,7 +246,13 @@ function factsOf(at: Worked, context: Context, filled: CrystalliseBlanks): Fact[
                 fact(
                   'anti',
                   `crop with ${writeNumber(filled.antiML, 0)} mL of antisolvent`,
-                  cropWithAntisolvent(soluteG, volumeML, coldS, filled.antiML, filled.antiS).cropG,
+                  cropWithAntisolvent({
+                    soluteG,
+                    volumeML,
+                    coldGPer100ML: coldS,
+                    addML: filled.antiML,
+                    antiGPer100ML: filled.antiS,
+                  }).cropG,
                   'g',
                   2,
                   { how: 'ln s linear in the volume fraction: a first estimate' },

@@ -25,14 +25,14 @@ export function readHeads(readings: readonly HeadReading[], lowC: number, highC:
   if (!first || !last) return null
   const insideML = sorted.slice(1).reduce((sum, to, index) => {
     const from = sorted[index]!
-    return sum + (to.volumeML - from.volumeML) * shareWithin(from.headC, to.headC, lowC, highC)
+    return sum + (to.volumeML - from.volumeML) * shareWithin([from.headC, to.headC], { lowC, highC })
   }, 0)
   return { overML: last.volumeML, firstC: first.headC, lastC: last.headC, insideML }
 }
 
 /** The share of an even way from one temperature to another that lies within a window. */
-function shareWithin(fromC: number, toC: number, lowC: number, highC: number): number {
-  const [least, most] = [Math.min(fromC, toC), Math.max(fromC, toC)]
+function shareWithin(wayC: readonly [number, number], { lowC, highC }: { lowC: number; highC: number }): number {
+  const [least, most] = [Math.min(...wayC), Math.max(...wayC)]
   if (most === least) return least >= lowC && least <= highC ? 1 : 0
   return Math.max(0, Math.min(most, highC) - Math.max(least, lowC)) / (most - least)
 }

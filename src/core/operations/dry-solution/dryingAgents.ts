@@ -112,10 +112,7 @@ export interface DryingDose {
 
 /** How much agent: a first dose of 1 g to 25 mL, and what its hydrate needs for the water, dissolved and as droplets. */
 export function dryingDose(
-  volumeML: number,
-  gPerML: number,
-  gWaterPer100G: number,
-  dropletsML: number,
+  { volumeML, gPerML, gWaterPer100G, dropletsML }: Record<'volumeML' | 'gPerML' | 'gWaterPer100G' | 'dropletsML', number>,
   agent: DryingAgent,
 ): DryingDose {
   const waterG = (volumeML * gPerML * gWaterPer100G) / 100 + dropletsML

@@ -89,7 +89,10 @@ export const dryingSolutions = planner({
     const chosen = judged.find(({ agent }) => agent.name === filled.agent) ?? judged[0]!
     const { agent, against } = chosen
     const volumeML = filled.volumeML
-    const { waterG, firstDoseG, leastG } = dryingDose(volumeML, filled.density, filled.waterPercent, filled.dropletsML, agent)
+    const { waterG, firstDoseG, leastG } = dryingDose(
+      { volumeML, gPerML: filled.density, gWaterPer100G: filled.waterPercent, dropletsML: filled.dropletsML },
+      agent,
+    )
     const planned = partsUsed(step).reduce(
       (sum, { line, part }) =>
         sum +

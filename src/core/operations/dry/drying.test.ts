@@ -7,7 +7,7 @@ const magnesium = dryingAgents.find(({ name }) => name === 'magnesium sulfate')!
 describe('drying agents', () => {
   test('MgSO4 holds 7·18.015/120.37 = 1.048 g of water to the gram', () => expect(magnesium.gWaterPerG).toBeCloseTo(1.0477, 3))
   test('50 mL of ether, half a millilitre of droplets: 0.46 + 0.5 g of water, 2 g first, 0.92 g at the least', () => {
-    const dose = dryingDose(50, 0.713, 1.3, 0.5, magnesium)
+    const dose = dryingDose({ volumeML: 50, gPerML: 0.713, gWaterPer100G: 1.3, dropletsML: 0.5 }, magnesium)
     expect(dose.waterG).toBeCloseTo(0.963, 3)
     expect(dose.firstDoseG).toBe(2)
     expect(dose.leastG).toBeCloseTo(0.963 / 1.0477, 3)

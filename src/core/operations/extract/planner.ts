@@ -91,8 +91,8 @@ function whatIsTaken(
   const D = salting * distributionRatio(target.solute, intoWater ? pH : shaken.pH)
   // Seen from the layer that is shaken: what the portions prefer to it.
   const pull = intoWater ? 1 / D : D
-  const one = 1 - fractionLeft(pull, shaken.volumeML, portionML * portions, 1)
-  const count = portionsFor(wanted, pull, shaken.volumeML, portionML)
+  const one = 1 - fractionLeft({ D: pull, waterML: shaken.volumeML, portionML: portionML * portions, portions: 1 })
+  const count = portionsFor(wanted, { D: pull, waterML: shaken.volumeML, portionML })
   const wateryML = intoWater ? portions * portionML : shaken.volumeML
   const at = `V = ${writeNumber(shaken.volumeML, 0)} mL`
   facts.push(
@@ -139,7 +139,7 @@ function whatIsTaken(
     advice.push({
       id: 'more',
       level: 'doubt',
-      words: `For ${writeNumber(100 * wanted, 0)} % take ${count} portions of ${writeNumber(portionML, 0)} mL, or ${portions} of ${writeNumber(portionFor(wanted, pull, shaken.volumeML, portions), 0)} mL.`,
+      words: `For ${writeNumber(100 * wanted, 0)} % take ${count} portions of ${writeNumber(portionML, 0)} mL, or ${portions} of ${writeNumber(portionFor(wanted, { D: pull, waterML: shaken.volumeML, portions }), 0)} mL.`,
     })
   const where = mostlyIn(state, target.solute.id)
   advice.push({
@@ -329,7 +329,7 @@ export function recoveryByPortions(context: Context, filled: ShakingBlanks): { p
   const total = filled.portions * filled.portionML
   return Array.from({ length: 8 }, (_, index) => ({
     portions: index + 1,
-    percent: 100 * (1 - fractionLeft(pull, shaken.volumeML, total / (index + 1), index + 1)),
+    percent: 100 * (1 - fractionLeft({ D: pull, waterML: shaken.volumeML, portionML: total / (index + 1), portions: index + 1 })),
   }))
 }
 

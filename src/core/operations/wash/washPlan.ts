@@ -93,7 +93,12 @@ export function washPlan(
 export function afterWater(impurities: readonly Impurity[], layerML: number, portionML: number, times: number): Impurity[] {
   return impurities.map((impurity) => {
     const { kind, mmol, K } = impurity
-    const stays = kind === 'mineral acid' ? keptInDrops : K === undefined ? 1 : 1 - fractionTaken(K, layerML, portionML, times)
+    const stays =
+      kind === 'mineral acid'
+        ? keptInDrops
+        : K === undefined
+          ? 1
+          : fractionLeft({ D: 1 / K, waterML: layerML, portionML, portions: times })
     return { ...impurity, mmol: mmol * stays }
   })
 }
@@ -108,9 +113,6 @@ export function dissolvedFrom(before: readonly Impurity[], after: readonly Impur
     return fraction >= leastFraction ? [{ name, fraction }] : []
   })
 }
-
-const fractionTaken = (K: number, layerML: number, portionML: number, times: number) =>
-  1 - fractionLeft(1 / K, layerML, portionML, times)
 
 /** Portion and number for a volume that is needed. */
 function sizes(layerML: number, neededML: number): [number, number] {
