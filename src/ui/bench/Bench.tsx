@@ -5,14 +5,8 @@ import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import type { Plan } from '@/core/plan/plan'
-import { operationIn } from '@/core/operations/registry'
-import { cautionsOf } from '@/core/safety/cautionsOf'
-import { stepText } from '@/core/reaction/stepText'
-import { exact, times } from '@/core/quantity/figure'
-import { writeFigureText } from '@/core/quantity/write'
-import { computedLine, dispensed } from '@/core/reaction/reactionTable'
 import type { Entry } from '@/core/run/entry'
-import { foldRun, type RunState } from '@/core/run/foldRun'
+import { foldRun } from '@/core/run/foldRun'
 import { type StepState } from '@/core/run/stepState'
 import { call } from '../call'
 import { State } from '../figures/State'
@@ -23,16 +17,14 @@ import type { Numbered } from '../run/useLive'
 import { useRun } from '../run/useRun'
 import { fetchTheRest, later } from './later'
 import { DuePanel } from './DuePanel'
-import { SafetyParts } from '../desk/SafetyParts'
 import { RefusedEntries } from './RefusedEntries'
 import { Observe } from './Observe'
+import { StepFace } from './StepFace'
 import { StrikePanel } from './StrikePanel'
 import type { Write } from './write'
-import { Wrote } from './Wrote'
 
 const AllDone = later(() => import('./AllDone').then((module) => module.AllDone))
 const SignDialog = later(() => import('./SignDialog').then((module) => module.SignDialog))
-const BenchFigures = later(() => import('./BenchFigures').then((module) => module.BenchFigures))
 
 /** Long enough after the first step stands, ms. */
 const restAfterMs = 3000
@@ -239,93 +231,5 @@ function NothingDue({ state }: { state: StepState }) {
           : 'It comes up by itself when the steps before it are done.'}
       </p>
     </section>
-  )
-}
-
-interface FaceProps {
-  run: RunState
-  state: StepState
-  lab: Lab
-  zone: string
-  onTablet: ReadonlySet<string>
-  onStrike: ((entry: Entry) => void) | undefined
-  onSign: (() => void) | undefined
-  measures: readonly string[]
-  /** Title of the step that must be done first. */
-  later: string | undefined
-}
-
-function StepFace({ run, state, lab, zone, onTablet, onStrike, onSign, measures, later }: FaceProps) {
-  const { step, signature } = state
-  const line = step.kind === 'charge' ? computedLine(run.planned, step.line) : null
-  const whole = line && dispensed(line)
-  const amount =
-    whole && step.kind === 'charge' && step.portion !== undefined
-      ? { ...whole, figure: times(whole.figure, exact(step.portion)) }
-      : whole
-  const cautions = cautionsOf(run.plan, run.planned, step)
-  return (
-    <>
-      <h1>{printed(step.title)}</h1>
-      {later && (
-        <p>
-          <State level="open">Cannot yet: first {later.toLowerCase()}.</State>
-        </p>
-      )}
-      <p className="text">
-        {stepText(step.text, run.planned).map((piece, index) =>
-          piece.kind === 'text' ? (
-            <span key={index}>{piece.text}</span>
-          ) : (
-            <span key={index}>
-              <b className="fig">{piece.amount}</b> {piece.name}
-            </span>
-          ),
-        )}
-      </p>
-      {line && amount && (
-        <div className="amount-face">
-          <b className="fig">{writeFigureText(amount.figure, amount.dimension)}</b>
-          <span>
-            {line.substance.name}
-            <em>
-              {[
-                amount.dimension === 'volume' && line.mass ? writeFigureText(line.mass, 'mass') : '',
-                line.amount ? writeFigureText(line.amount, 'amount') : '',
-                line.limiting ? 'it sets the limit' : '',
-              ]
-                .filter(Boolean)
-                .join(', ')}
-            </em>
-          </span>
-        </div>
-      )}
-      {cautions.map((caution) => (
-        <p className="caution" key={caution}>
-          <b>{caution.split(/(?<=[.?])\s/)[0]}</b>{' '}
-          {caution
-            .split(/(?<=[.?])\s/)
-            .slice(1)
-            .join(' ')}
-        </p>
-      ))}
-      {step.kind === 'pause' && printed(step.meanwhile) && (
-        <p className="text">
-          <b>Until it goes on:</b> {printed(step.meanwhile)}
-        </p>
-      )}
-      {step.kind === 'safety' && (
-        <div className="safety">
-          <SafetyParts plan={run.plan} measures={measures} heading={(words) => <h2>{words}</h2>} />
-        </div>
-      )}
-      {operationIn(step)?.place !== 'first' && <BenchFigures run={run} step={step} lab={lab} />}
-      <Wrote run={run} state={state} onTablet={onTablet} zone={zone} onStrike={onStrike} />
-      {onSign && (signature.state === 'due' || signature.state === 'void') && (
-        <button type="button" className="plain wide" onClick={onSign}>
-          A demonstrator signs here
-        </button>
-      )}
-    </>
   )
 }

@@ -2,7 +2,8 @@
 
 import { useState } from 'react'
 import type { Lab } from '@/core/lab/lab'
-import { windowOf, type DistilBlanks } from '@/core/operations/distil/planner'
+import { windowOf } from '@/core/operations/distil/receivers'
+import { type DistilBlanks } from '@/core/operations/distil/blanks'
 import { blanksOf, contextOf } from '@/core/operations/planners'
 import { askAbout } from '@/core/run/askAbout'
 import type { EntryBodies } from '@/core/run/entry'

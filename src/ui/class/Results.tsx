@@ -1,13 +1,11 @@
 'use client'
 
-import { useState, type ReactNode } from 'react'
+import { useState } from 'react'
 import { Button } from 'react-bootstrap'
-import type { ClassResults, ResultRow } from '@/core/classroom/classResults'
-import type { Outcome } from '@/core/result/outcome'
+import type { ClassResults } from '@/core/classroom/classResults'
 import { writeNumber } from '@/core/quantity/write'
-import type { MeltingReading } from '@/core/operations/melt/meltingReading'
-import { FigureText } from '../figures/FigureText'
-import { State } from '../figures/State'
+import { BenchRow } from './BenchRow'
+import { FurtherResults } from './FurtherResults'
 import { MeltingBars, PercentStrip } from './RangeCharts'
 
 /** The results of a class: one picture per question, with the table behind it, and below what wants a word. Figures only: the readings behind them stay with those who may see them. */
@@ -103,7 +101,7 @@ export function Results({ session, results }: { session: string; results: ClassR
           </thead>
           <tbody>
             {rows.map((row, index) => (
-              <Row
+              <BenchRow
                 key={row.bench}
                 row={row}
                 withU={withU}
@@ -127,7 +125,7 @@ export function Results({ session, results }: { session: string; results: ClassR
           </tbody>
         </table>
       </div>
-      <AllResults rows={rows} withU={withU} results={results} />
+      <FurtherResults rows={rows} withU={withU} results={results} />
       {(counts || melts) && (
         <p className="quiet key">
           {counts && 'Dashed: the median. '}
@@ -157,156 +155,5 @@ export function Results({ session, results }: { session: string; results: ClassR
         ))}
       </div>
     </>
-  )
-}
-
-const rangeText = (melting: MeltingReading | null) =>
-  melting ? `${writeNumber(melting.onsetC, 1)}–${writeNumber(melting.clearC, 1)}` : '–'
-
-/** What the columns above do not show: every other result, bench by bench. */
-function AllResults({ rows, withU, results }: { rows: ResultRow[]; withU: boolean; results: ClassResults }) {
-  const others = rows.map((row) => ({ bench: row.bench, outcomes: row.outcomes.filter((each) => !inColumns(results, each)) }))
-  if (others.every(({ outcomes }) => outcomes.length === 0)) return null
-  return (
-    <table className="ruled got-back" aria-label="Further results, bench by bench">
-      <thead>
-        <tr>
-          <th scope="col">bench</th>
-          <th scope="col">result</th>
-          <th scope="col">of</th>
-          <th scope="col" className="n">
-            value
-          </th>
-          <th scope="col">reading</th>
-        </tr>
-      </thead>
-      <tbody>
-        {others.flatMap(({ bench, outcomes }) =>
-          outcomes.map(({ key, quantity, of, from, figure, to, unit, text, judgement }, index) => (
-            <tr key={`${bench} ${key}`}>
-              {index === 0 && (
-                <th scope="row" rowSpan={outcomes.length} className="number">
-                  {bench}
-                </th>
-              )}
-              <td>{quantity}</td>
-              <td>
-                {of}
-                {from && <small className="quiet">, of {from}</small>}
-              </td>
-              <td className={unit === '' ? 'fig' : 'n fig'}>
-                {withU && unit === '%' && figure && to === null ? (
-                  <FigureText figure={figure} decimals={0} unit="%" withU={withU} />
-                ) : (
-                  text
-                )}
-              </td>
-              <td className="verdict">{judgement && <State level={judgement.level}>{judgement.words}</State>}</td>
-            </tr>
-          )),
-        )}
-      </tbody>
-    </table>
-  )
-}
-
-/** True for what the table shows already: the result that is counted, its crude sample, the crystallisation and the range of the product. */
-function inColumns(
-  { counts, recovers, crystallises, melts, shown }: ClassResults,
-  { quantity, sample, ...from }: Outcome,
-): boolean {
-  if (quantity === 'yield') return counts && !recovers && (sample === shown.product || sample === shown.crude)
-  if (sample !== shown.product) return false
-  if (quantity === 'melting range') return melts
-  if (quantity !== 'recovery' || !from.counts) return false
-  return 'line' in from.counts ? recovers : crystallises
-}
-
-interface Pictures {
-  span: number
-  yield: ReactNode
-  recovery: ReactNode
-  melting: ReactNode
-}
-
-function Row({
-  row: { bench, members, scale, before, limiting, crude, product, result, recovery, melting, judgement, outlier },
-  withU,
-  shown: { weighs, counts, crystallises, melts },
-  pictures,
-}: {
-  row: ResultRow
-  withU: boolean
-  shown: ClassResults
-  pictures: Pictures | undefined
-}) {
-  // The numbers stand in the cells beside each picture, so a reader of the table loses nothing.
-  const picture = (which: 'yield' | 'recovery' | 'melting') =>
-    pictures && (
-      <td className="picture" rowSpan={pictures.span} aria-hidden="true">
-        <div>{pictures[which]}</div>
-      </td>
-    )
-  return (
-    <tr data-bench={bench}>
-      <th scope="row" className="number">
-        {bench}
-      </th>
-      <td>
-        <div className="clamped">
-          {members}
-          {scale !== 1 && <small className="quiet"> scale {scale}</small>}
-        </div>
-      </td>
-      {counts && (
-        <td className="lines">
-          <span className="fig">{limiting.amount}</span>
-          <span>{limiting.names}</span>
-          {limiting.changed && <small className="doubt">not the plan’s</small>}
-          {limiting.asPlanned && <small className="quiet">as planned</small>}
-        </td>
-      )}
-      {weighs && (
-        <>
-          <td className="n">{crude && <FigureText figure={crude} unit="g" withU={withU} />}</td>
-          <td className="n">
-            {product && <FigureText figure={product.mass} unit="g" withU={withU} />}
-            {product && !product.dry && <small className="danger"> wet</small>}
-          </td>
-        </>
-      )}
-      {counts && (
-        <>
-          {picture('yield')}
-          <td className="n">
-            <b>{result ? <FigureText figure={result.fraction} factor={100} decimals={0} unit="%" withU={withU} /> : '–'}</b>
-            {before.length > 0 && result && (
-              <small className="quiet overall" title={before.map(({ title }) => title).join(', ')}>
-                {' '}
-                overall {writeNumber(100 * before.reduce((all, { fraction }) => all * fraction, result.fraction.value), 0)} %
-              </small>
-            )}
-            {outlier && <small className="doubt far">far out</small>}
-          </td>
-        </>
-      )}
-      {crystallises && (
-        <>
-          {picture('recovery')}
-          <td className="n">
-            {recovery ? <FigureText figure={recovery} factor={100} decimals={0} unit="%" withU={withU} /> : '–'}
-          </td>
-        </>
-      )}
-      {melts && (
-        <>
-          {picture('melting')}
-          <td className="n fig">{rangeText(melting)}</td>
-        </>
-      )}
-      <td className="verdict">
-        <State level={judgement.level}>{judgement.words}</State>
-      </td>
-    </tr>
   )
 }

@@ -2,7 +2,9 @@
 
 import { CartesianGrid, Line, LineChart, ReferenceDot, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import { cropFrom } from '@/core/operations/crystallise/crop'
-import { pairsJudged, recoveryByVolume, solventsJudged, type CrystalliseBlanks } from '@/core/operations/crystallise/planner'
+import { pairsJudged, solventsJudged } from '@/core/operations/crystallise/solvents'
+import { recoveryByVolume } from '@/core/operations/crystallise/planner'
+import { type CrystalliseBlanks } from '@/core/operations/crystallise/blanks'
 import type { Context } from '@/core/operations/planner'
 import { writeNumber } from '@/core/quantity/write'
 import { axis, Chart, chartMargin, inks, ticksFor } from './chart'

@@ -2,7 +2,9 @@
 
 import { CartesianGrid, Line, LineChart, ReferenceArea, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import { purityOf } from '@/core/operations/distil/fractions'
-import { batchOf, windowOf, type DistilBlanks } from '@/core/operations/distil/planner'
+import { batchOf } from '@/core/operations/distil/mixture'
+import { windowOf } from '@/core/operations/distil/receivers'
+import { type DistilBlanks } from '@/core/operations/distil/blanks'
 import type { Context } from '@/core/operations/planner'
 import { writeNumber } from '@/core/quantity/write'
 import { State } from '../figures/State'

@@ -1,6 +1,7 @@
 'use client'
 
-import { headsUpTo, windowOf, type DistilBlanks } from '@/core/operations/distil/planner'
+import { headsUpTo, windowOf } from '@/core/operations/distil/receivers'
+import { type DistilBlanks } from '@/core/operations/distil/blanks'
 import type { Context } from '@/core/operations/planner'
 import { ReadingsChart } from './ReadingsChart'
 

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
-import { BenchCards, Board } from '@/ui/class/Board'
+import { BenchCards } from '@/ui/class/BenchCards'
+import { Board } from '@/ui/class/Board'
 import { Frame } from '@/ui/frame/Frame'
 import { clockTime, longDay } from '@/ui/time'
 import { orNotFound, visitor } from '@/server/page'

@@ -1,0 +1,196 @@
+import type { CrystalliseBlanks } from './blanks'
+import { soluteAmongSolvents, soluteAndSolvent } from './solvents'
+import { writeNumber } from '../../quantity/write'
+import {
+  boilDownTo,
+  coolingPlan,
+  cropFrom,
+  cropWithAntisolvent,
+  hotVolume,
+  impurityThatStays,
+  leastRatio,
+  mayOilOut,
+  secondCrop,
+} from './crop'
+import { rinseLoss } from '../filter/papers'
+import { fact, when, type Advice, type Context, type Fact } from '../planner'
+
+/** What the figures and the advice of a step both rest on. */
+export function worksOut(context: Context, filled: CrystalliseBlanks) {
+  const { solute, solvent } = soluteAndSolvent(context)
+  const { soluteG, volumeML, hotS, coldS } = filled
+  const hot = filled.hotFiltration === 'yes'
+  const curveML = hotS > 0 ? hotVolume(soluteG, hotS, hot) : null
+  const factorML = filled.perG * soluteG
+  const least = hotS > 0 ? (100 * soluteG) / hotS : null
+  const known = coldS > 0
+  const crop = cropFrom(soluteG, volumeML, coldS)
+  const rinse = rinseLoss(filled.rinseML, coldS, crop.cropG)
+  const best = (factor: number) => cropFrom(soluteG, (least ?? volumeML) * factor, coldS)
+  const impurityG = (filled.impurityPercent / 100) * soluteG
+  const stays = impurityThatStays(volumeML, filled.impurityS)
+  const meltsC = solute?.melting?.lowC
+  const cool = coolingPlan(volumeML)
+  const wanted = { curve: curveML, factor: factorML, portions: volumeML }[filled.way] ?? volumeML
+  const name = solvent?.name ?? 'the solvent'
+  const names = soluteAmongSolvents(context, filled)?.solvents.map((each) => each.name) ?? []
+  const strangers = filled.tried.flatMap(({ solvent: tried }) => (tried && !names.includes(String(tried)) ? [`“${tried}”`] : []))
+  return {
+    solute,
+    solvent,
+    soluteG,
+    volumeML,
+    hotS,
+    coldS,
+    hot,
+    curveML,
+    factorML,
+    least,
+    known,
+    crop,
+    rinse,
+    best,
+    impurityG,
+    stays,
+    meltsC,
+    cool,
+    wanted,
+    name,
+    strangers,
+  }
+}
+
+type Worked = ReturnType<typeof worksOut>
+
+/** The figures that follow. */
+export function factsOf(at: Worked, context: Context, filled: CrystalliseBlanks): Fact[] {
+  const { soluteG, volumeML, hotS, coldS, hot, curveML, factorML, known, crop, rinse, best, impurityG, stays } = at
+  return [
+    ...(curveML === null
+      ? []
+      : [
+          fact('curve', 'hot solvent by the curve', curveML, 'mL', 0, {
+            how: `100·${writeNumber(soluteG, 2)} g ÷ ${writeNumber(hotS, 2)} g, and ${hot ? 40 : 10} % more`,
+          }),
+        ]),
+    // At the bench one figure: what the sentence says, for what this group has got.
+    fact('factor', context.measured ? `hot solvent for our ${writeNumber(soluteG, 2)} g` : 'by the factor', factorML, 'mL', 0, {
+      how: `${writeNumber(filled.perG, 1)} mL/g × ${writeNumber(soluteG, 2)} g`,
+      atBench: true,
+    }),
+    ...(known
+      ? [
+          fact('loss', 'stays dissolved cold', crop.lossG, 'g', 2, {
+            how: `${writeNumber(volumeML, 0)} mL × ${writeNumber(coldS, 2)} g ÷ 100 mL`,
+            atBench: true,
+          }),
+          fact('best', 'best recovery', 100 * crop.recovery, '%', 0, {
+            how: `1 − ${writeNumber(crop.lossG, 2)} ÷ ${writeNumber(soluteG, 2)}`,
+            atBench: true,
+          }),
+          fact('rinse', 'and in the rinse', rinse, 'g', 2),
+          fact('ten', 'best with 10 % too much', 100 * best(1.1).recovery, '%', 0, {
+            how: 'counted from what just dissolves it',
+          }),
+          fact('four', 'best with 300 % too much', 100 * best(4).recovery, '%', 0),
+          fact(
+            'second',
+            `second crop from ${writeNumber(filled.secondML, 0)} mL`,
+            secondCrop(crop.lossG, filled.secondML, coldS),
+            'g',
+            2,
+            { how: 'kept and melted apart' },
+          ),
+          ...(filled.antiML > 0 && filled.antiS > 0
+            ? [
+                fact(
+                  'anti',
+                  `crop with ${writeNumber(filled.antiML, 0)} mL of antisolvent`,
+                  cropWithAntisolvent({
+                    soluteG,
+                    volumeML,
+                    coldGPer100ML: coldS,
+                    addML: filled.antiML,
+                    antiGPer100ML: filled.antiS,
+                  }).cropG,
+                  'g',
+                  2,
+                  { how: 'ln s linear in the volume fraction: a first estimate' },
+                ),
+              ]
+            : []),
+        ]
+      : []),
+    ...(filled.impurityS > 0
+      ? [fact('impurity', 'impurity that stays dissolved', stays, 'g', 2, { how: `of ${writeNumber(impurityG, 2)} g` })]
+      : []),
+  ]
+}
+
+/** What to do and to doubt. */
+export function adviceOf(at: Worked, context: Context, filled: CrystalliseBlanks): Advice[] {
+  const { soluteG, volumeML, hotS, coldS, least, known, crop, impurityG, stays, meltsC, cool, wanted, name, strangers } = at
+  return [
+    ...when(
+      strangers.length > 0,
+      'stranger',
+      'doubt',
+      `${strangers.join(', ')}: no solvent of the plan or of the usual ones has that name, so it is not compared. Choose one of those offered.`,
+    ),
+    ...when(
+      !known,
+      'unknown',
+      'doubt',
+      `How much ${name} dissolves cold is not on record: weigh the crude, use as little hot solvent as just dissolves it, and write the solubility here when you have it.`,
+    ),
+    ...(least !== null && volumeML < least * 0.98
+      ? [
+          {
+            id: 'little',
+            level: 'doubt' as const,
+            words: `${writeNumber(volumeML, 0)} mL do not dissolve it: at least ${writeNumber(least, 0)} mL are needed at ${writeNumber(filled.hotC, 0)} °C.`,
+          },
+        ]
+      : []),
+    ...when(
+      known && crop.recovery < 0.8,
+      'much',
+      'doubt',
+      `${writeNumber(crop.lossG, 2)} g, ${writeNumber(100 - 100 * crop.recovery, 0)} %, will stay dissolved. Boil down to ${writeNumber(boilDownTo(soluteG, 0.9, coldS), 0)} mL before it cools to get 90 % back.`,
+    ),
+    ...when(
+      known && hotS > 0 && hotS / coldS < leastRatio,
+      'ratio',
+      'doubt',
+      `Hot dissolves only ${writeNumber(hotS / coldS, 1)} times what cold does; at least ${leastRatio} is wanted. Look for another solvent or a pair.`,
+    ),
+    ...(meltsC !== undefined && mayOilOut(filled.hotC, meltsC)
+      ? [
+          {
+            id: 'oil',
+            level: 'doubt' as const,
+            words: `The solution is at ${writeNumber(filled.hotC, 0)} °C and the solute melts at ${writeNumber(meltsC, 0)} °C: it may come as an oil. Use more solvent, cool slowly, seed below the melting point, or take a lower-boiling solvent.`,
+          },
+        ]
+      : []),
+    ...when(
+      filled.impurityS > 0 && impurityG > stays,
+      'impurity',
+      'doubt',
+      `${writeNumber(impurityG - stays, 2)} g of the impurity come out with the crystals; ${writeNumber((100 * impurityG) / filled.impurityS, 0)} mL would hold all of it.`,
+    ),
+    ...when(filled.impurityS > 0 && impurityG <= stays, 'impurity', 'good', 'The impurity stays dissolved.'),
+    ...when(
+      !context.measured && Math.abs(wanted - volumeML) > 0.05 * volumeML,
+      'school',
+      'open',
+      `${filled.way === 'factor' ? 'By the factor' : 'By the curve'} it would be ${writeNumber(wanted, 0)} mL, and ${writeNumber(volumeML, 0)} mL stand here: write it into the table, or choose the other way.`,
+    ),
+    {
+      id: 'cool',
+      level: 'open',
+      words: `Leave it undisturbed for about ${cool.roomMin} min to room temperature, then ${cool.iceMin} min in ice; scratch or seed if nothing comes.`,
+      why: 'fast cooling gives powder and traps impurity',
+    },
+  ]
+}

@@ -1,0 +1,248 @@
+import type { DistilBlanks } from './blanks'
+import { vapourConstants, volumeOf, wilsonHolds } from './mixture'
+import { windowOf } from './receivers'
+import { surestStages } from './column'
+import { pressureMmHg } from '../../lab/lab'
+import { mainSubstance } from '../../plan/plan'
+import { typedFor } from '../../plan/typedFor'
+import { writeNumber } from '../../quantity/write'
+import { calledBy } from '../../substance/calledBy'
+import { molarMass } from '../../substance/molarMass'
+import { boilsAt, water } from '../vessel/boilingAt'
+import { withWater } from './partsFromWater'
+import { steamDistillation } from './steam'
+import { expectedReading, stemFactor, type Filling } from './thermometer'
+import { decomposesFromC, whichDistillation } from './whichDistillation'
+import { fact, when, type Advice, type Context, type Fact } from '../planner'
+
+/** What the figures and the advice of a step both rest on. */
+export function worksOut(context: Context, filled: DistilBlanks) {
+  const { plan, lab } = context
+  const mmHg = filled.mmHg
+  const open = pressureMmHg(lab)
+  const reduced = mmHg < 0.9 * open
+  const rows = filled.components
+  const named = rows.map(({ name, mmol }) => ({
+    name: String(name ?? ''),
+    mmol: Number(mmol),
+    substance: calledBy(plan.substances, name),
+  }))
+  const wanted =
+    calledBy(
+      named.flatMap(({ substance }) => substance ?? []),
+      filled.wantedOf,
+    ) ?? mainSubstance(plan)
+  const boil = wanted ? boilsAt(wanted, mmHg) : null
+  const all = rows.reduce((sum, { mmol }) => sum + Number(mmol ?? 0), 0)
+  // A tenth of the pot goes with the forerun, however near it boils.
+  const others = named
+    .filter(({ mmol }) => mmol > 0.1 * all)
+    .flatMap(({ substance }) => (substance && substance !== wanted ? (boilsAt(substance, mmHg)?.atC ?? []) : []))
+  const nearest = boil && others.length > 0 ? Math.min(...others.map((atC) => Math.abs(atC - boil.atC))) : null
+  const unknown = named.filter(({ substance }) => !substance || vapourConstants(substance) === null)
+  const [potML, stopML] = [filled.potML, filled.stopML]
+  const { lowC, highC } = windowOf(context, filled)
+  const volumeML = volumeOf(context, filled)
+  const thermometer = {
+    filling: filled.filling as Filling,
+    stemK: filled.stemK,
+    lagK: filled.lagK,
+    roomC: 20,
+  }
+  const shows = boil ? expectedReading(boil.atC, thermometer) : null
+  const boilOpen = wanted ? boilsAt(wanted, open) : null
+  const type = boilOpen ? whichDistillation(boilOpen.atC, nearest, wanted ? withWater(wanted) : 'unknown', lab.simpleFromK) : null
+  const stages = filled.stages
+  const steam =
+    wanted?.formula !== undefined && boil && boil.atC > 140 && withWater(wanted) === 'parts from it'
+      ? steamDistillation(wanted, molarMass(wanted.formula), water, mmHg)
+      : null
+  const estimated = named.some(({ substance }) => substance && vapourConstants(substance)?.estimated)
+  return {
+    plan,
+    mmHg,
+    open,
+    reduced,
+    rows,
+    named,
+    wanted,
+    boil,
+    others,
+    nearest,
+    unknown,
+    potML,
+    stopML,
+    lowC,
+    highC,
+    volumeML,
+    thermometer,
+    shows,
+    boilOpen,
+    type,
+    stages,
+    steam,
+    estimated,
+  }
+}
+
+type Worked = ReturnType<typeof worksOut>
+
+/** The figures that follow. */
+export function factsOf(at: Worked): Fact[] {
+  const { mmHg, wanted, boil, nearest, potML, stopML, volumeML, thermometer, shows } = at
+  return [
+    fact('pot', 'in the pot', volumeML, 'mL', 0, {
+      how: `${writeNumber((100 * volumeML) / potML, 0)} % of ${potML} mL at the first drop, ${writeNumber((100 * stopML) / potML, 0)} % at the end`,
+      atBench: true,
+    }),
+    ...(boil && wanted
+      ? [
+          fact('boils', `${wanted.name} boils here at`, boil.atC, '°C', 1, {
+            how: `at ${writeNumber(mmHg, 0)} mmHg, by its ${boil.by}`,
+          }),
+        ]
+      : []),
+    ...(shows === null
+      ? []
+      : [
+          fact('shows', 'the thermometer shows', shows, '°C', 1, {
+            how: `T = t + ${stemFactor[thermometer.filling] ?? 0}·n·(t − 20) + lag, solved for t`,
+            atBench: true,
+          }),
+        ]),
+    ...(nearest === null ? [] : [fact('apart', 'nearest other component', nearest, 'K', 0)]),
+  ]
+}
+
+/** What to do and to doubt about the liquid: how it is distilled, what is known of it, and how it is taken. */
+export function liquidAdvice(at: Worked, filled: DistilBlanks): Advice[] {
+  const { reduced, rows, named, wanted, unknown, boilOpen, type, stages, estimated } = at
+  return [
+    ...(type
+      ? [
+          {
+            id: 'type',
+            level: type.way === 'fractional' && stages < 1 ? ('doubt' as const) : ('open' as const),
+            words: `${type.way[0]!.toUpperCase()}${type.way.slice(1)} distillation${type.way === 'fractional' && stages < 1 ? ': put a column on, it has no stages now' : ''}.`,
+            why: type.why,
+          },
+        ]
+      : []),
+    ...when(
+      named.length > 2 && stages > surestStages,
+      'many-stages',
+      'doubt',
+      `Three components over more than ${surestStages} stages: near the least reflux the curve can be some hundredths too pure. Look at it with fewer stages too, or two components at a time.`,
+    ),
+    ...when(
+      reduced,
+      'reduced',
+      'danger',
+      'Under reduced pressure: thick glass without a crack or a flat bottom, goggles and a shield; a stirrer instead of chips; let air in only when it is cold.',
+      'glass gives way inwards, and chips do not work without air in them',
+    ),
+    ...when(
+      // Trouton's rule is tens of kelvins off so far down: without constants nothing is said.
+      !reduced && boilOpen !== null && boilOpen.atC > decomposesFromC && wanted?.antoine !== undefined,
+      'lower',
+      'open',
+      `At 20 mmHg it boils at about ${writeNumber((wanted && boilsAt(wanted, 20)?.atC) ?? 0, 0)} °C: write that pressure here to plan it so.`,
+    ),
+    ...when(
+      unknown.length > 0,
+      'unknown',
+      'doubt',
+      `No boiling point on record for ${unknown.map(({ name }) => name || 'a component without a name').join(', ')}: there is no curve. Name substances of this plan.`,
+    ),
+    ...when(
+      filled.model === 'van Laar' && rows.length > 2,
+      'van-laar',
+      'doubt',
+      'Van Laar’s equations are for two components: with three the liquid is taken as ideal. Take Wilson’s or NRTL.',
+    ),
+    ...when(
+      filled.model !== 'ideal' && rows.length > 3,
+      'four',
+      'doubt',
+      'Constants are for up to three components: with more the liquid is taken as ideal.',
+    ),
+    ...when(
+      !wilsonHolds(filled, rows.length),
+      'wilson',
+      'doubt',
+      'Wilson’s Λ are above 0: the liquid is taken as ideal. At 1 both ways a pair is ideal.',
+    ),
+    ...when(
+      estimated,
+      'estimated',
+      'open',
+      'Where no vapour-pressure constants are on record, the curve rests on the boiling point and Trouton’s rule.',
+    ),
+  ]
+}
+
+/** What to do and to doubt about flask and window, and with steam. */
+export function setUpAdvice(at: Worked, context: Context): Advice[] {
+  const { plan, wanted, potML, stopML, lowC, highC, volumeML, shows, steam } = at
+  return [
+    ...(volumeML > (2 / 3) * potML
+      ? [
+          {
+            id: 'full',
+            level: 'doubt' as const,
+            words: `${writeNumber(volumeML, 0)} mL fill the ${potML} mL flask to ${writeNumber((100 * volumeML) / potML, 0)} %; about half is right.`,
+          },
+        ]
+      : volumeML < potML / 4
+        ? [
+            {
+              id: 'empty',
+              level: 'doubt' as const,
+              words: `${writeNumber(volumeML, 0)} mL are little for a ${potML} mL flask: much of it stays behind as vapour. Take a smaller one.`,
+            },
+          ]
+        : []),
+    ...when(
+      stopML < Math.max(0.5, 0.03 * potML),
+      'dryness',
+      'danger',
+      `Only ${writeNumber(stopML, 1)} mL are left at the end: never distil to dryness. Leave at least ${writeNumber(Math.max(0.5, 0.03 * potML), 1)} mL.`,
+      'a dry flask overheats, and peroxides gather in what is last',
+    ),
+    ...when(
+      highC - lowC < 3,
+      'narrow',
+      'doubt',
+      `A window of ${writeNumber(highC - lowC, 0)} °C is narrower than thermometers agree.`,
+    ),
+    ...(shows !== null && (shows < lowC - 0.5 || shows > highC + 0.5)
+      ? [
+          {
+            id: 'window',
+            // A fraction between two others is collected on purpose beside where the wanted one boils.
+            level:
+              plan.mainProduct !== undefined || typedFor(context.step).wantedOf !== undefined
+                ? ('doubt' as const)
+                : ('open' as const),
+            words: `${wanted!.name} will show about ${writeNumber(shows, 1)} °C here, outside ${lowC} to ${highC} °C. Move the window, with the reason.`,
+          },
+        ]
+      : []),
+    ...(steam
+      ? [
+          {
+            id: 'steam',
+            level: 'open' as const,
+            words: `With steam it comes over at ${writeNumber(steam.atC, 1)} °C, ${writeNumber(steam.gPerGWater, 2)} g to the gram of water.`,
+            why: 'p(water) + p(organic) = P',
+          },
+        ]
+      : []),
+    {
+      id: 'set-up',
+      level: 'open',
+      words:
+        'Chips in the cold flask, bulb just below the side arm, joints snug, open at the receiver, water on; one or two drops a second.',
+    },
+  ]
+}

@@ -1,0 +1,138 @@
+import type { DistilBlanks } from './blanks'
+import { mainSubstance, type WorkRow } from '../../plan/plan'
+import { type Substance } from '../../substance/substance'
+import { calledBy } from '../../substance/calledBy'
+import { molarMass } from '../../substance/molarMass'
+import { trouton } from '../vessel/boilingAt'
+import type { ActivityModel } from './activity'
+import type { BatchCharge } from './batch'
+import type { Component, Mixture } from './equilibrium'
+import { crudeComposition } from '../wash/impurities'
+import { expectedProductG } from '../vessel/inVessel'
+import { rough, type Context } from '../planner'
+
+/** Vapour-pressure constants of a substance: those of its record, or a line through its boiling point after Trouton. */
+export function vapourConstants({ antoine, boiling }: Substance): { a: number; b: number; c: number; estimated: boolean } | null {
+  if (antoine) return { a: antoine.a, b: antoine.b, c: antoine.c, estimated: false }
+  if (!boiling) return null
+  const normalK = (boiling.lowC + boiling.highC) / 2 + 273.15
+  return { a: Math.log10(760) + trouton / Math.LN10, b: (trouton * normalK) / Math.LN10, c: 273.15, estimated: true }
+}
+
+/** Up to three components that boil: those in the pot, the product and what is left beside it. */
+export function inPot(context: Context): WorkRow[] {
+  const { plan, table, now } = context
+  const volatile = (substance: Substance) => substance.formula !== undefined && vapourConstants(substance) !== null
+  const product = mainSubstance(plan)
+  const direct = now.contents.filter(
+    ({ line, substance }) => volatile(substance) && line.form.kind !== 'solid' && !plan.mainProduct,
+  )
+  const amountOf = (id: string) => table.lines.find(({ line }) => line.id === id)?.amount?.value ?? 0
+  if (direct.length > 0)
+    return direct.slice(0, 3).map(({ line, substance }) => ({ name: substance.name, mmol: rough(amountOf(line.id), 4) }))
+  // A second distillation of a mixture that was charged whole.
+  const charged = table.lines.filter(
+    ({ line, substance, amount }) => amount && !plan.mainProduct && volatile(substance) && line.form.kind !== 'solid',
+  )
+  if (charged.length > 0)
+    return charged.slice(0, 3).map(({ substance, amount }) => ({ name: substance.name, mmol: rough(amount!.value, 4) }))
+  const made =
+    product?.formula && volatile(product)
+      ? [{ name: product.name, mmol: rough((1000 * expectedProductG(context)) / molarMass(product.formula)) }]
+      : []
+  const beside = crudeComposition(plan, table, plan.expectedYield?.high ?? 1)
+    .filter(
+      ({ substance, kind }) =>
+        kind !== 'mineral acid' &&
+        kind !== 'carboxylic acid' &&
+        kind !== 'water-soluble' &&
+        kind !== 'halogen' &&
+        plan.substances.some((each) => each.id === substance && each.id !== product?.id && volatile(each)),
+    )
+    // Washing and drying leave about a tenth of what dissolves in the organic layer.
+    .map(({ name, mmol }) => ({ name, mmol: rough(0.1 * mmol) }))
+  return [...beside, ...made].slice(-3)
+}
+
+const componentOf = (substance: Substance): Component | null => {
+  const constants = vapourConstants(substance)
+  return constants && substance.formula !== undefined
+    ? {
+        name: substance.name,
+        a: constants.a,
+        b: constants.b,
+        c: constants.c,
+        gPerMol: molarMass(substance.formula),
+        gPerML: substance.density?.gPerML ?? 0.9,
+      }
+    : null
+}
+
+/** The batch that the blanks describe, for the curve; null where a component has no vapour pressure on record or nothing is in the pot. */
+export function batchOf(
+  context: Context,
+  filled: DistilBlanks,
+): { mixture: Mixture; charge: BatchCharge; wanted: number } | null {
+  const rows = filled.components.filter(({ mmol }) => Number(mmol) > 0)
+  const components = rows
+    .map(({ name }) => calledBy(context.plan.substances, name))
+    .map((substance) => substance && componentOf(substance))
+  if (rows.length === 0 || components.some((component) => !component)) return null
+  const model = modelOf(filled, rows.length)
+  const { substances } = context.plan
+  const product = calledBy(substances, filled.wantedOf) ?? mainSubstance(context.plan)
+  const wanted = rows.findIndex(({ name }) => product && calledBy(substances, name) === product)
+  const reflux = filled.reflux
+  return {
+    mixture: { components: components as Component[], model, mmHg: filled.mmHg },
+    charge: {
+      mmol: rows.map(({ mmol }) => Number(mmol)),
+      stages: Math.round(filled.stages),
+      reflux: reflux > 0 ? reflux : 0.001,
+      holdUpML: filled.holdUpML,
+      points: 400,
+      stopML: filled.stopML,
+    },
+    wanted: Math.max(0, wanted),
+  }
+}
+
+/** Pairs of a mixture of up to three, as their constants are numbered in the blanks. */
+export const pairsOf = (count: number) => [
+  [1, 2] as const,
+  ...(count > 2
+    ? ([
+        [1, 3],
+        [2, 3],
+      ] as const)
+    : []),
+]
+
+/** The constant of a pair, by the numbers of its components. */
+const constantOf = (filled: DistilBlanks, i: number, j: number) => filled[`A${i}${j}` as 'A12']
+
+/** Wilson's constants stand under a logarithm: only above 0 do they mean anything. */
+export const wilsonHolds = (filled: DistilBlanks, count: number) =>
+  filled.model !== 'Wilson' || pairsOf(count).every(([i, j]) => constantOf(filled, i, j) > 0 && constantOf(filled, j, i) > 0)
+
+/** The activity model of the blanks: two constants for each pair of components. Van Laar's are for two; with more the liquid is taken as ideal. */
+function modelOf(filled: DistilBlanks, count: number): ActivityModel {
+  const kind = filled.model
+  const most = kind === 'van Laar' ? 2 : 3
+  if (count < 2 || count > most || kind === 'ideal' || !wilsonHolds(filled, count)) return { kind: 'ideal' }
+  if (kind === 'van Laar') return { kind, A12: filled.A12, A21: filled.A21 }
+  const matrix = (own: number, of: (i: number, j: number) => number) =>
+    Array.from({ length: count }, (_, i) => Array.from({ length: count }, (_other, j) => (i === j ? own : of(i + 1, j + 1))))
+  const of = (i: number, j: number) => constantOf(filled, i, j)
+  return kind === 'Wilson'
+    ? { kind, lambda: matrix(1, of) }
+    : { kind: 'NRTL', tau: matrix(0, of), alpha: matrix(0, () => filled.alpha) }
+}
+
+/** Volume of what the blanks put into the pot, mL. */
+export const volumeOf = (context: Context, filled: Pick<DistilBlanks, 'components'>) =>
+  filled.components.reduce((sum, { name, mmol }) => {
+    const substance = calledBy(context.plan.substances, name)
+    const component = substance && componentOf(substance)
+    return component ? sum + (Number(mmol) * component.gPerMol) / component.gPerML / 1000 : sum
+  }, 0)

@@ -1,0 +1,106 @@
+import type { Lab } from '@/core/lab/lab'
+import { operationIn } from '@/core/operations/registry'
+import { cautionsOf } from '@/core/safety/cautionsOf'
+import { stepText } from '@/core/reaction/stepText'
+import { exact, times } from '@/core/quantity/figure'
+import { writeFigureText } from '@/core/quantity/write'
+import { computedLine, dispensed } from '@/core/reaction/reactionTable'
+import { SafetyParts } from '../desk/SafetyParts'
+import { Wrote } from './Wrote'
+import type { Entry } from '@/core/run/entry'
+import type { RunState } from '@/core/run/foldRun'
+import type { StepState } from '@/core/run/stepState'
+import { printed } from '@/core/words/words'
+import { State } from '../figures/State'
+import { later } from './later'
+
+const BenchFigures = later(() => import('./BenchFigures').then((module) => module.BenchFigures))
+
+interface FaceProps {
+  run: RunState
+  state: StepState
+  lab: Lab
+  zone: string
+  onTablet: ReadonlySet<string>
+  onStrike: ((entry: Entry) => void) | undefined
+  onSign: (() => void) | undefined
+  measures: readonly string[]
+  /** Title of the step that must be done first. */
+  later: string | undefined
+}
+
+/** What is to be done in one step: its words with our amounts, its cautions, what follows from our figures, and what stands written. */
+export function StepFace({ run, state, lab, zone, onTablet, onStrike, onSign, measures, later }: FaceProps) {
+  const { step, signature } = state
+  const line = step.kind === 'charge' ? computedLine(run.planned, step.line) : null
+  const whole = line && dispensed(line)
+  const amount =
+    whole && step.kind === 'charge' && step.portion !== undefined
+      ? { ...whole, figure: times(whole.figure, exact(step.portion)) }
+      : whole
+  const cautions = cautionsOf(run.plan, run.planned, step)
+  return (
+    <>
+      <h1>{printed(step.title)}</h1>
+      {later && (
+        <p>
+          <State level="open">Cannot yet: first {later.toLowerCase()}.</State>
+        </p>
+      )}
+      <p className="text">
+        {stepText(step.text, run.planned).map((piece, index) =>
+          piece.kind === 'text' ? (
+            <span key={index}>{piece.text}</span>
+          ) : (
+            <span key={index}>
+              <b className="fig">{piece.amount}</b> {piece.name}
+            </span>
+          ),
+        )}
+      </p>
+      {line && amount && (
+        <div className="amount-face">
+          <b className="fig">{writeFigureText(amount.figure, amount.dimension)}</b>
+          <span>
+            {line.substance.name}
+            <em>
+              {[
+                amount.dimension === 'volume' && line.mass ? writeFigureText(line.mass, 'mass') : '',
+                line.amount ? writeFigureText(line.amount, 'amount') : '',
+                line.limiting ? 'it sets the limit' : '',
+              ]
+                .filter(Boolean)
+                .join(', ')}
+            </em>
+          </span>
+        </div>
+      )}
+      {cautions.map((caution) => (
+        <p className="caution" key={caution}>
+          <b>{caution.split(/(?<=[.?])\s/)[0]}</b>{' '}
+          {caution
+            .split(/(?<=[.?])\s/)
+            .slice(1)
+            .join(' ')}
+        </p>
+      ))}
+      {step.kind === 'pause' && printed(step.meanwhile) && (
+        <p className="text">
+          <b>Until it goes on:</b> {printed(step.meanwhile)}
+        </p>
+      )}
+      {step.kind === 'safety' && (
+        <div className="safety">
+          <SafetyParts plan={run.plan} measures={measures} heading={(words) => <h2>{words}</h2>} />
+        </div>
+      )}
+      {operationIn(step)?.place !== 'first' && <BenchFigures run={run} step={step} lab={lab} />}
+      <Wrote run={run} state={state} onTablet={onTablet} zone={zone} onStrike={onStrike} />
+      {onSign && (signature.state === 'due' || signature.state === 'void') && (
+        <button type="button" className="plain wide" onClick={onSign}>
+          A demonstrator signs here
+        </button>
+      )}
+    </>
+  )
+}
