@@ -102,15 +102,25 @@ export function filledFor(context: Context, suggested = suggestedFor(context)): 
 /** The same for who knows which operation the step is, by the blanks of its planner. */
 export const blanksOf = <B>(context: Context): B => filledFor(context) as unknown as B
 
-/** What was typed for a step and can stand in the fields of its planner. */
+/** What was typed for a step and can stand in the fields of its planner. A figure that a group's scale takes past its bound still stands: bounds are for typing. */
 function typedIn(step: Step): Filled {
   const fields = plannerFor(step)?.fields ?? []
   const typed = Object.entries(typedFor(step)).filter(([key, value]) => {
     const field = fields.find((each) => each.key === key)
-    return field !== undefined && problemIn(field, value) === undefined
+    return field !== undefined && problemIn(unbounded(field), value) === undefined
   })
   return Object.fromEntries(typed) as Filled
 }
+
+const anyNumber = { least: -Infinity, most: Infinity }
+
+/** The field without its bounds. */
+const unbounded = (field: Field): Field =>
+  field.kind === 'number'
+    ? { ...field, ...anyNumber }
+    : field.kind === 'rows'
+      ? { ...field, columns: field.columns.map((each) => (each.kind === 'number' ? { ...each, ...anyNumber } : each)) }
+      : field
 
 /** What follows for a step; null where its operation has no planner. */
 export function reportFor(context: Context, filled = filledFor(context)): Report | null {
