@@ -104,12 +104,13 @@ export function productSample(plan: Plan): string {
   return plan.product ?? crystallised.at(-1) ?? weighedSamples(plan).at(-1) ?? 'product'
 }
 
-/** The sample that the product was made from in the last purification, or else the first that was weighed before it. */
+/** The sample that the product was made from in the last purification, or else the first of the same substance that was weighed before it. */
 export function crudeSample(plan: Plan): string {
   const product = productSample(plan)
   const from = plan.steps.findLast((step) => step.kind === 'crystallise' && step.to === product)
   if (from?.kind === 'crystallise') return from.from
-  return weighedSamples(plan).find((sample) => sample !== product) ?? 'crude'
+  const line = lineOfSample(plan, product)
+  return weighedSamples(plan).find((sample) => sample !== product && lineOfSample(plan, sample) === line) ?? 'crude'
 }
 
 /** The line whose substance a sample is: as the plan says, that of its recovery, else the main product; undefined where the plan makes nothing. */

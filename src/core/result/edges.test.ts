@@ -1,10 +1,10 @@
 /** Results at their thresholds, each tried from both sides. */
-import { acetanilide, recrystallisation, separation, testDay } from '@/test-support/plans'
+import { acetanilide, recrystallisation, separation, tartaricAcid, testDay } from '@/test-support/plans'
 import { TestLog } from '@/test-support/entries'
 import { addStep } from '../edit/addStep'
 import type { OperationKey } from '../operations/registry'
 import { changeStep } from '../plan/editPlan'
-import type { Plan } from '../plan/plan'
+import { crudeSample, type Plan } from '../plan/plan'
 import { tubeNames, type TestBlanks } from '../operations/test/planner'
 import { blanksOf, contextOf } from '../operations/planners'
 import { reactionTable } from '../reaction/reactionTable'
@@ -264,5 +264,39 @@ describe('a run', () => {
     once.reading('dry', 'full', 32.5)
     const first = foldRun(recrystallisation, 1, once.entries)
     expect(lossAccount(first, runResults(first))).not.toContain('differ')
+  })
+})
+
+describe('an intermediate', () => {
+  const log = new TestLog()
+  for (const [step, grams] of [
+    ['dry-salt', 6.2],
+    ['dry-acid', 2.6],
+  ] as const) {
+    log.reading(step, 'empty', 30)
+    for (const _ of [1, 2]) log.reading(step, 'full', 30 + grams)
+  }
+  test('has a yield of its own, counted from what it comes from, and is no crude product', () => {
+    const yields = of(tartaricAcid, log, 'yield')
+    expect(yields.map(({ sample, from }) => [sample, from])).toEqual([
+      ['salt', 'theory from potassium hydrogen tartrate'],
+      ['acid', 'theory from sulfuric acid'],
+    ])
+    // 5.00 g × 0.99 ÷ 188.18 g/mol × 260.21 g/mol = 6.84 g; 6.20 g are 91 %.
+    expect(yields[0]!.figure!.value).toBeCloseTo(90.6, 1)
+    expect(results(tartaricAcid, log).crude).toBeNull()
+    const run = foldRun(tartaricAcid, 1, log.entries)
+    expect(lossAccount(run, runResults(run))).not.toContain('Crude')
+  })
+  test('a crude sample of the product stays what it was', () => {
+    expect(crudeSample(acetanilide)).toBe('crude')
+    expect(crudeSample(recrystallisation)).toBe('crude')
+    expect(
+      crudeSample({
+        ...acetanilide,
+        samples: [{ name: 'crude', line: 'by-acid' }],
+        steps: acetanilide.steps.filter(({ kind }) => kind !== 'crystallise'),
+      }),
+    ).toBe('crude')
   })
 })

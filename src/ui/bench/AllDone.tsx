@@ -25,7 +25,7 @@ export function AllDone({ run, readCode }: { run: RunState; readCode: string | n
           <div className="written" key={key}>
             <span>
               {resultName(quantity, of)}
-              {from && `, ${sample && quantity !== 'mass balance' ? `${sample}, ` : ''}from ${from}`}
+              {from && `, ${sample && quantity !== 'mass balance' ? `${sample}, ` : ''}of ${from}`}
               {dry === null ? '' : dry ? ', dry' : ', wet'}
               {judgement && judgement !== results.judgement && <small className="quiet"> {judgement.words}</small>}
             </span>

@@ -1,9 +1,13 @@
-import { isProduct, lineOf, lineOfSample, productSample, substanceOf, weighedSamples } from '../../plan/plan'
+import { isProduct, lineOf, lineOfSample, productSample, substanceOf, weighedSamples, type Plan } from '../../plan/plan'
 import { over } from '../../quantity/figure'
-import { computedLine } from '../../reaction/reactionTable'
+import { computedLine, type ReactionTable } from '../../reaction/reactionTable'
 import { limitingNames } from '../../reaction/working'
 import type { Quantity } from '../outcome'
 import { percent } from './percent'
+
+/** What a theory is counted from: an intermediate's comes from the reference line, since what is put in after it does not limit it. */
+const theoryFrom = (plan: Plan, line: string, table: ReactionTable): string =>
+  lineOf(plan, line).role === 'intermediate' ? substanceOf(plan, lineOf(plan, plan.reference)).name : limitingNames(plan, table)
 
 /** What formed, of what theory allows from what was really charged: of every sample that is made of a product. */
 export const yieldOf: Quantity = {
@@ -29,7 +33,7 @@ export const yieldOf: Quantity = {
         mass: weighed.mass,
         judgement: isMain ? base.judgement : null,
       }),
-      from: `theory from ${limitingNames(run.plan, base.table)}`,
+      from: `theory from ${theoryFrom(run.plan, line!, base.table)}`,
     }
   },
 }
