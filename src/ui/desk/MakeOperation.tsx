@@ -131,16 +131,17 @@ export function MakeOperation({ name: given, onMake, onClose }: Props) {
           {chosen('what is in the vessel', effect, setEffect, 'is not known afterwards', effectWords)}
         </div>
         <h3>Figures of its own</h3>
+        {rows.length > 0 && (
+          // Each field says it once more for those who do not see where it stands.
+          <div className="figure-row" aria-hidden="true">
+            {figureParts.map(([key, , heading]) => (
+              <small key={key}>{heading}</small>
+            ))}
+          </div>
+        )}
         {rows.map((row, index) => (
           <div className="figure-row" key={index}>
-            {(
-              [
-                ['label', 'what it is, for example mesh'],
-                ['unit', 'unit'],
-                ['least', 'from'],
-                ['most', 'to'],
-              ] as const
-            ).map(([key, label]) => (
+            {figureParts.map(([key, label]) => (
               <input
                 key={key}
                 className="form-control form-control-sm"
@@ -173,6 +174,14 @@ export function MakeOperation({ name: given, onMake, onClose }: Props) {
     </Modal>
   )
 }
+
+/** The parts of a figure: key, what is asked, and what stands above it. */
+const figureParts = [
+  ['label', 'what it is, for example mesh', 'what it is'],
+  ['unit', 'unit', 'unit'],
+  ['least', 'from', 'at the least'],
+  ['most', 'to', 'at the most'],
+] as const
 
 function number(text: string): number | null {
   const read = readNumber(text)
