@@ -51,6 +51,8 @@ export interface ClassResults {
   recovers: boolean
   /** True where something is weighed, and where a yield or a recovery is counted from it. */
   weighs: boolean
+  /** A crude sample of the product is weighed before it. */
+  weighsCrude: boolean
   counts: boolean
   crystallises: boolean
   melts: boolean
@@ -75,6 +77,7 @@ export function classResults(plan: Plan, runs: readonly RunOfClass[]): ClassResu
     shown: { product: mainResult(plan)?.recovery?.sample ?? productSample(plan), crude: crudeSample(plan) },
     recovers: mainResult(plan)?.recovery !== undefined,
     weighs: weighedSamples(plan).length > 0,
+    weighsCrude: weighedSamples(plan).includes(crudeSample(plan)),
     counts: mainResult(plan) !== undefined,
     crystallises: plan.steps.some(({ kind }) => kind === 'crystallise'),
     melts: plan.steps.some(({ kind }) => kind === 'melt'),

@@ -27,7 +27,9 @@ export function AllDone({ run, readCode }: { run: RunState; readCode: string | n
               {resultName(quantity, of)}
               {from && `, ${sample && quantity !== 'mass balance' ? `${sample}, ` : ''}of ${from}`}
               {dry === null ? '' : dry ? ', dry' : ', wet'}
-              {judgement && judgement !== results.judgement && <small className="quiet"> {judgement.words}</small>}
+              {judgement && judgement.evidence !== results.judgement.evidence && (
+                <small className="quiet"> {judgement.words}</small>
+              )}
             </span>
             <b className="fig">{text}</b>
           </div>

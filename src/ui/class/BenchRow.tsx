@@ -19,7 +19,7 @@ export interface Pictures {
 export function BenchRow({
   row: { bench, members, scale, before, limiting, crude, product, result, recovery, melting, judgement, outlier },
   withU,
-  shown: { weighs, counts, crystallises, melts },
+  shown: { weighs, weighsCrude, counts, crystallises, melts },
   pictures,
 }: {
   row: ResultRow
@@ -55,7 +55,7 @@ export function BenchRow({
       )}
       {weighs && (
         <>
-          <td className="n">{crude && <FigureText figure={crude} unit="g" withU={withU} />}</td>
+          {weighsCrude && <td className="n">{crude && <FigureText figure={crude} unit="g" withU={withU} />}</td>}
           <td className="n">
             {product && <FigureText figure={product.mass} unit="g" withU={withU} />}
             {product && !product.dry && <small className="danger"> wet</small>}

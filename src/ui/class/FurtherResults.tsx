@@ -8,44 +8,47 @@ export function FurtherResults({ rows, withU, results }: { rows: ResultRow[]; wi
   const others = rows.map((row) => ({ bench: row.bench, outcomes: row.outcomes.filter((each) => !inColumns(results, each)) }))
   if (others.every(({ outcomes }) => outcomes.length === 0)) return null
   return (
-    <table className="ruled got-back" aria-label="Further results, bench by bench">
-      <thead>
-        <tr>
-          <th scope="col">bench</th>
-          <th scope="col">result</th>
-          <th scope="col">of</th>
-          <th scope="col" className="n">
-            value
-          </th>
-          <th scope="col">reading</th>
-        </tr>
-      </thead>
-      <tbody>
-        {others.flatMap(({ bench, outcomes }) =>
-          outcomes.map(({ key, quantity, of, from, figure, to, unit, text, judgement }, index) => (
-            <tr key={`${bench} ${key}`}>
-              {index === 0 && (
-                <th scope="row" rowSpan={outcomes.length} className="number">
-                  {bench}
-                </th>
-              )}
-              <td>{quantity}</td>
-              <td>
-                {of}
-                {from && <small className="quiet">, of {from}</small>}
-              </td>
-              <td className={unit === '' ? 'fig' : 'n fig'}>
-                {withU && unit === '%' && figure && to === null ? (
-                  <FigureText figure={figure} decimals={0} unit="%" withU={withU} />
-                ) : (
-                  text
+    <>
+      <h2 className="section-title">Further results</h2>
+      <table className="ruled got-back" aria-label="Further results, bench by bench">
+        <thead>
+          <tr>
+            <th scope="col">bench</th>
+            <th scope="col">result</th>
+            <th scope="col">of</th>
+            <th scope="col" className="n">
+              value
+            </th>
+            <th scope="col">reading</th>
+          </tr>
+        </thead>
+        <tbody>
+          {others.flatMap(({ bench, outcomes }) =>
+            outcomes.map(({ key, quantity, of, from, figure, to, unit, text, judgement }, index) => (
+              <tr key={`${bench} ${key}`}>
+                {index === 0 && (
+                  <th scope="row" rowSpan={outcomes.length} className="number">
+                    {bench}
+                  </th>
                 )}
-              </td>
-              <td className="verdict">{judgement && <State level={judgement.level}>{judgement.words}</State>}</td>
-            </tr>
-          )),
-        )}
-      </tbody>
-    </table>
+                <td>{quantity}</td>
+                <td>
+                  {of}
+                  {from && <small className="quiet">, of {from}</small>}
+                </td>
+                <td className={unit === '' ? 'fig' : 'n fig'}>
+                  {withU && unit === '%' && figure && to === null ? (
+                    <FigureText figure={figure} decimals={0} unit="%" withU={withU} />
+                  ) : (
+                    text
+                  )}
+                </td>
+                <td className="verdict">{judgement && <State level={judgement.level}>{judgement.words}</State>}</td>
+              </tr>
+            )),
+          )}
+        </tbody>
+      </table>
+    </>
   )
 }

@@ -11,7 +11,8 @@ import { MeltingBars, PercentStrip } from './RangeCharts'
 /** The results of a class: one picture per question, with the table behind it, and below what wants a word. Figures only: the readings behind them stay with those who may see them. */
 export function Results({ session, results }: { session: string; results: ClassResults }) {
   const [withU, setWithU] = useState(false)
-  const { product, recovers, weighs, counts, crystallises, melts, rows, medianResult, medianRecovery, shiftC } = results
+  const { product, recovers, weighs, weighsCrude, counts, crystallises, melts, rows, medianResult, medianRecovery, shiftC } =
+    results
   const doubted = rows.filter(({ judgement, outlier }) => judgement.level === 'doubt' || judgement.level === 'danger' || outlier)
   const percent = (value: number | null) => (value === null ? '–' : `${writeNumber(100 * value, 0)} %`)
   if (rows.every(({ outcomes }) => outcomes.length === 0)) {
@@ -58,9 +59,11 @@ export function Results({ session, results }: { session: string; results: ClassR
               {counts && <th scope="col">limiting, charged</th>}
               {weighs && (
                 <>
-                  <th scope="col" className="n">
-                    crude
-                  </th>
+                  {weighsCrude && (
+                    <th scope="col" className="n">
+                      crude
+                    </th>
+                  )}
                   <th scope="col" className="n">
                     product
                   </th>
@@ -125,7 +128,6 @@ export function Results({ session, results }: { session: string; results: ClassR
           </tbody>
         </table>
       </div>
-      <FurtherResults rows={rows} withU={withU} results={results} />
       {(counts || melts) && (
         <p className="quiet key">
           {counts && 'Dashed: the median. '}
@@ -133,6 +135,7 @@ export function Results({ session, results }: { session: string; results: ClassR
           diamond is doubted.
         </p>
       )}
+      <FurtherResults rows={rows} withU={withU} results={results} />
       <div className="table-tools no-print">
         <Button variant="quiet" aria-pressed={withU} onClick={() => setWithU(!withU)}>
           {withU ? 'Without ±' : 'Show ±'}
