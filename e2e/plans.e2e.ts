@@ -270,6 +270,24 @@ test('where a figure of a step comes from stands in the margin; = goes there and
   await expect(note).toContainText('Working: ')
 })
 
+test('a sentence names a blank of its step, and follows it', async ({ page }) => {
+  await signIn(page, owner)
+  await openDesk(page, 'Acetanilide')
+  const row = page.getByRole('region', { name: 'Procedure' }).locator('li[data-about="reflux"]')
+  await row.getByRole('button').first().click()
+  const step = page.getByRole('group', { name: 'Step Heat under reflux' })
+  await step.getByLabel('what to do').fill('Hold for')
+  await step.getByLabel('what to do').blur()
+  await step.getByLabel('A blank whose figure the words name').selectOption({ label: 'clock' })
+  await expect(step.locator('.printed p').first()).toHaveText('Hold for 20 min')
+  await step.getByLabel(/^clock/).fill('35')
+  await step.getByLabel(/^clock/).press('Enter')
+  await expect(step.locator('.printed p').first()).toHaveText('Hold for 35 min')
+  await row.getByRole('button').first().click()
+  await expect(row).toContainText('Hold for 35 min')
+  await saved(page)
+})
+
 test('a step says its time at the least and at the most, what is shared, where one can stop, and what goes into which container', async ({
   page,
 }) => {

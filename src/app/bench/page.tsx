@@ -1,5 +1,8 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
+import { scalePlan } from '@/core/edit/scalePlan'
+import { figuresInWords } from '@/core/operations/wordFigures'
+import { reactionTable } from '@/core/reaction/reactionTable'
 import { measuresFor } from '@/server/measures'
 import { benchHere } from '@/server/actor'
 import { UnreadableDocument } from '@/server/documents'
@@ -20,7 +23,10 @@ export default async function BenchPage() {
         <Opening title="This bench cannot be opened">The plan of this session cannot be read. Tell the person in charge.</Opening>
       )
     const { run, bench: number, members, scale, plan, entries, zone, lab, readCode } = view
-    const shown = { run, bench: number, members, scale, plan, entries, zone, lab, readCode, measures: measuresFor(plan) }
+    // Worked out here, so that a tablet need not load what works them out before its first step stands.
+    const scaled = scalePlan(plan, scale)
+    const figures = figuresInWords(scaled, reactionTable(scaled), lab)
+    const shown = { run, bench: number, members, scale, plan, entries, zone, lab, readCode, figures, measures: measuresFor(plan) }
     return <Bench key={run} {...shown} reading={bench.state === 'reading'} now={new Date().getTime()} />
   }
   return (

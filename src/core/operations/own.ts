@@ -177,6 +177,9 @@ const own = {
   }),
 } satisfies Record<string, Made>
 
+/** Fields of the step itself that its words may name. */
+export const ownFigures = ['holdMin', 'handsOnMin', 'waitMin', 'portion', 'agreement', 'sizeML'] as const
+
 /** A blank of the step itself by its key, `@` and its name; undefined where this step has no such field. */
 export function ownBlank(key: string, step: Step, plan: Plan): OwnBlank | undefined {
   const made = (own as Record<string, Made>)[key.slice(1)]

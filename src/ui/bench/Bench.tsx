@@ -38,6 +38,8 @@ export interface BenchProps {
   entries: Numbered[]
   zone: string
   lab: Lab
+  /** What stands in the blanks that the words of a step name, at this group's scale, by the step. */
+  figures: Readonly<Record<string, Readonly<Record<string, string>>>>
   /** First aid and spill measures of the safety sheet. */
   measures: string[]
   /** Opens this run to read, also after the session; null where nobody was given one. */
@@ -58,6 +60,7 @@ export function Bench({
   entries: initial,
   zone,
   lab,
+  figures,
   measures,
   readCode,
   reading,
@@ -141,6 +144,7 @@ export function Bench({
               run={run}
               state={state}
               lab={lab}
+              figures={figures[state.step.id]}
               zone={zone}
               onTablet={onTablet}
               onStrike={reading ? undefined : (entry) => setStriking(entry)}

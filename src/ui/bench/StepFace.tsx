@@ -20,6 +20,8 @@ interface FaceProps {
   run: RunState
   state: StepState
   lab: Lab
+  /** What stands in the blanks that its words name. */
+  figures: Readonly<Record<string, string>> | undefined
   zone: string
   onTablet: ReadonlySet<string>
   onStrike: ((entry: Entry) => void) | undefined
@@ -30,7 +32,7 @@ interface FaceProps {
 }
 
 /** What is to be done in one step: its words with our amounts, its cautions, what follows from our figures, and what stands written. */
-export function StepFace({ run, state, lab, zone, onTablet, onStrike, onSign, measures, later }: FaceProps) {
+export function StepFace({ run, state, lab, figures, zone, onTablet, onStrike, onSign, measures, later }: FaceProps) {
   const { step, signature } = state
   const line = step.kind === 'charge' ? computedLine(run.planned, step.line) : null
   const whole = line && dispensed(line)
@@ -48,13 +50,17 @@ export function StepFace({ run, state, lab, zone, onTablet, onStrike, onSign, me
         </p>
       )}
       <p className="text">
-        {stepText(step.text, run.planned).map((piece, index) =>
-          piece.kind === 'text' ? (
-            <span key={index}>{piece.text}</span>
-          ) : (
+        {stepText(step.text, run.planned, figures).map((piece, index) =>
+          piece.kind === 'amount' ? (
             <span key={index}>
               <b className="fig">{piece.amount}</b> {piece.name}
             </span>
+          ) : piece.kind === 'figure' ? (
+            <b key={index} className="fig">
+              {piece.text}
+            </b>
+          ) : (
+            <span key={index}>{piece.text}</span>
           ),
         )}
       </p>

@@ -35,7 +35,7 @@ export function OpenStep({ plan, table, step, lab, solvents, onChange, onAsk }: 
       <StepTicks step={step} onChange={change} />
       <StepTimes step={step} onChange={change} />
       <StepFacts plan={plan} table={table} step={step} />
-      <PrintedWords plan={plan} table={table} step={step} onChange={change} />
+      <PrintedWords plan={plan} table={table} step={step} lab={lab} onChange={change} />
       <span className="line-buttons">
         <button
           type="button"

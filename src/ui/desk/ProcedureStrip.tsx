@@ -3,6 +3,7 @@
 import { Fragment, memo, useState } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import { plannerFor } from '@/core/operations/planners'
+import { wordFigures } from '@/core/operations/wordFigures'
 import { days, lengthOf, writeMinutes } from '@/core/plan/duration'
 import { moveStep } from '@/core/plan/editPlan'
 import { addOwnStep, addStep, ownIn, type OwnMade } from '@/core/edit/addStep'
@@ -73,6 +74,7 @@ export const ProcedureStrip = memo(function ProcedureStrip({ course, plan, table
                 <StripRow
                   step={step}
                   table={table}
+                  figures={wordFigures(plan, table, step, lab)}
                   startMin={startMin[step.id]!}
                   open={open === step.id}
                   writing={onChange !== undefined}

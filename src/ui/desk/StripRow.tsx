@@ -10,6 +10,8 @@ import { PrintedSentence } from './PrintedSentence'
 interface Props {
   step: Step
   table: ReactionTable
+  /** What stands in the blanks that its words name. */
+  figures: Readonly<Record<string, string>>
   /** Minutes from the start of its day. */
   startMin: number
   open: boolean
@@ -23,7 +25,7 @@ interface Props {
 }
 
 /** One row of the procedure: when it begins, how long hands are busy, its title to open it, and the sentence that is printed. It is dragged by its time, by mouse or finger. */
-export function StripRow({ step, table, startMin, open, writing, onToggle, onNudge, children }: Props) {
+export function StripRow({ step, table, figures, startMin, open, writing, onToggle, onNudge, children }: Props) {
   const { setNodeRef, setActivatorNodeRef, listeners, transform, transition, isDragging } = useSortable({
     id: step.id,
     disabled: !onNudge || open,
@@ -66,7 +68,7 @@ export function StripRow({ step, table, startMin, open, writing, onToggle, onNud
       )}
       {!(open && writing) && (
         <>
-          <PrintedSentence step={step} table={table} />
+          <PrintedSentence step={step} table={table} figures={figures} />
           <span className="until">
             {[step.until, step.witness ? 'a demonstrator signs' : undefined].filter(Boolean).join('; ')}
           </span>
