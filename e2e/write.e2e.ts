@@ -270,7 +270,7 @@ test('each kind of step opens with its own fields, a line with those of its bott
   await page.getByRole('group', { name: 'Step Send a vial' }).getByLabel('waiting, min').fill('soon')
   await page.getByRole('group', { name: 'Step Send a vial' }).getByLabel('waiting, min').press('Enter')
   await expect(page.getByRole('group', { name: 'Step Send a vial' }).getByRole('alert')).toBeVisible()
-  await page.getByRole('group', { name: 'Step Send a vial' }).getByRole('button', { name: 'Up' }).click()
+  await page.getByRole('group', { name: 'Step Send a vial' }).getByRole('button', { name: 'Up', exact: true }).click()
   await page.getByRole('group', { name: 'Step Send a vial' }).getByRole('button', { name: 'Remove' }).click()
   await expect(strip.locator('li[data-about]')).toHaveCount(before + added.length - 1)
   await addStep(page).fill('zzz')
@@ -291,7 +291,7 @@ test('each kind of step opens with its own fields, a line with those of its bott
   await line.getByLabel('note').fill('in excess')
   await line.getByLabel('note').press('Tab')
   await expect(table.getByText('16 mol/L solution, in excess')).toBeVisible()
-  await line.getByRole('button', { name: 'Up' }).click()
+  await line.getByRole('button', { name: 'Up', exact: true }).click()
   await expect(table.locator('tbody tr').first()).toContainText('nitric acid')
 
   await page.getByRole('heading', { level: 1 }).click()
