@@ -1,23 +1,10 @@
 /** Days that make nothing: tests, a purification; operations of one's own; what is seen. */
 import { expect, test, type Page } from '@playwright/test'
+import { session } from './group'
 import { expectAccessible, openBench, openDesk, owner, saved, signIn, writeReading } from './support'
 
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' }).click()
 const title = (page: Page) => page.locator('.step-face h1')
-
-/** Sets a session of a preparation for the whole day, for the first bench alone, and opens it. */
-async function session(page: Page, preparation: string): Promise<string> {
-  await page.goto('/class')
-  await page.getByRole('link', { name: 'Set a lab session' }).click()
-  await page.getByLabel('Preparation').selectOption({ label: preparation })
-  await page.getByLabel('Section').selectOption('Section B')
-  await page.getByLabel('From').fill('00:01')
-  await page.getByLabel('To', { exact: true }).fill('23:59')
-  for (const bench of [2, 3, 4, 5, 6, 7, 8]) await page.getByLabel(`Bench ${bench} takes part`).uncheck()
-  await press(page, 'Set this session')
-  await expect(page.getByText('0 of 1 benches have begun')).toBeVisible()
-  return (await page.locator('.cards .code').first().textContent())!
-}
 
 test('a test day: tubes at the bench, what was seen, and results without a yield', async ({ page, browser }) => {
   test.setTimeout(120_000)
@@ -222,5 +209,13 @@ test('what came back later of a sample is typed by staff, and stands among the r
   await later.getByRole('button', { name: 'Write it down' }).click()
   await expect(table.getByRole('row', { name: /purity/ })).toContainText('97.1')
   await expect(table.getByRole('row', { name: /purity/ })).toHaveCount(1)
+  // What an instrument showed is told as it was read.
+  await later.getByLabel('result').selectOption({ label: 'Spectrum of heavy' })
+  await later.getByLabel('by, for example infrared').fill('infrared')
+  await later.getByRole('button', { name: 'Write it down' }).click()
+  await expect(later.getByRole('alert')).toContainText('Nothing is entered')
+  await later.getByLabel('bands or shifts').fill('3030, 1605 and 1495 cm⁻¹')
+  await later.getByRole('button', { name: 'Write it down' }).click()
+  await expect(table.getByRole('row', { name: /spectrum/ })).toContainText('3030, 1605 and 1495 cm⁻¹')
   await expectAccessible(page)
 })

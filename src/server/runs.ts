@@ -1,5 +1,6 @@
 import { ulid } from 'ulid'
 import { isShown, type Entry } from '@/core/run/entry'
+import type { FoundKind } from '@/core/classroom/findable'
 import { isWrittenAtBench } from '@/core/measurements/registry'
 import { entrySchema } from '@/core/run/entrySchema'
 import { problemWith } from '@/core/run/fitsStep'
@@ -182,7 +183,7 @@ export async function signStep(
  */
 export async function writeFinding(
   id: string,
-  found: { step: string; kind: 'purity' | 'boiling' | 'refraction'; body: object },
+  found: { step: string; kind: FoundKind; body: object },
   person: Person,
   now = new Date(),
 ): Promise<NumberedEntry[]> {

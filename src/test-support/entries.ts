@@ -30,7 +30,7 @@ export class TestLog {
     value: number,
     decimals = 2,
     more: Partial<Entry> = {},
-    unit: 'g' | 'mL' | '°C' | '' = 'g',
+    unit: 'g' | 'mL' | '°C' | 'mmHg' | '' = 'g',
   ): Entry<'reading'> {
     return this.add(step, 'reading', { slot, value, unit, decimals }, more)
   }

@@ -374,6 +374,7 @@ describe('other readings', () => {
   test('besides, a temperature and the heater', () => {
     const standing = [reading('temperature', 90)]
     expect(besides.temperature.due(standing)).toMatchObject({ label: 'Temperature, reading 2', unit: '°C', decimals: 0 })
+    expect(besides.pressure.due(standing)).toMatchObject({ label: 'Pressure, reading 1', unit: 'mmHg', decimals: 0 })
     expect(besides.heater.due(standing)).toMatchObject({ slot: 'heater', unit: '', decimals: 0 })
   })
 })

@@ -2,7 +2,7 @@ import type { NumberDue } from './due'
 import type { NumberTaken, Standing } from './measurement'
 import { readingsIn } from './numbers'
 
-export type Beside = 'temperature' | 'heater'
+export type Beside = 'temperature' | 'heater' | 'pressure'
 
 /** What may be written besides, at any moment while something is heated, cooled, held, added or distilled. */
 export const besides: Readonly<
@@ -33,6 +33,20 @@ export const besides: Readonly<
       label: 'Setting of the heater',
       hint: 'The number on its dial or display.',
       unit: '',
+      decimals: 0,
+    }),
+  },
+  pressure: {
+    unit: 'mmHg',
+    most: 1500,
+    label: 'Pressure',
+    words: 'Write the pressure',
+    due: (standing) => ({
+      kind: 'reading',
+      slot: 'pressure',
+      label: `Pressure, reading ${readingsIn(standing, 'pressure').length + 1}`,
+      hint: 'What the gauge shows, or the barometer where it is open.',
+      unit: 'mmHg',
       decimals: 0,
     }),
   },

@@ -22,7 +22,7 @@ interface Said {
 export interface NumberDue extends Said {
   kind: 'reading'
   slot: string
-  unit: 'g' | 'mL' | '°C' | ''
+  unit: 'g' | 'mL' | '°C' | 'mmHg' | ''
   decimals: number
   weighing?: 'tare' | 'difference'
   /** The state of the container is asked for. */

@@ -44,7 +44,7 @@ export interface Expected {
 
 /** A number that a measurement takes, by its slot. */
 export interface NumberTaken {
-  unit: 'g' | 'mL' | '°C' | ''
+  unit: 'g' | 'mL' | '°C' | 'mmHg' | ''
   /** The least and the most that can be meant; 0 and 100 000 where nothing is said. */
   least?: number
   most?: number

@@ -14,7 +14,7 @@ export const note = entered({
 /** The slot on the tray by which what is found of a vial comes back, days later. */
 export const slot: Measurement = {
   written: () => 'slot of the vial',
-  kinds: ['note', 'purity'],
+  kinds: ['note', 'purity', 'spectrum'],
   due: ({ step, standing }) =>
     ofKind(standing, 'note').length > 0
       ? over(step.until)

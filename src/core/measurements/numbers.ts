@@ -7,7 +7,7 @@ import { ofKind, type Net, type Standing } from './measurement'
 export interface NumberBody {
   slot: string
   value: number
-  unit: 'g' | 'mL' | '°C' | ''
+  unit: 'g' | 'mL' | '°C' | 'mmHg' | ''
   decimals: number
   weighing?: { method: 'tare' | 'difference'; closure?: 'with cap' | 'without cap' }
   asked?: string

@@ -39,7 +39,7 @@ export const reading = entered({
         },
       }),
       unit: string()
-        .oneOf(['g', 'mL', '°C', ''] as const)
+        .oneOf(['g', 'mL', '°C', 'mmHg', ''] as const)
         .defined(),
       decimals,
       /** How the mass is being taken, and in what state the container stood on the balance. */

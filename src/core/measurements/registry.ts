@@ -18,6 +18,7 @@ import { purity } from './purity'
 import { reading } from './reading'
 import { refraction, refractiveIndex } from './refraction'
 import { refluxClock } from './refluxClock'
+import { spectrum } from './spectrum'
 import { plate, spots } from './spots'
 import { checked, ticked, understood } from './ticked'
 import { titre } from './titre'
@@ -59,6 +60,7 @@ export const entryKindsOf = {
   boiling,
   refraction,
   purity,
+  spectrum,
   head,
   window,
   press,

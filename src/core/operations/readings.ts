@@ -1,4 +1,4 @@
-import { besides, type Beside } from '../measurements/besides'
+import type { Beside } from '../measurements/besides'
 import type { Measurement } from '../measurements/measurement'
 import { measurementOf } from '../measurements/registry'
 import { lineOf, substanceOf, type Plan, type Step } from '../plan/plan'
@@ -25,5 +25,5 @@ export function readingsOf(plan: Plan, step: Step): string {
 /** What may be written besides while a step goes on: what its operation says, and all of it while the author's own work is held. */
 export function besidesIn(step: Step): readonly Beside[] {
   const operation = operationIn(step)
-  return operation ? (operation.besides ?? []) : step.kind === 'hold' ? (Object.keys(besides) as Beside[]) : []
+  return operation ? (operation.besides ?? []) : step.kind === 'hold' ? ['temperature', 'heater'] : []
 }

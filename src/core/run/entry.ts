@@ -4,7 +4,7 @@ export type { EntryBodies, EntryKind }
 export type { Mark } from '../measurements/marks'
 
 /** Kinds that say what an instrument showed: a signature covers them, and they are struck, never changed. */
-export type ShownKind = 'reading' | 'melting' | 'boiling' | 'refraction' | 'purity' | 'spots' | 'head'
+export type ShownKind = 'reading' | 'melting' | 'boiling' | 'refraction' | 'purity' | 'spectrum' | 'spots' | 'head'
 
 /** One line of the run's log. Entries are never changed; a correction is a new entry that supersedes an old one, with a reason. */
 export type Entry<K extends EntryKind = EntryKind> = {

@@ -134,7 +134,10 @@ describe('a distillation', () => {
     expect(dueIn(state(new TestLog(), 'distil-light', fractionation))).toMatchObject({ kind: 'head', first: true })
     const log = heads([[0, 80.5]])
     expect(dueIn(state(log, 'distil-light', fractionation))).toMatchObject({ first: false, label: 'Head, reading 2' })
-    expect(besidesDue(state(log, 'distil-light', fractionation))).toMatchObject([{ slot: 'heater', due: { unit: '' } }])
+    expect(besidesDue(state(log, 'distil-light', fractionation))).toMatchObject([
+      { slot: 'heater', due: { unit: '' } },
+      { slot: 'pressure', due: { unit: 'mmHg' } },
+    ])
     log.done('distil-light')
     expect(state(log, 'distil-light', fractionation).status).toBe('done')
   })

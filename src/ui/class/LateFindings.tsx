@@ -14,6 +14,7 @@ interface Props {
 
 const words: Record<FoundKind, { name: string; first: string; second: string }> = {
   purity: { name: 'Purity', first: 'purity, %', second: 'by, for example gas chromatography' },
+  spectrum: { name: 'Spectrum', first: 'bands or shifts', second: 'by, for example infrared' },
   boiling: { name: 'Boiling range', first: 'from, °C', second: 'to, °C' },
   refraction: { name: 'Refractive index', first: 'index', second: 'prism, °C' },
 }
@@ -39,7 +40,7 @@ export function LateFindings({ asked, runs }: Props) {
       await call(`/api/runs/${run}/findings`, 'POST', { step: chosen.step, kind: chosen.kind, body })
       setDone(`Written for bench ${runs.find(({ id }) => id === run)!.bench}.`)
       setFirst('')
-      if (chosen.kind !== 'purity') setSecond('')
+      if (!isToldBy(chosen.kind)) setSecond('')
       router.refresh()
     } catch (error) {
       setProblem((error as Error).message)
@@ -68,7 +69,7 @@ export function LateFindings({ asked, runs }: Props) {
             }}
           >
             {asked.map(({ step, kind, sample }, index) => (
-              <option key={step} value={index}>
+              <option key={`${step} ${kind}`} value={index}>
                 {words[kind].name} of {sample}
               </option>
             ))}
@@ -88,7 +89,8 @@ export function LateFindings({ asked, runs }: Props) {
           {said.first}
           <input
             className="form-control form-control-sm"
-            inputMode="decimal"
+            inputMode={chosen.kind === 'spectrum' ? undefined : 'decimal'}
+            maxLength={400}
             value={first}
             onChange={(event) => setFirst(event.currentTarget.value)}
           />
@@ -118,15 +120,20 @@ export function LateFindings({ asked, runs }: Props) {
   )
 }
 
+/** True for what says in words how it was found. */
+const isToldBy = (kind: FoundKind) => kind === 'purity' || kind === 'spectrum'
+
 /** The body of the entry, or what is wrong with what was typed. */
 function bodyOf(kind: FoundKind, first: string, second: string): object | string {
+  if (isToldBy(kind) && second.trim() === '') return `Say how it was found: ${words[kind].second}.`
+  if (kind === 'spectrum')
+    return first.trim() === ''
+      ? 'Nothing is entered. Type what was read, for example 1720 and 1600 cm⁻¹.'
+      : { text: first.trim(), by: second.trim() }
   const one = readNumber(first)
   if (!one.ok) return `${words[kind].first}: ${one.problem}`
   const { value, decimals } = one.value
-  if (kind === 'purity') {
-    if (second.trim() === '') return 'Say how it was found, for example gas chromatography.'
-    return { percent: value, decimals, by: second.trim() }
-  }
+  if (kind === 'purity') return { percent: value, decimals, by: second.trim() }
   const two = readNumber(second)
   if (!two.ok) return `${words[kind].second}: ${two.problem}`
   if (kind === 'refraction') return { index: value, decimals, atC: two.value.value }

@@ -13,6 +13,6 @@ export const distil: Operation = {
   heats: 'under a condenser',
   effect: { leaves: 'product' },
   measures: 'head',
-  besides: ['heater'],
+  besides: ['heater', 'pressure'],
   scales: { 'components.mmol': 'as the amounts', stopML: 'as the amounts' },
 }

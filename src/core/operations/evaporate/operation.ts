@@ -9,5 +9,6 @@ export const evaporate: Operation = {
     until: 'when the mass no longer falls',
   }),
   heats: 'open',
+  besides: ['pressure'],
   effect: { leaves: 'product' },
 }

@@ -8,5 +8,6 @@ export const sublime: Operation = {
     waitMin: 15,
   }),
   heats: 'open',
+  besides: ['pressure'],
   effect: { moves: 'always', leaves: 'product' },
 }

@@ -5,6 +5,7 @@ import { meltingRange } from './meltingRange'
 import { purityOf } from './purityOf'
 import { recovery } from './recovery'
 import { refractiveIndex } from './refractiveIndex'
+import { spectrumOf } from './spectrumOf'
 import { strengthFound } from './strengthFound'
 import { testOutcome } from './testOutcome'
 import { yieldOf } from './yieldOf'
@@ -17,6 +18,7 @@ export const quantities: readonly Quantity[] = [
   boilingRange,
   refractiveIndex,
   purityOf,
+  spectrumOf,
   testOutcome,
   strengthFound,
   massBalance,

@@ -1,4 +1,5 @@
 import { mixed, object, string } from 'yup'
+import { foundKinds } from '@/core/classroom/findable'
 import { personOf, route } from '@/server/route'
 import { subjectOfRun, writeFinding } from '@/server/runs'
 
@@ -9,9 +10,7 @@ export const POST = route(
     subject: ({ id }: { id: string }, people) => subjectOfRun(id, people),
     body: object({
       step: string().required().max(80),
-      kind: string()
-        .oneOf(['purity', 'boiling', 'refraction'] as const)
-        .required(),
+      kind: string().oneOf(foundKinds).required(),
       body: mixed<object>().required(),
     }),
   },
