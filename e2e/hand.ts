@@ -106,6 +106,10 @@ export function handOf(page: Page, by: By) {
 
   async function check(name: RegExp) {
     count++
-    await page.getByRole('radio', { name }).check()
+    const radio = page.getByRole('radio', { name })
+    if (by === 'mouse') return radio.check()
+    await radio.focus()
+    count++
+    await page.keyboard.press('Space')
   }
 }

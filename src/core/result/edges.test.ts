@@ -293,3 +293,17 @@ describe('an intermediate', () => {
     expect(crudeSample(recrystallisation)).toBe('crude')
   })
 })
+
+test('what comes back of a vial is told by its own kind, the last that stands', () => {
+  const { plan, id } = withStep(acetanilide, 'send')
+  const log = new TestLog()
+  log.add(id, 'note', { slot: 'sample slot', text: 'A3' })
+  expect([of(plan, log, 'purity'), of(plan, log, 'spectrum')]).toEqual([[], []])
+  log.add(id, 'purity', { percent: 96.4, decimals: 1, by: 'gas chromatography' })
+  log.add(id, 'purity', { percent: 97.1, decimals: 1, by: 'gas chromatography' })
+  const read = log.add(id, 'spectrum', { text: '1660 cm⁻¹', by: 'infrared' })
+  expect(of(plan, log, 'purity')).toMatchObject([{ text: '97.1 %', of: 'acetanilide' }])
+  expect(of(plan, log, 'spectrum')).toMatchObject([
+    { text: '1660 cm⁻¹', evidence: [read.id], judgement: { evidence: '1660 cm⁻¹, by infrared.' } },
+  ])
+})
