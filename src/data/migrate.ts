@@ -6,6 +6,7 @@ import { shelfAndArchive } from './migrations/0003-shelf-and-archive'
 import { laboratory } from './migrations/0004-laboratory'
 import { keptPromises } from './migrations/0005-kept-promises'
 import { formBesideBytes } from './migrations/0006-form-beside-bytes'
+import { comparedValues } from './migrations/0007-compared-values'
 
 const migrations = {
   '0001-people-and-plans': peopleAndPlans,
@@ -14,6 +15,7 @@ const migrations = {
   '0004-laboratory': laboratory,
   '0005-kept-promises': keptPromises,
   '0006-form-beside-bytes': formBesideBytes,
+  '0007-compared-values': comparedValues,
 }
 
 export type MigrationName = keyof typeof migrations

@@ -93,6 +93,18 @@ export class BottleRow extends Row<BottleRow> {
   declare changedBy: string
 }
 
+/** A value of a reference record that a person of a course has compared with its source. */
+export class ComparedRow extends Row<ComparedRow> {
+  declare id: string
+  declare course: string
+  declare record: string
+  declare what: string
+  /** The value as it was compared, as JSON: what a later release says otherwise is not compared. */
+  declare value: string
+  declare comparedBy: string
+  declare comparedAt: Date
+}
+
 /** The one draft of a preparation, which is written over and may be discarded. */
 export class Draft extends Row<Draft> {
   declare id: string
@@ -216,6 +228,18 @@ export function defineModels(sequelize: Sequelize): void {
       changedBy: ulid(),
     },
     table('bottle'),
+  )
+  ComparedRow.init(
+    {
+      id: key(),
+      course: ulid(),
+      record: text(),
+      what: text(),
+      value: { type: DataTypes.TEXT('long'), allowNull: false },
+      comparedBy: ulid(),
+      comparedAt: moment(),
+    },
+    table('compared'),
   )
   const document = {
     id: key(),

@@ -6,8 +6,11 @@ import { boilingPointC, vapourPressureMmHg } from '@/core/substance/antoine'
 import { molarMass } from '@/core/substance/molarMass'
 import { readFormula } from '@/core/substance/readFormula'
 import { atomsOfParts } from '@/core/substance/sameAtoms'
-import { plainName, searchSubstances, substanceIndex } from '@/core/substance/search'
+import { nearestSubstances, plainName, searchSubstances, substanceIndex } from '@/core/substance/search'
 import { type SubstanceRecord } from '@/core/substance/record'
+import { knownClasses } from '@/core/reaction/reactiveClasses'
+import type { ReactiveClass } from '@/core/substance/reactiveClass'
+import { reactiveClassesShown } from '@/server/structures/reactiveGroups'
 import { wasteStreams } from '@/core/substance/lists'
 import {
   hazardStatements,
@@ -23,8 +26,8 @@ import { cautionOf, crystallisationSolvents, forPlan, substanceRecords } from '.
 
 const each = substanceRecords.map((record) => [record.id, record] as const)
 
-test('there are at least 150 records, each with an id of its own', () => {
-  expect(substanceRecords.length).toBeGreaterThanOrEqual(150)
+test('there are at least 300 records, each with an id of its own', () => {
+  expect(substanceRecords.length).toBeGreaterThanOrEqual(300)
   expect(new Set(substanceRecords.map(({ id }) => id)).size).toBe(substanceRecords.length)
 })
 
@@ -61,6 +64,55 @@ test.each(each)('%s: hazard codes exist and agree with signal word and pictogram
   expect(hazards.pictograms).toEqual(pictogramsOf(hazards.statements))
   const decided = signalOf(hazards.statements)
   if (decided !== 'asked') expect([_id, hazards.signal]).toEqual([_id, decided])
+})
+
+test.each(each)('%s: it carries its classes, and those that its formula and its structure show', (_id, record) => {
+  const { classes: said, ...rest } = record
+  expect(said).toBeDefined()
+  const shown = [
+    ...knownClasses(rest).classes,
+    ...(record.smiles ? reactiveClassesShown(Molecule.fromSmiles(record.smiles)) : []),
+  ]
+  expect(said).toEqual(expect.arrayContaining(shown))
+})
+
+/** What a class makes one expect on the label. Not all of them bear it: those that do not were looked at one by one. */
+const expected: [what: ReactiveClass, codes: RegExp, decided: string[]][] = [
+  ['alkali metal', /^H260$/, []],
+  ['hydride', /^H260$/, []],
+  ['acyl halide', /^H314$/, []],
+  ['cyanide', /^H300$/, []],
+  ['azide', /^H300$/, []],
+  ['strong acid', /^H31[45]$|^H290$/, []],
+  ['strong base', /^H314$|^H318$/, []],
+  ['hypochlorite', /^EUH031$/, []],
+  ['sulfite', /^EUH031$/, []],
+  ['permanganate', /^H272$/, []],
+  ['chromium(VI)', /^H350$/, []],
+  ['organic peroxide', /^H24\d$/, []],
+  ['nitrate', /^H272$/, []],
+  ['nitrite', /^H272$/, []],
+  // By the regulation not every ether that forms peroxides bears the statement.
+  ['peroxide former', /^EUH019$/, []],
+  ['hydrocarbon', /^H304$|^H2\d\d$|^H4|^H3/, ['diphenylacetylene', 'trans-stilbene', 'anthracene', 'fluorene']],
+]
+test.each(expected)('the label of every %s says so, or somebody has decided why not', (what, codes, decided) => {
+  const silent = substanceRecords.filter(
+    ({ classes, hazards }) => classes?.includes(what) && !hazards?.statements.some((code) => codes.test(code)),
+  )
+  expect(silent.map(({ id }) => id).filter((id) => !decided.includes(id))).toEqual([])
+})
+
+test('what is meant for a container of its own goes there', () => {
+  const streamOf = (id: string) => substanceRecords.find((record) => record.id === id)!.waste
+  for (const { id, classes } of substanceRecords) {
+    const has = (...wanted: ReactiveClass[]) => wanted.some((each) => classes!.includes(each))
+    if (has('cyanide')) expect([id, streamOf(id)]).toEqual([id, 'cyanide, alkaline, by itself'])
+    if (has('hydride', 'borohydride', 'alkali metal', 'acyl halide', 'organometallic compound', 'azide'))
+      expect([id, streamOf(id)]).toEqual([id, 'quenched first, by itself'])
+  }
+  expect(streamOf('2-4-dinitrophenylhydrazine')).toBe('explosive when dry, kept wet')
+  expect(streamOf('diisopropyl-ether')).toBe('peroxide former, by itself')
 })
 
 test.each([
@@ -199,6 +251,16 @@ describe('search', () => {
     if (text === 'c4h8o2') expect(searchSubstances(index, text).map((record) => record.id)).toContain(id)
     else expect(first(text)).toBe(id)
   })
+
+  test.each([
+    ['benzaldehide', 'benzaldehyde'],
+    ['acetone nitrile', 'acetonitrile'],
+    ['isopentil acetate', 'isopentyl-acetate'],
+    ['tolune', 'toluene'],
+  ])('%s is met with the nearest name, %s', (typed, id) => {
+    expect(nearestSubstances(index, typed)[0]?.id).toBe(id)
+  })
+  test.each(['xyz', 'qqqqqqqq', 'ac', ''])('nothing is near %j', (typed) => expect(nearestSubstances(index, typed)).toEqual([]))
 
   test('every record is found by each of its names and its formula', () => {
     for (const record of substanceRecords)

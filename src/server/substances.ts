@@ -3,9 +3,10 @@ import { molarMass } from '@/core/substance/molarMass'
 import type { SubstanceRecord } from '@/core/substance/record'
 import { FormulaError, readFormula } from '@/core/substance/readFormula'
 import { sameAtoms } from '@/core/substance/sameAtoms'
-import { searchSubstances, substanceIndex } from '@/core/substance/search'
+import { nearestSubstances, searchSubstances, substanceIndex } from '@/core/substance/search'
 import { precautionsFor, statementText } from '@/reference/hazardStatements'
 import { forPlan, substanceRecords } from '@/reference/records'
+import { valuesOf, withComparisons, type Comparison } from '@/reference/compared'
 import { Refusal } from './refusal'
 import { understandStructure } from './structures/structureReader'
 import { drawStructure } from './structures/structures'
@@ -21,9 +22,14 @@ export interface FoundSubstance {
   drawing: string | null
 }
 
-/** Records found by any name or formula, best first. */
-export function findSubstances(text: string, most?: number): Promise<FoundSubstance[]> {
-  return Promise.all(searchSubstances(index, text, most).map(found))
+/** Records found by any name or formula, best first, as the course knows them: with what it has compared. */
+export async function findSubstances(text: string, comparisons: readonly Comparison[] = []): Promise<FoundSubstance[]> {
+  return Promise.all(searchSubstances(index, text).map((record) => found(withComparisons(record, comparisons))))
+}
+
+/** Records whose names are nearest to what no name holds. */
+export function substancesNear(text: string, comparisons: readonly Comparison[] = []): Promise<FoundSubstance[]> {
+  return Promise.all(nearestSubstances(index, text).map((record) => found(withComparisons(record, comparisons))))
 }
 
 /** What the search of the Reference looks through: every record in the order of the alphabet. */
@@ -31,13 +37,16 @@ export const substanceList = substanceRecords
   .map(({ id, name, synonyms, formula }) => ({ id, name, synonyms: synonyms ?? [], formula }))
   .sort((a, b) => a.name.localeCompare(b.name))
 
-/** One record as its card shows it, statements with their full texts; null where there is none. */
-export async function substanceCard(id: string) {
-  const record = substanceRecords.find((candidate) => candidate.id === id)
-  if (!record) return null
+/** One record as its card shows it to a course, statements with their full texts; null where there is none. */
+export async function substanceCard(id: string, comparisons: readonly Comparison[] = []) {
+  const plain = substanceRecords.find((candidate) => candidate.id === id)
+  if (!plain) return null
+  const record = withComparisons(plain, comparisons)
+  const current = new Map(valuesOf(plain).map(({ what, value }) => [what, value]))
   const hazards = record.hazards?.statements ?? []
   return {
     record,
+    compared: comparisons.filter((each) => each.record === id && current.get(each.what) === each.value).map(({ what }) => what),
     molarMass: molarMass(record.formula),
     drawing: await drawStructure(record.smiles, record.name),
     hazards: hazards.map(statementText),
@@ -92,9 +101,15 @@ export async function readSubstance({
     id: name.trim(),
     name: name.trim(),
     formula: typed || drawn!.formula,
-    ...(drawn ? { smiles: drawn.smiles, ...(drawn.groups.length > 0 ? { groups: drawn.groups } : {}) } : {}),
+    ...(drawn
+      ? {
+          smiles: drawn.smiles,
+          ...(drawn.groups.length > 0 ? { groups: drawn.groups } : {}),
+          ...(drawn.classes.length > 0 ? { classes: drawn.classes } : {}),
+        }
+      : {}),
   }
-  return { ...(await found(same ? { ...same, name: own.name } : own)), same: same?.name ?? null }
+  return { ...(await found(same ? { ...withComparisons(same, []), name: own.name } : own)), same: same?.name ?? null }
 }
 
 function checkFormula(formula: string): void {

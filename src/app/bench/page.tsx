@@ -3,6 +3,7 @@ import Link from 'next/link'
 import { scalePlan } from '@/core/edit/scalePlan'
 import { figuresInWords } from '@/core/operations/wordFigures'
 import { reactionTable } from '@/core/reaction/reactionTable'
+import { withGraver } from '@/reference/graver'
 import { measuresFor } from '@/server/measures'
 import { benchHere } from '@/server/actor'
 import { UnreadableDocument } from '@/server/documents'
@@ -22,11 +23,13 @@ export default async function BenchPage() {
       return (
         <Opening title="This bench cannot be opened">The plan of this session cannot be read. Tell the person in charge.</Opening>
       )
-    const { run, bench: number, members, scale, plan, entries, zone, lab, readCode } = view
+    const { run, bench: number, members, scale, entries, zone, lab, readCode } = view
+    const { plan, graver } = withGraver(view.plan)
     // Worked out here, so that a tablet need not load what works them out before its first step stands.
     const scaled = scalePlan(plan, scale)
     const figures = figuresInWords(scaled, reactionTable(scaled), lab)
-    const shown = { run, bench: number, members, scale, plan, entries, zone, lab, readCode, figures, measures: measuresFor(plan) }
+    const measures = measuresFor(plan)
+    const shown = { run, bench: number, members, scale, plan, graver, entries, zone, lab, readCode, figures, measures }
     return <Bench key={run} {...shown} reading={bench.state === 'reading'} now={new Date().getTime()} />
   }
   return (

@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import Link from 'next/link'
 import { Frame } from '@/ui/frame/Frame'
 import { Reference } from '@/ui/reference/Reference'
+import { comparisonsIn } from '@/server/compared'
 import { visitor } from '@/server/page'
 import { substanceCard, substanceList } from '@/server/substances'
 
@@ -9,8 +10,8 @@ export const metadata: Metadata = { title: 'Reference' }
 
 export default async function ReferencePage({ searchParams }: { searchParams: Promise<{ substance?: string }> }) {
   const { substance } = await searchParams
-  const { actor, course, courses } = await visitor('/reference', 'plan.read')
-  const card = substance === undefined ? null : await substanceCard(substance)
+  const { actor, course, courses, may } = await visitor('/reference', 'plan.read')
+  const card = substance === undefined ? null : await substanceCard(substance, await comparisonsIn(course.id, substance))
   return (
     <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses}>
       <main className="page-only">
@@ -23,7 +24,7 @@ export default async function ReferencePage({ searchParams }: { searchParams: Pr
             The laboratory
           </Link>
         </div>
-        <Reference list={substanceList} card={card} asked={substance} />
+        <Reference list={substanceList} card={card} asked={substance} course={course.id} mayCompare={may('lab.write')} />
       </main>
     </Frame>
   )

@@ -3,7 +3,7 @@ import type { MeasurementKey } from '../measurements/registry'
 import type { Words } from '../words/words'
 import type { Plan, Step } from '../plan/plan'
 import type { StepFact } from '../plan/stepFacts'
-import type { Purpose } from '../reaction/meetings'
+import type { Purpose } from '../reaction/meeting'
 
 /** What a step does to what is in its vessel. */
 export interface Effect {

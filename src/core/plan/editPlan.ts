@@ -104,7 +104,7 @@ export type LinePart = Partial<Pick<Line, 'role' | 'form' | 'device' | 'fixed' |
 
 /** What can be said about a substance of a plan: everything but what identifies it. */
 export type SubstancePart = Partial<
-  Pick<Substance, 'systematicName' | 'density' | 'melting' | 'boiling' | 'hazards' | 'waste' | 'caution'>
+  Pick<Substance, 'systematicName' | 'density' | 'melting' | 'boiling' | 'hazards' | 'waste' | 'classes' | 'caution'>
 >
 
 /** The plan with some values of a substance written down, in its own copy; a value given as undefined is taken out. */

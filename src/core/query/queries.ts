@@ -17,6 +17,8 @@ import { incompatible } from './incompatible'
 import { records } from './records'
 import { undriedSolids } from './undriedSolids'
 import { unusualAmount } from './unusualAmount'
+import { unknownClasses } from './unknownClasses'
+import { wasteMeets } from './wasteMeets'
 import { wasteStreams } from './wasteStreams'
 
 const rules: readonly QueryRule[] = [
@@ -32,10 +34,12 @@ const rules: readonly QueryRule[] = [
   bottleStrength,
   apparatusChecks,
   incompatible,
+  unknownClasses,
   acidAndBase,
   undriedSolids,
   records,
   wasteStreams,
+  wasteMeets,
   operationDoubts,
 ]
 

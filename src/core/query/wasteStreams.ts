@@ -4,7 +4,7 @@ import type { WasteStream } from '../substance/lists'
 import type { QueryRule } from '../operations/query'
 
 /** Streams that must not be met by chance: a step says that they are placed. */
-const named: readonly WasteStream[] = ['halogenated organic', 'heavy metal', 'oxidiser']
+const named: readonly WasteStream[] = ['halogenated organic', 'heavy metal', 'oxidiser', 'peroxide former, by itself']
 
 /** Streams that kill in the wrong bottle: the author is asked each time, and answers. */
 const alwaysAsked: readonly WasteStream[] = ['cyanide, alkaline, by itself', 'quenched first, by itself']

@@ -1,83 +1,90 @@
 import type { Line } from '../plan/plan'
+import type { ReactiveClass } from '../substance/reactiveClass'
 import type { Substance } from '../substance/substance'
 import { readFormula } from '../substance/readFormula'
 
-export const reactiveClasses = [
-  'cyanide',
-  'azide',
-  'acid',
-  'strong acid',
-  'hydrochloric acid',
-  'concentrated sulfuric acid',
-  'nitric acid',
-  'formic acid',
-  'hypochlorite',
-  'ammonia or amine',
-  'ammonia',
-  'permanganate',
-  'chromium(VI) oxide',
-  'peroxide',
-  'chlorate',
-  'bromine',
-  'iodine',
-  'silver salt',
-  'hydride',
-  'borohydride',
-  'alkali metal',
-  'aluminium',
-  'magnesium',
-  'alkoxide',
-  'solid hydroxide',
-  'strong base',
-  'chloroform',
-  'chlorinated solvent',
-  'ketone',
-  'acid anhydride',
-  'alcohol',
-  'oxidisable liquid',
-  'water',
-  'acyl halide',
-  'water-reactive',
-  'sulfite',
-  'sulfoxide',
-  'formamide',
-] as const
+/** What the strength and the form of a substance add to its classes. */
+export type DispensedClass =
+  | 'water'
+  | 'concentrated sulfuric acid'
+  | 'concentrated nitric acid'
+  | 'concentrated hydrogen peroxide'
+  | 'solid hydroxide'
+  | 'oxidisable liquid'
 
-/** What a substance does to others, whatever it is called. */
-export type ReactiveClass = (typeof reactiveClasses)[number]
+/** A class as it counts in a vessel. */
+export type ClassInVessel = ReactiveClass | DispensedClass
 
-/** Classes of single substances, by formula: inorganic ones have no other structure to read. Bretherick's Handbook of Reactive Chemical Hazards names them so. */
+const strongAcid = ['acid', 'strong acid'] as const
+
+/**
+ * Classes of single substances, by formula: inorganic ones have no other structure to read. It serves substances that carry no classes of their own, in plans written before records had them and in what was typed by its formula.
+ * Bretherick's Handbook of Reactive Chemical Hazards names them so.
+ */
 const byFormula: Readonly<Record<string, readonly ReactiveClass[]>> = Object.fromEntries(
   (
     [
       [['cyanide'], 'NaCN KCN'],
       [['azide'], 'NaN3'],
-      [['acid', 'strong acid', 'hydrochloric acid'], 'HCl'],
-      [['acid', 'strong acid'], 'H2SO4 HNO3 HBr HI HClO4 H3PO4 KHSO4 NaHSO4 C7H8O3S C7H8O3S·H2O CH4O3S C2HF3O2'],
+      [['sulfide'], 'Na2S Na2S·9H2O'],
+      [[...strongAcid, 'hydrochloric acid'], 'HCl'],
+      [[...strongAcid, 'sulfuric acid'], 'H2SO4'],
+      [[...strongAcid, 'nitric acid'], 'HNO3'],
+      [[...strongAcid, 'perchloric acid'], 'HClO4'],
+      [strongAcid, 'HBr HI H3PO4 KHSO4 NaHSO4 C7H8O3S C7H8O3S·H2O CH4O3S C2HF3O2 HSO3Cl'],
       [['hypochlorite'], 'NaOCl CaCl2O2'],
-      [['ammonia', 'ammonia or amine'], 'NH3 NH4OH'],
+      [['ammonia', 'amine'], 'NH3 NH4OH'],
+      [['ammonium salt', 'chloride'], 'NH4Cl'],
+      [['ammonium salt', 'bromide'], 'NH4Br'],
+      [['ammonium salt'], 'C2H7NO2 H8N2O4S'],
+      [['ammonium salt', 'nitrate'], 'H4N2O3'],
+      [['carbonate'], 'NaHCO3 KHCO3 Na2CO3 K2CO3 CaCO3 Cs2CO3 Li2CO3'],
       [['permanganate'], 'KMnO4 NaMnO4'],
-      [['chromium(VI) oxide'], 'CrO3'],
+      [['chromium(VI)', 'chromium trioxide'], 'CrO3'],
+      [['chromium(VI)'], 'K2Cr2O7 Na2Cr2O7 Na2Cr2O7·2H2O K2CrO4 C5H6ClCrNO3'],
+      [['manganese dioxide'], 'MnO2'],
       [['peroxide'], 'H2O2'],
       [['chlorate'], 'KClO3 NaClO3 KClO4 NaClO4'],
+      [['nitrate'], 'NaNO3 KNO3 Ca(NO3)2 Ca(NO3)2·4H2O'],
+      [['nitrate', 'silver salt'], 'AgNO3'],
+      [['silver salt'], 'Ag2O'],
+      [['nitrite'], 'NaNO2 KNO2'],
       [['bromine'], 'Br2'],
       [['iodine'], 'I2'],
-      [['silver salt'], 'AgNO3 Ag2O'],
+      [['chloride'], 'NaCl KCl'],
+      [['bromide'], 'NaBr KBr'],
+      [['iodide'], 'NaI KI'],
       [['hydride'], 'NaH KH CaH2 LiAlH4'],
       [['borohydride'], 'NaBH4 LiBH4'],
       [['alkali metal'], 'Na K Li'],
       [['aluminium'], 'Al'],
       [['magnesium'], 'Mg'],
+      [['zinc or iron'], 'Zn Fe'],
+      [['organometallic compound'], 'C4H9Li C6H5Li CH3Li'],
+      [['hydrogenation catalyst'], 'Pd Pt Ni'],
       [['alkoxide', 'strong base'], 'CH3NaO C2H5NaO C4H9KO C4H9NaO'],
-      [['strong base'], 'NaOH KOH'],
+      [['strong base'], 'NaOH KOH LiOH CaH2O2 BaH2O2 K3PO4 Na3PO4'],
       [['chloroform', 'chlorinated solvent'], 'CHCl3'],
       [['chlorinated solvent'], 'CH2Cl2 C2H4Cl2 CCl4 C2HCl3 C2Cl4 C2H2Cl4'],
-      [['water-reactive'], 'SOCl2 P4O10 P2O5 AlCl3 PCl3 PCl5 POCl3 TiCl4'],
-      [['sulfite'], 'NaHSO3 Na2S2O5 Na2SO3 Na2S2O4 Na2S2O3 Na2S2O3·5H2O'],
+      [['water-reactive'], 'SOCl2 P4O10 P2O5 AlCl3 AlBr3 PCl3 PCl5 POCl3 PBr3 TiCl4 BBr3 SO2Cl2'],
+      [['sulfite'], 'NaHSO3 Na2S2O5 Na2SO3 Na2SO3·7H2O Na2S2O4'],
+      [['thiosulfate'], 'Na2S2O3 Na2S2O3·5H2O'],
       [['sulfoxide'], 'C2H6OS'],
-      [['formic acid'], 'CH2O2'],
+      [['formic acid', 'acid'], 'CH2O2'],
+      [['oxalic acid', 'acid'], 'C2H2O4 C2H2O4·2H2O'],
+      [['carbon disulfide'], 'CS2'],
+      [['hydrazine'], 'H4N2 H6N2O H6N2O4S'],
+      [['hydroxylamine'], 'NH3O NH4ClO H8N2O6S'],
+      [['burns as a solid'], 'C'],
     ] as const
   ).flatMap(([classes, formulas]) => formulas.split(' ').map((formula) => [key(formula), classes])),
+)
+
+/** Substances of known formula that do nothing of the kind to others, so that nobody is asked about them. */
+const harmless = new Set(
+  'H2O SiO2 MgSO4 MgSO4·7H2O Na2SO4 Na2SO4·10H2O CaSO4 CaSO4·2H2O CaCl2 CaCl2·2H2O Na2HPO4 K2HPO4 KH2PO4 NaH2PO4 CO2 N2 Ar He'
+    .split(' ')
+    .map(key),
 )
 
 /** The atoms of a formula in the order of the alphabet, so that NaOCl and NaClO are one. */
@@ -88,11 +95,52 @@ function key(formula: string): string {
     .join('')
 }
 
-const acylHalide = /C\(=O\)(Cl|Br)|(Cl|Br)C\(=O\)|C\((Cl|Br)\)=O/
-const anhydride = /C\(=O\)OC\([^()]*\)=O|C\(=O\)OC\(=O\)|O=C\d?OC\(=O\)/
+const shapes: readonly [RegExp, readonly ReactiveClass[]][] = [
+  [/C\(=O\)(Cl|Br)|(Cl|Br)C\(=O\)|C\((Cl|Br)\)=O|O=C\((Cl|Br)\)/, ['acyl halide', 'water-reactive']],
+  [/C\(=O\)OC\([^()]*\)=O|C\(=O\)OC\(=O\)|O=C\d?OC\(=O\)/, ['acid anhydride']],
+  [/^CN\(C\)C=O$/, ['formamide']],
+  [/OO/, ['peroxide']],
+  [/[cC)\d]OO|OO[cC]/, ['organic peroxide']],
+  [/[cC\d)]\[N\+\]\(=O\)\[O-\]|^\[O-\]\[N\+\]\(=O\)[cC]|O=\[N\+\]\(\[O-\]\)[cC]/, ['nitro compound']],
+  [/N=\[N\+\]=\[N-\]|\[N-\]=\[N\+\]=N/, ['azide']],
+  [/\[N\+\]#N|N#\[N\+\]/, ['diazonium salt']],
+]
 
-/** Stronger than this sulfuric acid takes water out of what it meets, and nitric acid oxidises it (mass fraction). */
-const concentrated = { sulfuric: 0.7, nitric: 0.3 } as const
+/** What belongs to each of the groups that decide how a substance is worked up. */
+const byGroup = {
+  alcohol: ['alcohol'],
+  phenol: ['phenol'],
+  'carboxylic acid': ['acid'],
+  amine: ['amine'],
+  aldehyde: ['aldehyde'],
+  ketone: ['ketone'],
+  ester: [],
+  ether: [],
+} as const satisfies Record<NonNullable<Substance['groups']>[number], readonly ReactiveClass[]>
+
+type Known = Partial<Pick<Substance, 'formula' | 'groups' | 'smiles' | 'classes'>>
+
+/**
+ * The classes of a substance, and whether anybody can say them: what its record or its author says, else what its formula and its structure show. A formula alone shows nothing of an organic substance, and no formula nothing at all.
+ */
+export function knownClasses({ formula, groups = [], smiles, classes }: Known): { classes: ReactiveClass[]; known: boolean } {
+  const atoms = formula === undefined ? undefined : key(formula)
+  const listed = atoms === undefined ? undefined : byFormula[atoms]
+  const structure = smiles === undefined ? [] : shapes.filter(([shape]) => shape.test(smiles)).flatMap(([, found]) => found)
+  const hydrocarbon: ReactiveClass[] = atoms !== undefined && /^C\d+H\d+$/.test(atoms) ? ['hydrocarbon'] : []
+  const shown = [...(listed ?? []), ...groups.flatMap((group) => byGroup[group]), ...structure, ...hydrocarbon]
+  return {
+    classes: [...new Set([...(classes ?? []), ...shown])],
+    known:
+      classes !== undefined ||
+      listed !== undefined ||
+      smiles !== undefined ||
+      (atoms !== undefined && (harmless.has(atoms) || hydrocarbon.length > 0)),
+  }
+}
+
+/** Stronger than this sulfuric acid takes water out of what it meets, nitric acid oxidises it, and hydrogen peroxide lights it (mass fraction). */
+const concentrated = { sulfuric: 0.7, nitric: 0.3, peroxide: 0.3 } as const
 
 /** True for a solution in water, and for water. */
 function isInWater({ form }: Pick<Line, 'form'>, formula: string): boolean {
@@ -103,40 +151,32 @@ function isInWater({ form }: Pick<Line, 'form'>, formula: string): boolean {
 function strengthOf({ form }: Pick<Line, 'form'>): number {
   if (form.kind === 'mass-fraction') return form.fraction ?? 1
   if (form.kind === 'mass-volume') return (form.gPer100ML ?? 100) / 100
-  // 10 mol/L of either acid is well above both marks.
+  // 10 mol/L of each is well above its mark.
   if (form.kind === 'solution') return (form.molPerL ?? 10) >= 10 ? 1 : 0
   return 1
 }
 
 /** A substance and how it is dispensed. */
-export type Kept = [substance: Partial<Pick<Substance, 'formula' | 'groups' | 'smiles'>>, line: Pick<Line, 'form'>]
+export type Kept = [substance: Known, line: Pick<Line, 'form'>]
 
-/**
- * The reactive classes of a substance as it is dispensed: from its formula where that decides, and from its functional groups and structure. What is not known to belong to a class does not.
- */
-export function classesOf(...[substance, line]: Kept): Set<ReactiveClass> {
-  const { formula, groups = [], smiles = '' } = substance
-  const found = new Set<ReactiveClass>()
-  if (formula === undefined) return found
-  const atoms = key(formula)
-  for (const each of byFormula[atoms] ?? []) found.add(each)
+/** The classes of a substance as it is dispensed. What is not known to belong to a class does not. */
+export function classesOf(...[substance, line]: Kept): Set<ClassInVessel> {
+  const found = new Set<ClassInVessel>(knownClasses(substance).classes)
   const strength = strengthOf(line)
-  if (atoms === key('H2SO4') && strength >= concentrated.sulfuric) found.add('concentrated sulfuric acid')
-  if (atoms === key('HNO3') && strength >= concentrated.nitric) found.add('nitric acid')
-  if (groups.includes('carboxylic acid')) found.add('acid')
-  if (groups.includes('amine')) found.add('ammonia or amine')
-  if (acylHalide.test(smiles)) for (const each of ['acyl halide', 'water-reactive'] as const) found.add(each)
-  if (anhydride.test(smiles)) found.add('acid anhydride')
-  if (smiles === 'CN(C)C=O') found.add('formamide')
-  if (/OO/.test(smiles)) found.add('peroxide')
+  if (found.has('sulfuric acid') && strength >= concentrated.sulfuric) found.add('concentrated sulfuric acid')
+  if (found.has('nitric acid') && strength >= concentrated.nitric) found.add('concentrated nitric acid')
+  if (found.has('peroxide') && !found.has('organic peroxide') && strength >= concentrated.peroxide)
+    found.add('concentrated hydrogen peroxide')
   if (found.has('strong base') && line.form.kind === 'solid' && !found.has('alkoxide')) found.add('solid hydroxide')
-  if (isInWater(line, atoms)) found.add('water')
-  if (groups.includes('alcohol')) found.add('alcohol')
-  if (line.form.kind === 'neat') {
-    if (groups.includes('ketone')) found.add('ketone')
-    const hydrocarbon = /^C\d+H\d+$/.test(atoms)
-    if (hydrocarbon || groups.some((group) => ['alcohol', 'ketone', 'aldehyde', 'ether', 'amine'].includes(group)))
-      found.add('oxidisable liquid')
-  }
+  if (substance.formula !== undefined && isInWater(line, key(substance.formula))) found.add('water')
+  const burns = ['hydrocarbon', 'alcohol', 'ketone', 'aldehyde', 'amine', 'peroxide former', 'carbon disulfide'] as const
+  const liquid = line.form.kind === 'neat'
+  if (
+    liquid &&
+    (burns.some((each) => found.has(each)) || substance.groups?.some((group) => group === 'ether' || group === 'ester'))
+  )
+    found.add('oxidisable liquid')
+  // In solution a ketone is too thin for what it does to bromine and the like.
+  if (!liquid) found.delete('ketone')
   return found
 }

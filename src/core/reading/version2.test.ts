@@ -16,8 +16,10 @@ test.each([
   ['isopentylAcetate', isopentylAcetate],
 ])('%s comes forward to what the demo holds now, but for the waste, which its author ticked', (name, now) => {
   const plan = readPlanFile(file(name))
+  // What the demo holds says since whether anybody has compared it with its source.
+  const plain = (of: Plan) => JSON.parse(JSON.stringify(of).replaceAll('; not yet compared with it', '')) as Plan
   const bare = (of: Plan) => ({
-    ...of,
+    ...plain(of),
     steps: of.steps.filter(({ id }) => id !== 'dispose').map(({ read: _read, ...rest }) => rest as Step),
   })
   expect(bare(plan)).toEqual(bare(now))

@@ -2,7 +2,7 @@ import { printed } from '../words/words'
 import { operationIn } from '../operations/registry'
 import { lineOf, substanceOf, type Plan, type Step } from '../plan/plan'
 import type { ReactionTable } from '../reaction/reactionTable'
-import { meetingsIn } from './meetingsIn'
+import { meetingsIn } from '../operations/vessel/meetingsIn'
 import { stepContents } from '../operations/vessel/contents'
 import { isFlammable } from '../substance/flammable'
 
@@ -22,7 +22,7 @@ export function cautionsOf(plan: Plan, table: ReactionTable, step: Step): string
   }
   for (const { step: where, meeting, meant, one, other } of meetingsIn(plan, table)) {
     const words = meeting.meant?.measure
-    if (meant && where === step.id && words) found.push(`${one.name} with ${other.name}: ${words}`)
+    if (meant && where === step.id && words) found.push(`${one.substance.name} with ${other.substance.name}: ${words}`)
   }
   if (step.caution) found.push(printed(step.caution))
   const measured = step.kind === 'charge' ? substanceOf(plan, lineOf(plan, step.line)).caution : undefined

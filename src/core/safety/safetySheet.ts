@@ -1,7 +1,12 @@
 import { printed } from '../words/words'
 import { operationIn } from '../operations/registry'
 import type { Plan } from '../plan/plan'
+import { gases, type GasName } from '../reaction/gases'
+import { reactionTable } from '../reaction/reactionTable'
+import { gasesIn } from '../operations/vessel/gasesIn'
+import type { WasteStream } from '../substance/lists'
 import type { Substance } from '../substance/substance'
+import { wasteWords } from '../substance/wasteWords'
 
 export interface SafetySheet {
   /** Every substance in use that has hazards on record, the gravest first; then those without a record. */
@@ -14,12 +19,14 @@ export interface SafetySheet {
   codes: string[]
   /** What can go wrong in the operations of this plan, each once, with the steps it belongs to. */
   dangers: { words: string; steps: string[] }[]
-  /** What goes into which waste, by stream. */
-  waste: { stream: string; substances: string[] }[]
+  /** Gases that form where two substances meet, by the step in which they do, with how they are led away. */
+  gases: { gas: GasName; litres: number; from: string[]; step: string; lead: string }[]
+  /** What goes into which waste, by stream, and what is to be heeded there. */
+  waste: { stream: string; substances: string[]; heed?: string }[]
 }
 
 /** The safety sheet of a plan, drawn from its substances and its steps. It is advice: the safety data sheets and the qualified person decide. */
-export function safetySheet(plan: Plan): SafetySheet {
+export function safetySheet(plan: Plan, mmHg?: number): SafetySheet {
   const used = plan.substances.filter(({ id }) => plan.lines.some(({ substance }) => substance === id))
   const codesOf = ({ hazards }: Substance) => hazards?.statements.map((statement) => statementCode(statement)) ?? []
   const gravity = (substance: Substance) => (substance.hazards?.signal === 'danger' ? 100 : 0) + codesOf(substance).length
@@ -29,7 +36,7 @@ export function safetySheet(plan: Plan): SafetySheet {
     for (const words of new Set([operationIn(step)?.danger, step.caution && printed(step.caution)]))
       if (words) dangers.set(words, [...(dangers.get(words) ?? []), printed(step.title)])
   }
-  const waste = new Map<string, string[]>()
+  const waste = new Map<WasteStream, string[]>()
   for (const { waste: stream, name } of used) if (stream) waste.set(stream, [...(waste.get(stream) ?? []), name])
   return {
     substances,
@@ -37,8 +44,31 @@ export function safetySheet(plan: Plan): SafetySheet {
     pictograms: [...new Set(substances.flatMap(({ hazards }) => hazards!.pictograms))].sort(),
     codes: [...new Set(substances.flatMap(codesOf))].sort(),
     dangers: [...dangers].map(([words, steps]) => ({ words, steps })),
-    waste: [...waste].map(([stream, names]) => ({ stream, substances: names })),
+    gases: gasesOf(plan, mmHg),
+    waste: [...waste].map(([stream, names]) => {
+      const heed = wasteWords[stream]
+      return { stream, substances: names, ...(heed ? { heed } : {}) }
+    }),
   }
+}
+
+/** Less than this nobody notices, L. */
+const leastGasL = 0.05
+
+function gasesOf(plan: Plan, mmHg?: number): SafetySheet['gases'] {
+  const sums = new Map<string, SafetySheet['gases'][number]>()
+  for (const { step, gas, litres, from } of gasesIn(plan, reactionTable(plan), mmHg)) {
+    const title = printed(plan.steps.find(({ id }) => id === step)!.title)
+    const before = sums.get(`${step} ${gas}`)
+    sums.set(`${step} ${gas}`, {
+      gas,
+      litres: litres + (before?.litres ?? 0),
+      from: [...new Set([...(before?.from ?? []), ...from])],
+      step: title,
+      lead: gases[gas].lead,
+    })
+  }
+  return [...sums.values()].filter(({ litres }) => litres >= leastGasL)
 }
 
 /** The code of a printed statement: `EUH019` of “EUH019 May form explosive peroxides”. */

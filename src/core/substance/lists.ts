@@ -12,6 +12,10 @@ export const wasteStreams = [
   'cyanide, alkaline, by itself',
   /** What water or alcohol still reacts with goes into no container at all. */
   'quenched first, by itself',
+  /** What has stood may hold peroxides. */
+  'peroxide former, by itself',
+  /** It must not dry out, in the container as well. */
+  'explosive when dry, kept wet',
 ] as const
 
 /** What a label says before its statements; some statements stand without one (CLP, annex I). */

@@ -1,3 +1,4 @@
+import { distance } from 'fastest-levenshtein'
 import { readFormula } from './readFormula'
 
 /** What a search looks at. */
@@ -46,6 +47,24 @@ export function searchSubstances<T extends Named>(index: SubstanceIndex<T>, text
   }
   return found
     .sort((a, b) => a.rank - b.rank || a.length - b.length || a.record.name.localeCompare(b.record.name))
+    .slice(0, most)
+    .map(({ record }) => record)
+}
+
+/**
+ * Records whose name is nearest to what was typed, for what no name holds: as many letters may be wrong as a typist gets wrong, one in four. The nearest first, a name before a synonym; nothing for less than four letters.
+ */
+export function nearestSubstances<T extends Named>(index: SubstanceIndex<T>, text: string, most = 4): T[] {
+  const wanted = plainName(text)
+  if (wanted.length < 4) return []
+  const allowed = Math.max(1, Math.floor(wanted.length / 4))
+  return index.entries
+    .map(({ record, names }) => ({
+      record,
+      away: Math.min(...names.map((name, place) => distance(name, wanted) + (place === 0 ? 0 : 0.5))),
+    }))
+    .filter(({ away }) => away <= allowed)
+    .sort((a, b) => a.away - b.away || a.record.name.localeCompare(b.record.name))
     .slice(0, most)
     .map(({ record }) => record)
 }

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox'
 import { above0, exact, id, oneOf, words } from '../quantity/schema'
+import { reactiveClasses } from './reactiveClass'
 import { functionalGroups, signalWords, wasteStreams } from './lists'
 
 const source = words()
@@ -35,6 +36,8 @@ export const substanceSchema = exact({
   ),
   /** Groups that decide how it is worked up and dried, one entry for each in the molecule. */
   groups: Type.Optional(Type.Array(oneOf(functionalGroups), { minItems: 1 })),
+  /** What it may do to others: of its record, of its structure, or as its author says; none where the list is empty, and not known where there is none. */
+  classes: Type.Optional(Type.Array(oneOf(reactiveClasses), { uniqueItems: true })),
   /** What it must not meet. */
   incompatible: Type.Optional(exact({ with: Type.Array(words(), { minItems: 1 }), source })),
   /** Grams of solute that 100 mL of the solvent hold at each temperature. */

@@ -1,8 +1,10 @@
 import { Molecule } from 'openchemlib'
 import type { FunctionalGroup } from '@/core/substance/lists'
+import type { ReactiveClass } from '@/core/substance/reactiveClass'
 import { sameAtoms } from '@/core/substance/sameAtoms'
 import { substanceRecords } from '@/reference/records'
 import { groupsOf } from './functionalGroups'
+import { reactiveClassesShown } from './reactiveGroups'
 
 /** A structure that is refused, in words for the person who typed it. */
 export class StructureError extends Error {
@@ -18,6 +20,8 @@ export interface Understood {
   formula: string
   smiles: string
   groups: FunctionalGroup[]
+  /** What it does to others, as far as a structure shows it. */
+  classes: ReactiveClass[]
   /** The name of the record with the same structure. */
   same: string | null
 }
@@ -30,6 +34,7 @@ export function understand(text: string): Understood {
     formula,
     smiles: molecule.toIsomericSmiles(),
     groups: groupsOf(molecule),
+    classes: reactiveClassesShown(molecule),
     same: recordWith(molecule.getIDCode(), formula),
   }
 }

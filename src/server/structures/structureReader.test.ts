@@ -15,6 +15,7 @@ test('a structure is read, drawn once however often it is asked for, and written
     formula: 'C8H9NO',
     smiles: 'CC(Nc1ccccc1)=O',
     groups: [],
+    classes: [],
     same: 'acetanilide',
   })
   const [one, two] = [drawingOf('CCO'), drawingOf('CCO')]

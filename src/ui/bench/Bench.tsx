@@ -19,6 +19,7 @@ import { fetchTheRest, later } from './later'
 import { DuePanel } from './DuePanel'
 import { RefusedEntries } from './RefusedEntries'
 import { Observe } from './Observe'
+import type { GraverNote } from '@/reference/graver'
 import { StepFace } from './StepFace'
 import { StrikePanel } from './StrikePanel'
 import type { Write } from './write'
@@ -35,6 +36,8 @@ export interface BenchProps {
   members: string
   scale: number
   plan: Plan
+  /** What is known to be graver now than when the plan was written. */
+  graver: readonly GraverNote[]
   entries: Numbered[]
   zone: string
   lab: Lab
@@ -57,6 +60,7 @@ export function Bench({
   members,
   scale,
   plan,
+  graver,
   entries: initial,
   zone,
   lab,
@@ -149,6 +153,7 @@ export function Bench({
               onTablet={onTablet}
               onStrike={reading ? undefined : (entry) => setStriking(entry)}
               measures={measures}
+              graver={graver}
               onSign={reading ? undefined : () => setSigning(state)}
               later={state.status === 'later' ? printed(run.steps[run.now]!.step.title) : undefined}
             />

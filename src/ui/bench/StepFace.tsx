@@ -5,6 +5,7 @@ import { stepText } from '@/core/reaction/stepText'
 import { exact, times } from '@/core/quantity/figure'
 import { writeFigureText } from '@/core/quantity/write'
 import { computedLine, dispensed } from '@/core/reaction/reactionTable'
+import type { GraverNote } from '@/reference/graver'
 import { SafetyParts } from '../desk/SafetyParts'
 import { Wrote } from './Wrote'
 import type { Entry } from '@/core/run/entry'
@@ -27,12 +28,13 @@ interface FaceProps {
   onStrike: ((entry: Entry) => void) | undefined
   onSign: (() => void) | undefined
   measures: readonly string[]
+  graver: readonly GraverNote[]
   /** Title of the step that must be done first. */
   later: string | undefined
 }
 
 /** What is to be done in one step: its words with our amounts, its cautions, what follows from our figures, and what stands written. */
-export function StepFace({ run, state, lab, figures, zone, onTablet, onStrike, onSign, measures, later }: FaceProps) {
+export function StepFace({ run, state, lab, figures, zone, onTablet, onStrike, onSign, measures, graver, later }: FaceProps) {
   const { step, signature } = state
   const line = step.kind === 'charge' ? computedLine(run.planned, step.line) : null
   const whole = line && dispensed(line)
@@ -97,7 +99,7 @@ export function StepFace({ run, state, lab, figures, zone, onTablet, onStrike, o
       )}
       {step.kind === 'safety' && (
         <div className="safety">
-          <SafetyParts plan={run.plan} measures={measures} heading={(words) => <h2>{words}</h2>} />
+          <SafetyParts plan={run.plan} measures={measures} graver={graver} heading={(words) => <h2>{words}</h2>} />
         </div>
       )}
       {operationIn(step)?.place !== 'first' && <BenchFigures run={run} step={step} lab={lab} />}

@@ -18,6 +18,8 @@ import { SourceNote } from '../operation/SourceNote'
 import { Margin } from '../page/Margin'
 import { WorkingNote } from '../page/WorkingNote'
 import { clockTime } from '../time'
+import type { GraverNote } from '@/reference/graver'
+import { GraverSince } from './GraverSince'
 import { GreenLine } from './GreenLine'
 import { LineEditor } from './LineEditor'
 import { OwnSubstance } from './OwnSubstance'
@@ -54,6 +56,8 @@ export interface DeskProps {
   otherTitles: string[]
   /** The plans that lead to this one, the nearest first. */
   earlier: Plan[]
+  /** What is known to be graver now than when the plan was written. */
+  graver: readonly GraverNote[]
   drawings: Record<string, string>
   lab: Lab
   solvents: readonly Substance[]
@@ -254,6 +258,7 @@ export function Desk(props: DeskProps) {
             </button>
           )}
         </p>
+        <GraverSince notes={props.graver} />
         {words && !readOnly && <PlanWords plan={plan} onChange={change} />}
         {saving.state === 'conflict' && (
           <div className="conflict" role="alert">

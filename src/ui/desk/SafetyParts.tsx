@@ -1,6 +1,9 @@
 import type { ReactNode } from 'react'
 import type { Plan } from '@/core/plan/plan'
 import { safetySheet } from '@/core/safety/safetySheet'
+import type { GraverNote } from '@/reference/graver'
+import { writeNumber } from '@/core/quantity/write'
+import { GraverSince } from './GraverSince'
 import { Pictogram } from '../figures/Pictogram'
 
 interface Props {
@@ -9,6 +12,8 @@ interface Props {
   measures: readonly string[]
   /** How a heading looks where this stands. */
   heading: (words: string) => ReactNode
+  /** What is known to be graver now than when the plan was written. */
+  graver?: readonly GraverNote[]
 }
 
 const list = (words: readonly string[]) => (
@@ -20,7 +25,7 @@ const list = (words: readonly string[]) => (
 )
 
 /** All of the safety sheet of a plan, as it is read at the Desk, on paper and at the bench. */
-export function SafetyParts({ plan, measures, heading }: Props) {
+export function SafetyParts({ plan, measures, heading, graver = [] }: Props) {
   const sheet = safetySheet(plan)
   return (
     <>
@@ -28,6 +33,7 @@ export function SafetyParts({ plan, measures, heading }: Props) {
         <b>Advice for a supervised laboratory.</b> The suppliers’ safety data sheets, your local rules and the qualified person in
         charge decide; where they say more than this sheet, they are right. If you are not sure, stop and ask.
       </p>
+      <GraverSince notes={graver} />
       {plan.safety.ownWords !== '' && <p className="own-words">{plan.safety.ownWords}</p>}
       <div className="safety-columns">
         <section>
@@ -79,6 +85,24 @@ export function SafetyParts({ plan, measures, heading }: Props) {
               </li>
             ))}
           </ul>
+          {sheet.gases.length > 0 && (
+            <>
+              {heading('Gases that come off')}
+              <ul>
+                {sheet.gases.map(({ gas, litres, from, step, lead }) => (
+                  <li key={`${step} ${gas}`}>
+                    <b>
+                      {gas}, up to {writeNumber(litres, litres < 1 ? 2 : 1)} L
+                    </b>
+                    : {lead}.{' '}
+                    <span className="quiet">
+                      {step}; from {from.join(' and ')}, at 20 °C
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
         </section>
         <section>
           {heading('If something happens')}
@@ -86,9 +110,9 @@ export function SafetyParts({ plan, measures, heading }: Props) {
           {list(measures)}
           {heading('Where it goes afterwards')}
           <ul>
-            {sheet.waste.map(({ stream, substances }) => (
+            {sheet.waste.map(({ stream, substances, heed }) => (
               <li key={stream}>
-                <b>{stream}:</b> {substances.join(', ')}
+                <b>{stream}:</b> {substances.join(', ')}. {heed}
               </li>
             ))}
           </ul>

@@ -3,6 +3,7 @@
 import Link from 'next/link'
 import { Button } from 'react-bootstrap'
 import type { Plan } from '@/core/plan/plan'
+import type { GraverNote } from '@/reference/graver'
 import { SafetyParts } from './SafetyParts'
 
 interface Props {
@@ -12,10 +13,11 @@ interface Props {
   revision: string
   /** First aid and spill measures that go with the hazards that occur, with their full texts. */
   measures: string[]
+  graver: readonly GraverNote[]
 }
 
 /** The safety sheet of a preparation: one page to read before anything is opened, and to print for the wall. */
-export function SafetySheetView({ plan, desk, revision, measures }: Props) {
+export function SafetySheetView({ plan, desk, revision, measures, graver }: Props) {
   return (
     <article className="safety-page">
       <div className="head">
@@ -30,7 +32,12 @@ export function SafetySheetView({ plan, desk, revision, measures }: Props) {
           </Button>
         </div>
       </div>
-      <SafetyParts plan={plan} measures={measures} heading={(words) => <h2 className="section-title">{words}</h2>} />
+      <SafetyParts
+        plan={plan}
+        measures={measures}
+        graver={graver}
+        heading={(words) => <h2 className="section-title">{words}</h2>}
+      />
     </article>
   )
 }

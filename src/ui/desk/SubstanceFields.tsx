@@ -3,6 +3,8 @@
 import { useState } from 'react'
 import { changeSubstance } from '@/core/plan/editPlan'
 import type { Plan } from '@/core/plan/plan'
+import { knownClasses } from '@/core/reaction/reactiveClasses'
+import { reactiveClasses } from '@/core/substance/reactiveClass'
 import type { Substance } from '@/core/substance/substance'
 import type { SignalWord } from '@/core/substance/lists'
 import { readNumber, type Reading } from '@/core/quantity/readQuantity'
@@ -35,6 +37,10 @@ export function SubstanceFields({ plan, substance, onChange }: Props) {
   }
   const shown = (of: Substance['melting']) => (of ? (of.lowC === of.highC ? `${of.lowC}` : `${of.lowC}–${of.highC}`) : '')
   const { density, hazards } = substance
+  const { classes, known } = knownClasses(substance)
+  // What formula and structure show cannot be unsaid.
+  const { classes: _said, ...without } = substance
+  const certain = knownClasses(without).classes
   return (
     <details className="wide substance-fields">
       <summary>What this plan knows of {substance.name}</summary>
@@ -101,6 +107,48 @@ export function SubstanceFields({ plan, substance, onChange }: Props) {
             ))}
           </select>
         </label>
+        <fieldset className="wide acts-as">
+          <legend>
+            acts as{' '}
+            {known ? (
+              <small className="quiet">{classes.length > 0 ? classes.join('; ') : 'none of these'}</small>
+            ) : (
+              <small className="doubt">nobody has said</small>
+            )}
+          </legend>
+          <details>
+            <summary>Change what it does to others</summary>
+            <label className="check">
+              <input
+                type="checkbox"
+                checked={known && classes.length === 0}
+                disabled={certain.length > 0}
+                onChange={(event) => change({ classes: event.currentTarget.checked ? [] : undefined }, 'classes')}
+              />{' '}
+              none of these
+            </label>
+            {reactiveClasses.map((each) => (
+              <label key={each} className="check">
+                <input
+                  type="checkbox"
+                  checked={classes.includes(each)}
+                  disabled={certain.includes(each)}
+                  onChange={(event) =>
+                    change(
+                      {
+                        classes: reactiveClasses.filter((other) =>
+                          other === each ? event.currentTarget.checked : classes.includes(other),
+                        ),
+                      },
+                      'classes',
+                    )
+                  }
+                />{' '}
+                {each}
+              </label>
+            ))}
+          </details>
+        </fieldset>
         <TextField
           label="caution at the bench"
           value={substance.caution ?? ''}

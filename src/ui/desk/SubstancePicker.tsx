@@ -27,7 +27,7 @@ interface Props {
 export function SubstancePicker({ course, label, onPick, onOwn, keep }: Props) {
   const id = useId()
   const [text, setText] = useState('')
-  const [answer, setAnswer] = useState<{ to: string; found: FoundSubstance[] } | null>(null)
+  const [answer, setAnswer] = useState<{ to: string; found: FoundSubstance[]; near: boolean } | null>(null)
   const [at, setAt] = useState(0)
   const [open, setOpen] = useState(false)
   // True where Enter was pressed before the list had come: its first is taken when it does.
@@ -45,11 +45,14 @@ export function SubstancePicker({ course, label, onPick, onOwn, keep }: Props) {
     const wanted = text.trim()
     if (!open || wanted === '') return
     let stale = false
-    call<{ substances: FoundSubstance[] }>(`/api/courses/${course}/substances?q=${encodeURIComponent(wanted)}`)
-      .then(({ substances }) => {
+    call<{ substances: FoundSubstance[]; near: FoundSubstance[] }>(
+      `/api/courses/${course}/substances?q=${encodeURIComponent(wanted)}`,
+    )
+      .then(({ substances, near }) => {
         if (stale) return
-        setAnswer({ to: wanted, found: substances })
-        setAt(0)
+        setAnswer({ to: wanted, found: [...substances, ...near], near: near.length > 0 })
+        // What is only like what was typed is never taken unseen.
+        setAt(near.length)
         setProblem(undefined)
         if (enter.current && substances[0]) picked(substances[0])
         enter.current = false
@@ -119,6 +122,11 @@ export function SubstancePicker({ course, label, onPick, onOwn, keep }: Props) {
         </span>
       )}
       <ul id={`${id}-list`} role="listbox" aria-label={`Found for: ${label}`} hidden={!current}>
+        {current && answer?.near && (
+          <li role="presentation" className="quiet">
+            Nothing is called that. Is it one of these?
+          </li>
+        )}
         {current?.map(({ substance, synonyms, molarMass }, index) => (
           <li
             key={substance.id}

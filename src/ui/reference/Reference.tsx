@@ -3,8 +3,11 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react'
-import { searchSubstances, substanceIndex } from '@/core/substance/search'
+import { nearestSubstances, searchSubstances, substanceIndex } from '@/core/substance/search'
 import type { SubstanceRecord } from '@/core/substance/record'
+import { wasteWords } from '@/core/substance/wasteWords'
+import { solubilityIn } from '@/reference/compared'
+import { call } from '../call'
 import { writeNumber } from '@/core/quantity/write'
 import { FormulaText } from '../figures/FormulaText'
 import { Pictogram } from '../figures/Pictogram'
@@ -16,8 +19,19 @@ interface Listed {
   formula: string
 }
 
+interface Props {
+  list: Listed[]
+  card: Card | null
+  asked: string | undefined
+  course: string
+  /** The owner notes which values were compared with their source. */
+  mayCompare: boolean
+}
+
 export interface Card {
   record: SubstanceRecord
+  /** Names of its values that were compared with their source. */
+  compared: string[]
   molarMass: number
   drawing: string | null
   hazards: string[]
@@ -25,12 +39,14 @@ export interface Card {
 }
 
 /** Substances with their sources: typing finds, arrows choose, Enter opens the card. */
-export function Reference({ list, card, asked }: { list: Listed[]; card: Card | null; asked: string | undefined }) {
+export function Reference({ list, card, asked, course, mayCompare }: Props) {
   const router = useRouter()
   const [text, setText] = useState('')
   const [at, setAt] = useState(0)
   const index = useMemo(() => substanceIndex(list), [list])
-  const found = text.trim() === '' ? list : searchSubstances(index, text, 60)
+  const exact = text.trim() === '' ? list : searchSubstances(index, text, 60)
+  const near = exact.length === 0 ? nearestSubstances(index, text) : []
+  const found = [...exact, ...near]
   const listed = useRef<HTMLUListElement>(null)
   useEffect(() => {
     listed.current?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest' })
@@ -63,9 +79,11 @@ export function Reference({ list, card, asked }: { list: Listed[]; card: Card | 
         <p className="quiet" role="status">
           {text.trim() === ''
             ? `${list.length} substances`
-            : found.length === 0
-              ? `Nothing is called “${text.trim()}”. Try a part of the name, or the formula.`
-              : `${found.length} found`}
+            : near.length > 0
+              ? `Nothing is called “${text.trim()}”. Is it one of these?`
+              : found.length === 0
+                ? `Nothing is called “${text.trim()}”. Try a part of the name, or the formula.`
+                : `${found.length} found`}
         </p>
         <ul className="found" ref={listed} aria-label="Substances" tabIndex={-1}>
           {found.map(({ id, name, synonyms, formula }, place) => (
@@ -84,7 +102,7 @@ export function Reference({ list, card, asked }: { list: Listed[]; card: Card | 
         </ul>
       </div>
       {card ? (
-        <CardSheet card={card} />
+        <CardSheet key={card.record.id} card={card} course={course} mayCompare={mayCompare} />
       ) : (
         <p className="quiet">
           {asked === undefined
@@ -96,7 +114,11 @@ export function Reference({ list, card, asked }: { list: Listed[]; card: Card | 
   )
 }
 
-function CardSheet({ card: { record, molarMass, drawing, hazards, precautions } }: { card: Card }) {
+function CardSheet({
+  card: { record, compared, molarMass, drawing, hazards, precautions },
+  course,
+  mayCompare,
+}: Pick<Props, 'course' | 'mayCompare'> & { card: Card }) {
   const {
     name,
     systematicName,
@@ -109,35 +131,47 @@ function CardSheet({ card: { record, molarMass, drawing, hazards, precautions } 
     logP,
     antoine,
     solubility,
+    classes,
     incompatible,
     waste,
   } = record
+  const tick = (what: string) =>
+    mayCompare && <Compared course={course} record={record.id} what={what} compared={compared.includes(what)} />
   const range = ({ lowC, highC }: { lowC: number; highC: number }) =>
     `${degrees(lowC)}${lowC === highC ? '' : `–${degrees(highC)}`} °C`
-  const rows: [string, ReactNode, string?][] = [
+  const rows: [label: string, value: ReactNode, source?: string, what?: string][] = [
     ['formula', <FormulaText key="f" formula={formula} />],
     ['molar mass', `${writeNumber(molarMass, 2)} g/mol`, 'IUPAC standard atomic weights'],
   ]
   if (density)
-    rows.push(['density', `${density.gPerML} g/mL${density.atC === undefined ? '' : ` at ${density.atC} °C`}`, density.source])
-  if (melting) rows.push(['melts', range(melting), melting.source])
-  if (boiling) rows.push(['boils', range(boiling), boiling.source])
-  if (pKa) rows.push([pKa.ofConjugateAcid ? 'pKa of the conjugate acid' : 'pKa', pKa.values.map(degrees).join(', '), pKa.source])
-  if (logP) rows.push(['log P, octanol–water', degrees(logP.value), logP.source])
+    rows.push([
+      'density',
+      `${density.gPerML} g/mL${density.atC === undefined ? '' : ` at ${density.atC} °C`}`,
+      density.source,
+      'density',
+    ])
+  if (melting) rows.push(['melts', range(melting), melting.source, 'melting'])
+  if (boiling) rows.push(['boils', range(boiling), boiling.source, 'boiling'])
+  if (pKa)
+    rows.push([pKa.ofConjugateAcid ? 'pKa of the conjugate acid' : 'pKa', pKa.values.map(degrees).join(', '), pKa.source, 'pKa'])
+  if (logP) rows.push(['log P, octanol–water', degrees(logP.value), logP.source, 'logP'])
   if (antoine)
     rows.push([
       'vapour pressure',
       `log p = ${antoine.a} − ${antoine.b}/(${antoine.c} + t), mmHg, °C, ${degrees(antoine.fromC)} to ${antoine.toC} °C`,
       antoine.source,
+      'antoine',
     ])
   for (const { solvent, points, source } of solubility ?? [])
     rows.push([
       `dissolves in ${solvent}`,
       points.map(({ atC, gPer100ML }) => `${gPer100ML} g/100 mL at ${atC} °C`).join('; '),
       source,
+      solubilityIn(solvent),
     ])
-  if (incompatible) rows.push(['keep away from', incompatible.with.join('; '), incompatible.source])
-  if (waste) rows.push(['waste', waste, 'Local rules decide'])
+  if (incompatible) rows.push(['keep away from', incompatible.with.join('; '), incompatible.source, 'incompatible'])
+  if (classes && classes.length > 0) rows.push(['acts as', classes.join('; '), 'decides what it must not meet'])
+  if (waste) rows.push(['waste', [waste, wasteWords[waste]].filter(Boolean).join('. '), 'Local rules decide'])
   return (
     <article className="card-sheet" aria-label={name}>
       <header>
@@ -151,11 +185,13 @@ function CardSheet({ card: { record, molarMass, drawing, hazards, precautions } 
       </header>
       <table className="ruled">
         <tbody>
-          {rows.map(([what, value, source]) => (
-            <tr key={what}>
-              <th scope="row">{what}</th>
+          {rows.map(([label, value, source, what]) => (
+            <tr key={label}>
+              <th scope="row">{label}</th>
               <td className="fig">{value}</td>
-              <td className="quiet source">{source}</td>
+              <td className="quiet source">
+                {source} {what !== undefined && tick(what)}
+              </td>
             </tr>
           ))}
         </tbody>
@@ -179,7 +215,9 @@ function CardSheet({ card: { record, molarMass, drawing, hazards, precautions } 
               <li key={statement}>{statement}</li>
             ))}
           </ul>
-          <p className="quiet">{record.hazards.source}</p>
+          <p className="quiet">
+            {record.hazards.source} {tick('hazards')}
+          </p>
         </section>
       ) : (
         <p className="quiet">
@@ -187,6 +225,35 @@ function CardSheet({ card: { record, molarMass, drawing, hazards, precautions } 
         </p>
       )}
     </article>
+  )
+}
+
+/** The owner's tick that a value was looked up in its source; who and when then stands behind it, for everybody. */
+function Compared({ course, record, what, compared }: { course: string; record: string; what: string; compared: boolean }) {
+  const router = useRouter()
+  const [problem, setProblem] = useState<string>()
+  const [busy, setBusy] = useState(false)
+  const change = async () => {
+    setBusy(true)
+    try {
+      await call(`/api/courses/${course}/compared`, 'PUT', { record, what, compared: !compared })
+      setProblem(undefined)
+      router.refresh()
+    } catch (error) {
+      setProblem((error as Error).message)
+    }
+    setBusy(false)
+  }
+  return (
+    <label className="looked-up no-print">
+      <input type="checkbox" checked={compared} disabled={busy} onChange={() => void change()} /> I have compared it
+      <span className="visually-hidden"> ({what})</span>
+      {problem && (
+        <span className="problem" role="alert">
+          {problem}
+        </span>
+      )}
+    </label>
   )
 }
 

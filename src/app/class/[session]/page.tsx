@@ -2,6 +2,8 @@ import type { Metadata } from 'next'
 import Link from 'next/link'
 import { BenchCards } from '@/ui/class/BenchCards'
 import { Board } from '@/ui/class/Board'
+import { withGraver } from '@/reference/graver'
+import { GraverSince } from '@/ui/desk/GraverSince'
 import { Frame } from '@/ui/frame/Frame'
 import { clockTime, longDay } from '@/ui/time'
 import { orNotFound, visitor } from '@/server/page'
@@ -13,6 +15,7 @@ export default async function SessionPage({ params }: { params: Promise<{ sessio
   const { session } = await params
   const { actor, course, courses, may } = await visitor(`/class/${session}`, 'session.read', () => subjectOfSession(session))
   const view = await orNotFound(() => viewSession(session, may('code.read')))
+  const { graver } = withGraver(view.plan)
   const { plan, title, section, startsAt, endsAt, room, zone } = view
   // Cards need no readings.
   const cards = view.runs.map(({ id, bench, members, scale, code, readCode }) => ({ id, bench, members, scale, code, readCode }))
@@ -35,6 +38,7 @@ export default async function SessionPage({ params }: { params: Promise<{ sessio
             </div>
           )}
         </div>
+        <GraverSince notes={graver} />
         {may('run.read') && (
           <Board {...{ session, plan, runs: view.runs, zone, startsAt }} maySign={may('run.sign')} now={new Date().getTime()} />
         )}

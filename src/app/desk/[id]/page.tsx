@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { madeLine } from '@/core/edit/sequence'
+import { withGraver } from '@/reference/graver'
 import { crystallisationSolvents } from '@/reference/records'
 import { Desk } from '@/ui/desk/Desk'
 import { UnreadablePlan } from '@/ui/desk/UnreadablePlan'
@@ -53,6 +54,7 @@ export default async function DeskPage({ params, searchParams }: Props) {
         shelf={await listBottles(course.id)}
         otherTitles={(await listPreparations(course.id, actor)).flatMap((other) => (other.id === id ? [] : [other.title]))}
         earlier={before === undefined ? [] : await plansLeadingTo(course.id, before, actor)}
+        graver={withGraver(plan).graver}
         drawings={await structuresOf(plan)}
         lab={course.lab}
         solvents={crystallisationSolvents}

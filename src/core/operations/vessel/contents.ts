@@ -1,5 +1,5 @@
 import { operationIn } from '../registry'
-import { isWatery } from './watery'
+import { staysInLayer } from './washedOut'
 import { isCharged, type Line, type Plan, type Step, type Vessel } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
 import { partsUsed } from '../../plan/partsUsed'
@@ -11,6 +11,10 @@ export interface Content {
   substance: Substance
   massG: number | null
   volumeML: number | null
+  /** Of the substance itself; null where nobody can say. */
+  mmol: number | null
+  /** What a material holds: it is not there for itself in any other way than by what it does to others. */
+  holds: Content[]
 }
 
 /** What the work goes on in while a step is done, once everything is in that the step adds. */
@@ -25,6 +29,8 @@ export interface StepContents {
   volumeML: number
   /** What was in it before a step after which nothing is known: it may still be there, and counts where two must not meet. */
   perhaps: Content[]
+  /** What leaves with this step: the water of a wash, the filtrate, what is poured away. */
+  leaves: Content[]
 }
 
 /**
@@ -53,22 +59,23 @@ function follow(plan: Plan, table: ReactionTable): StepContents[] {
     if (step.vessel || moved) [vessel, since] = [step.vessel, step.vessel && step.id]
     if (begins === 'empty') [inside, perhaps] = [[], []]
     inside = together(inside, added(table, step))
-    const during = {
+    const during: StepContents = {
       step: step.id,
       vessel,
       since,
       contents: inside,
       volumeML: inside.reduce((sum, { volumeML, massG }) => sum + (volumeML ?? massG ?? 0), 0),
       perhaps,
+      leaves: [],
     }
     if (unsaid) [inside, perhaps] = [[], together(perhaps, inside)]
-    if (leaves === 'organic layer') inside = inside.filter((content) => !isWatery(content))
+    if (leaves === 'organic layer') inside = staysInLayer(inside, added(table, step))
     else if (leaves) {
       // What a filtration names is what the solid is rinsed with or dissolved in: it goes on.
       inside = leaves === 'what it names' ? added(table, step) : []
       if (!step.vessel || leaves === 'product') [vessel, since] = [undefined, undefined]
     }
-    return during
+    return leaves ? { ...during, leaves: during.contents.filter((content) => !inside.includes(content)) } : during
   })
 }
 
@@ -84,7 +91,12 @@ function together(inside: readonly Content[], more: readonly Content[]): Content
     (all, next) => {
       const same = all.find(({ line }) => line.id === next.line.id)
       if (!same) return [...all, next]
-      const both = { ...same, massG: sum(same.massG, next.massG), volumeML: sum(same.volumeML, next.volumeML) }
+      const both = {
+        ...same,
+        massG: sum(same.massG, next.massG),
+        volumeML: sum(same.volumeML, next.volumeML),
+        mmol: sum(same.mmol, next.mmol),
+      }
       return all.map((content) => (content === same ? both : content))
     },
     [...inside],
@@ -95,7 +107,29 @@ function added(table: ReactionTable, step: Step): Content[] {
   return partsUsed(step).flatMap(({ line: id, part }): Content[] => {
     const found: ComputedLine | undefined = table.lines.find(({ line }) => line.id === id)
     if (!found || !isCharged(found.line)) return []
-    const { line, substance, mass, volume } = found
-    return [{ line, substance, massG: mass && mass.value * part, volumeML: volume && volume.value * part }]
+    const { line, substance, mass, volume, amount } = found
+    return [
+      {
+        line,
+        substance,
+        massG: mass && mass.value * part,
+        volumeML: volume && volume.value * part,
+        mmol: amount && amount.value * part,
+        holds: table.lines.flatMap((each): Content[] =>
+          each.line.anchor?.of === 'share' && each.line.anchor.line === id
+            ? [
+                {
+                  line: each.line,
+                  substance: each.substance,
+                  massG: each.mass && each.mass.value * part,
+                  volumeML: null,
+                  mmol: each.amount && each.amount.value * part,
+                  holds: [],
+                },
+              ]
+            : [],
+        ),
+      },
+    ]
   })
 }

@@ -1,12 +1,16 @@
 import { boolean, object, string } from 'yup'
+import { comparisonsIn } from '@/server/compared'
 import { route } from '@/server/route'
-import { findSubstances, readSubstance } from '@/server/substances'
+import { findSubstances, readSubstance, substancesNear } from '@/server/substances'
 
 const ofCourse = async ({ id }: { id: string }) => ({ course: id })
 
-export const GET = route({ need: 'plan.read', subject: ofCourse }, async ({ request }) => ({
-  substances: await findSubstances(request.nextUrl.searchParams.get('q')?.slice(0, 200) ?? ''),
-}))
+export const GET = route({ need: 'plan.read', subject: ofCourse }, async ({ request, params }) => {
+  const asked = request.nextUrl.searchParams.get('q')?.slice(0, 200) ?? ''
+  const comparisons = await comparisonsIn(params.id)
+  const substances = await findSubstances(asked, comparisons)
+  return { substances, near: substances.length > 0 ? [] : await substancesNear(asked, comparisons) }
+})
 
 export const POST = route(
   {

@@ -1,0 +1,40 @@
+import type { Plan } from '../../plan/plan'
+import type { GasName } from '../../reaction/gases'
+import { gasLitres, gasOf } from '../../reaction/meetings'
+import type { ReactionTable } from '../../reaction/reactionTable'
+import { stepContents } from './contents'
+import { pairName, pairsAmong } from './meetingsIn'
+
+/** A gas that comes off in a step, from what. */
+export interface GasAt {
+  step: string
+  gas: GasName
+  /** Litres at 20 °C under the laboratory's pressure, as far as the scarcer of the two goes. */
+  litres: number
+  from: [string, string]
+}
+
+/**
+ * Every gas that forms in a plan by the meeting of two classes, in the step in which it does: what more of either adds later comes off there. What stands in the equation besides is not known to give gas.
+ */
+export function gasesIn(plan: Plan, table: ReactionTable, mmHg = 760): GasAt[] {
+  const before = new Map<string, number>()
+  return stepContents(plan, table).flatMap(({ step, contents }) => {
+    const here = new Map<string, GasAt & { mmol: number }>()
+    for (const { meeting, one, other } of pairsAmong(contents)) {
+      // Water is never short, weighed or not.
+      const others = meeting.other === 'water' ? Infinity : other.mmol
+      if (!meeting.gas || one.mmol === null || others === null) continue
+      const name = `${pairName({ one, other })} ${meeting.gas.of}`
+      const mmol = gasOf(meeting, { substance: one.substance, mmol: one.mmol }, { substance: other.substance, mmol: others })
+      if (mmol > (here.get(name)?.mmol ?? 0))
+        here.set(name, { step, gas: meeting.gas.of, litres: 0, from: [one.substance.name, other.substance.name], mmol })
+    }
+    return [...here].flatMap(([name, { mmol, ...at }]) => {
+      const fresh = mmol - (before.get(name) ?? 0)
+      if (fresh <= 1e-9) return []
+      before.set(name, mmol)
+      return [{ ...at, litres: gasLitres(fresh, mmHg) }]
+    })
+  })
+}

@@ -1,0 +1,27 @@
+import type { GasName } from './gases'
+import type { ClassInVessel } from './reactiveClasses'
+
+/** What two things that must not meet unawares may meet for: to destroy one of them, to drown what is left of it, to test with it. */
+export type Purpose = 'destroys' | 'drowns' | 'tests'
+
+/** How grave it is: it may kill; it may injure; or it happens every day and wants a measure, not a question. */
+export type Grave = 'kills' | 'injures' | 'heed'
+
+/** Two classes, what comes of their meeting, how grave that is, and what to do. */
+export interface Meeting {
+  one: ClassInVessel
+  other: ClassInVessel
+  /** A third that must be there as well. */
+  with?: ClassInVessel
+  grave: Grave
+  /** What happens, as a sentence. */
+  happens: string
+  /**
+   * The gas that comes off: moles to a mole of `one` (`each`: as many as it has equivalents), and how many equivalents of the other that takes (0: the other is not used up).
+   */
+  gas?: { of: GasName; perOne: number | 'each'; needs: number | 'each' }
+  /** What to do instead, or how it is kept safe. */
+  instead: string
+  /** What the meeting may be for, and the measure that then stands in place of the doubt in the operations that are there for it. */
+  meant?: { purpose: Purpose; measure: string }
+}

@@ -1,0 +1,58 @@
+import type { Plan } from '@/core/plan/plan'
+import type { SubstanceRecord } from '@/core/substance/record'
+import type { Substance } from '@/core/substance/substance'
+import { signalOf, statementText } from './hazardStatements'
+import { pictogramsOf } from './pictograms'
+import { cautionOf, substanceRecords } from './records'
+
+/** A substance of a plan about which its record says graver things now than when the plan took its copy. */
+export interface GraverNote {
+  substance: string
+  /** What is new, in full words. */
+  news: string[]
+}
+
+const codeOf = (statement: string) => statement.split(' ')[0]!
+
+/** The part of a record that is graver than a plan's copy; undefined where the copy says as much. Hazards that an author took from a label stand as they are. */
+function graver(copy: Substance, record: SubstanceRecord): { merged: Substance; news: string[] } | undefined {
+  if (copy.formula !== record.formula || !record.hazards) return undefined
+  if (copy.hazards && copy.hazards.source.startsWith('Written down by the author')) return undefined
+  const had = copy.hazards?.statements.map(codeOf) ?? []
+  const more = record.hazards.statements.filter((code) => !had.includes(code))
+  if (more.length === 0) return undefined
+  const codes = [...had, ...more]
+  const decided = signalOf(codes)
+  const caution = cautionOf(codes)
+  return {
+    merged: {
+      ...copy,
+      hazards: {
+        signal: decided === 'asked' ? record.hazards.signal : decided,
+        pictograms: pictogramsOf(codes),
+        statements: [...(copy.hazards?.statements ?? []), ...more.map(statementText)],
+        source: record.hazards.source,
+      },
+      ...(caution ? { caution } : {}),
+    },
+    news: more.map(statementText),
+  }
+}
+
+/**
+ * A plan with the hazards that its records have gained since it was frozen, and what is new about which substance. What has become milder stays as the plan has it.
+ */
+export function withGraver(
+  plan: Plan,
+  records: readonly SubstanceRecord[] = substanceRecords,
+): { plan: Plan; graver: GraverNote[] } {
+  const notes: GraverNote[] = []
+  const substances = plan.substances.map((copy) => {
+    const record = records.find(({ id }) => id === copy.id)
+    const found = record && graver(copy, record)
+    if (!found) return copy
+    notes.push({ substance: copy.name, news: found.news })
+    return found.merged
+  })
+  return notes.length === 0 ? { plan, graver: notes } : { plan: { ...plan, substances }, graver: notes }
+}
