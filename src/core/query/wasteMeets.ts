@@ -1,4 +1,5 @@
-import { stepContents, type Content } from '../operations/vessel/contents'
+import type { Content } from '../operations/vessel/content'
+import { stepContents } from '../operations/vessel/contents'
 import { meetingsIn, pairName, pairsAmong } from '../operations/vessel/meetingsIn'
 import { isWatery } from '../operations/vessel/watery'
 import type { Plan } from '../plan/plan'

@@ -1,21 +1,9 @@
 import { operationIn } from '../registry'
+import type { Content } from './content'
 import { staysInLayer } from './washedOut'
-import { isCharged, type Line, type Plan, type Step, type Vessel } from '../../plan/plan'
-import { type Substance } from '../../substance/substance'
+import { isCharged, type Plan, type Step, type Vessel } from '../../plan/plan'
 import { partsUsed } from '../../plan/partsUsed'
 import type { ComputedLine, ReactionTable } from '../../reaction/reactionTable'
-
-/** A part of a line as it stands in a vessel. */
-export interface Content {
-  line: Line
-  substance: Substance
-  massG: number | null
-  volumeML: number | null
-  /** Of the substance itself; null where nobody can say. */
-  mmol: number | null
-  /** What a material holds: it is not there for itself in any other way than by what it does to others. */
-  holds: Content[]
-}
 
 /** What the work goes on in while a step is done, once everything is in that the step adds. */
 export interface StepContents {

@@ -4,7 +4,8 @@ import type { ReactionTable } from '../../reaction/reactionTable'
 import type { Meeting } from '../../reaction/meeting'
 import { meetings } from '../../reaction/meetings'
 import { classesOf, type ClassInVessel } from '../../reaction/reactiveClasses'
-import { stepContents, type Content } from './contents'
+import type { Content } from './content'
+import { stepContents } from './contents'
 
 /** Two contents of which each belongs to one of the two classes of a meeting. */
 export interface Pair {

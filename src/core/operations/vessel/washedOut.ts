@@ -1,7 +1,7 @@
 import type { ClassInVessel } from '../../reaction/reactiveClasses'
 import { classesOf } from '../../reaction/reactiveClasses'
 import { equivalentsOf } from '../../reaction/equivalents'
-import type { Content } from './contents'
+import type { Content } from './content'
 import { isWatery } from './watery'
 
 /** What a wash takes out of an organic layer because it turns it into a salt or destroys it (Furniss et al., Vogel's Textbook of Practical Organic Chemistry, ch. 2.22). */
