@@ -20,7 +20,11 @@ test.each([
   const plain = (of: Plan) => JSON.parse(JSON.stringify(of).replaceAll('; not yet compared with it', '')) as Plan
   const bare = (of: Plan) => ({
     ...plain(of),
-    steps: of.steps.filter(({ id }) => id !== 'dispose').map(({ read: _read, ...rest }) => rest as Step),
+    // Brine gives no gas: its caution went, and the alcohol's names the graver of its hazards.
+    substances: plain(of).substances.map(({ caution: _caution, ...rest }) => rest),
+    steps: of.steps
+      .filter(({ id }) => id !== 'dispose')
+      .map(({ read: _read, caution, ...rest }) => ({ ...rest, ...(rest.id.includes('brine') ? {} : { caution }) }) as Step),
   })
   expect(bare(plan)).toEqual(bare(now))
 })

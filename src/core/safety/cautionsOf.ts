@@ -4,6 +4,10 @@ import { lineOf, substanceOf, type Plan, type Step } from '../plan/plan'
 import type { ReactionTable } from '../reaction/reactionTable'
 import { meetingsIn } from '../operations/vessel/meetingsIn'
 import { stepContents } from '../operations/vessel/contents'
+import { gasesIn, leastGasL } from '../operations/vessel/gasesIn'
+import { gases } from '../reaction/gases'
+import { writeNumber } from '../quantity/write'
+import { capital } from '../words/capital'
 import { isFlammable } from '../substance/flammable'
 
 /**
@@ -24,6 +28,9 @@ export function cautionsOf(plan: Plan, table: ReactionTable, step: Step): string
     const words = meeting.meant?.measure
     if (meant && where === step.id && words) found.push(`${one.substance.name} with ${other.substance.name}: ${words}`)
   }
+  for (const { step: where, gas, litres } of gasesIn(plan, table))
+    if (where === step.id && litres >= leastGasL)
+      found.push(`${capital(gas)}, up to ${writeNumber(litres, litres < 1 ? 2 : 1)} L: ${gases[gas].lead}.`)
   if (step.caution) found.push(printed(step.caution))
   const measured = step.kind === 'charge' ? substanceOf(plan, lineOf(plan, step.line)).caution : undefined
   if (measured && !step.caution) found.push(measured)

@@ -3,7 +3,7 @@ import { operationIn } from '../operations/registry'
 import type { Plan } from '../plan/plan'
 import { gases, type GasName } from '../reaction/gases'
 import { reactionTable } from '../reaction/reactionTable'
-import { gasesIn } from '../operations/vessel/gasesIn'
+import { gasesIn, leastGasL } from '../operations/vessel/gasesIn'
 import type { WasteStream } from '../substance/lists'
 import type { Substance } from '../substance/substance'
 import { wasteWords } from '../substance/wasteWords'
@@ -51,9 +51,6 @@ export function safetySheet(plan: Plan, mmHg?: number): SafetySheet {
     }),
   }
 }
-
-/** Less than this nobody notices, L. */
-const leastGasL = 0.05
 
 function gasesOf(plan: Plan, mmHg?: number): SafetySheet['gases'] {
   const sums = new Map<string, SafetySheet['gases'][number]>()

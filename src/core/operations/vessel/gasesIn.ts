@@ -14,6 +14,9 @@ export interface GasAt {
   from: [string, string]
 }
 
+/** Less than this nobody notices, L: 2 mmol. */
+export const leastGasL = 0.05
+
 /**
  * Every gas that forms in a plan by the meeting of two classes, in the step in which it does: what more of either adds later comes off there. What stands in the equation besides is not known to give gas.
  */

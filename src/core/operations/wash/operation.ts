@@ -3,7 +3,7 @@ import { act } from '../made'
 
 export const wash: Operation = {
   name: 'wash',
-  danger: 'A wash with bicarbonate gives gas: swirl open first, then shake and vent.',
+  danger: 'A closed funnel builds pressure: vent it at once and often, pointed away from people.',
   make: act('Wash', 'Wash the layer with the product. Discard no layer before the product is weighed.', 8, {
     until: 'when the layers have parted',
   }),
