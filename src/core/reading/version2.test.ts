@@ -24,7 +24,10 @@ test.each([
     substances: plain(of).substances.map(({ caution: _caution, ...rest }) => rest),
     steps: of.steps
       .filter(({ id }) => id !== 'dispose')
-      .map(({ read: _read, caution, ...rest }) => ({ ...rest, ...(rest.id.includes('brine') ? {} : { caution }) }) as Step),
+      .map(
+        ({ read: _read, caution, ...rest }) =>
+          ({ ...rest, ...(String(caution).startsWith('Bicarbonate with acid gives gas') ? {} : { caution }) }) as Step,
+      ),
   })
   expect(bare(plan)).toEqual(bare(now))
 })
