@@ -49,7 +49,7 @@ describe('a boiling range', () => {
     expect(read(117, 118).literature).toEqual(read(117, 118, 760).literature)
     expect(read(117, 118).judgement!.evidence).toBe(read(117, 118, 760).judgement!.evidence)
     expect(read(117, 118, 700).literature!.low).toBeLessThan(boilsC - 1)
-    expect(read(117, 118).judgement!.evidence).toMatch(/boils at \d{3}\.\d °C under 760 mmHg/)
+    expect(read(117, 118).judgement!.evidence).toMatch(/boils at 118 °C under 760 mmHg/)
   })
   test('has nothing to be held against where what it is made of boils nowhere on record', () => {
     const { plan: other, id: step } = withStep(acetanilide, 'boil', { sample: 'nothing' })

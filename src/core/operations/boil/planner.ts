@@ -1,6 +1,6 @@
 import { pressureMmHg } from '../../lab/lab'
 import { substanceOfSample } from '../../plan/plan'
-import { boilsAt } from '../vessel/boilingAt'
+import { boilsAt, decimalsWorth, worth } from '../../substance/boilsAt'
 import { sampleBefore } from '../made'
 import { fact, ofPlan, planner, when } from '../planner'
 import { named } from '../fields'
@@ -20,8 +20,8 @@ export const takingBoilingRange = planner({
     return {
       facts: here
         ? [
-            fact('here', `${substance.name} boils here`, here.atC, '°C', 1, {
-              how: `at ${pressureMmHg(lab).toFixed(0)} mmHg, by its ${here.by}`,
+            fact('here', `${substance.name} boils here`, here.atC, '°C', decimalsWorth(here.plusMinusK), {
+              how: `at ${pressureMmHg(lab).toFixed(0)} mmHg, by its ${here.by}${worth(here.plusMinusK)}`,
               atBench: true,
             }),
           ]

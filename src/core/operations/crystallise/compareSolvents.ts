@@ -1,6 +1,6 @@
 import type { Substance } from '../../substance/substance'
 import { betweenTwo } from '../../reaction/meetings'
-import { boilsAt } from '../vessel/boilingAt'
+import { boilsAt } from '../../substance/boilsAt'
 import { cropFrom, hotVolume, leastRatio, mayOilOut, type Crop } from './crop'
 import { solubilityIn, solubilityAt } from './solubility'
 

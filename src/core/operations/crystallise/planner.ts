@@ -3,7 +3,7 @@ import { soluteAndSolvent, solventsJudged, pairsJudged, stepOf } from './solvent
 import { adviceOf, factsOf, worksOut } from './advice'
 import { pressureMmHg } from '../../lab/lab'
 import { reactionTable } from '../../reaction/reactionTable'
-import { boilsAt } from '../vessel/boilingAt'
+import { boilsAt } from '../../substance/boilsAt'
 import { cropFrom, hotVolume } from './crop'
 import { solubilityAt } from './solubility'
 import { cooledTooFast, solventVolume } from './rules'

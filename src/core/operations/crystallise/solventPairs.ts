@@ -1,6 +1,6 @@
 import { calledBy } from '../../substance/calledBy'
 import type { Substance } from '../../substance/substance'
-import { boilsAt } from '../vessel/boilingAt'
+import { boilsAt } from '../../substance/boilsAt'
 import { handyMLPerG, type Solvent } from './compareSolvents'
 import { cropFrom, hotVolume, solubilityInMixture } from './crop'
 import { solubilityAt } from './solubility'

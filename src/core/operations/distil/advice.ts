@@ -1,5 +1,5 @@
 import type { DistilBlanks } from './blanks'
-import { vapourConstants, volumeOf, wilsonHolds } from './mixture'
+import { volumeOf, wilsonHolds } from './mixture'
 import { windowOf } from './receivers'
 import { surestStages } from './column'
 import { pressureMmHg } from '../../lab/lab'
@@ -8,8 +8,10 @@ import { typedFor } from '../../plan/typedFor'
 import { writeNumber } from '../../quantity/write'
 import { calledBy } from '../../substance/calledBy'
 import { molarMass } from '../../substance/molarMass'
-import { boilsAt, water } from '../vessel/boilingAt'
+import { boilsAt, decimalsWorth, vapourConstants, water, worth } from '../../substance/boilsAt'
+import { azeotropeOf } from './azeotropes'
 import { withWater } from './partsFromWater'
+import { saysAzeotrope } from './saysAzeotrope'
 import { steamDistillation } from './steam'
 import { expectedReading, stemFactor, type Filling } from './thermometer'
 import { decomposesFromC, whichDistillation } from './whichDistillation'
@@ -87,6 +89,39 @@ export function worksOut(context: Context, filled: DistilBlanks) {
 
 type Worked = ReturnType<typeof worksOut>
 
+/** Where it would boil under a water pump, and what that is worth. */
+function at20mmHg(wanted: Worked['wanted']): string {
+  const found = wanted && boilsAt(wanted, 20)
+  return found
+    ? `At 20 mmHg it boils at about ${writeNumber(found.atC, 0)} °C${worth(found.plusMinusK)}: write that pressure here to plan it so.`
+    : ''
+}
+
+/** Pairs in the pot that boil together, and pairs that are taken as ideal though they are not alike. */
+function pairAdvice({ named }: Worked, model: string): Advice[] {
+  const there = named.filter(({ mmol, substance }) => mmol > 0 && substance).map(({ substance }) => substance!)
+  const pairs = there.flatMap((one, i) => there.slice(i + 1).map((other) => [one, other] as const))
+  const bonded = (groups: readonly string[] = []) =>
+    groups.some((group) => group === 'alcohol' || group === 'phenol' || group === 'carboxylic acid' || group === 'amine')
+  const unlike = pairs.filter(
+    ([one, other]) => one.formula === 'H2O' || other.formula === 'H2O' || bonded(one.groups) !== bonded(other.groups),
+  )
+  return [
+    ...pairs.flatMap(([one, other]) => {
+      const azeotrope = azeotropeOf(one.smiles, other.smiles)
+      if (!azeotrope) return []
+      const first = azeotrope.one === one.smiles
+      return [saysAzeotrope(first ? [one.name, other.name] : [other.name, one.name], azeotrope)]
+    }),
+    ...when(
+      model === 'ideal' && unlike.length > 0,
+      'not-ideal',
+      'doubt',
+      `${unlike.map(([one, other]) => `${one.name} with ${other.name}`).join(', ')}: no such pair is ideal, and no constants are on record. The curve may be far off; write constants in, or take it as a picture only.`,
+    ),
+  ]
+}
+
 /** The figures that follow. */
 export function factsOf(at: Worked): Fact[] {
   const { mmHg, wanted, boil, nearest, potML, stopML, volumeML, thermometer, shows } = at
@@ -97,15 +132,15 @@ export function factsOf(at: Worked): Fact[] {
     }),
     ...(boil && wanted
       ? [
-          fact('boils', `${wanted.name} boils here at`, boil.atC, '°C', 1, {
-            how: `at ${writeNumber(mmHg, 0)} mmHg, by its ${boil.by}`,
+          fact('boils', `${wanted.name} boils here at`, boil.atC, '°C', decimalsWorth(boil.plusMinusK), {
+            how: `at ${writeNumber(mmHg, 0)} mmHg, by its ${boil.by}${worth(boil.plusMinusK)}`,
           }),
         ]
       : []),
     ...(shows === null
       ? []
       : [
-          fact('shows', 'the thermometer shows', shows, '°C', 1, {
+          fact('shows', 'the thermometer shows', shows, '°C', boil ? decimalsWorth(boil.plusMinusK) : 0, {
             how: `T = t + ${stemFactor[thermometer.filling] ?? 0}·n·(t − 20) + lag, solved for t`,
             atBench: true,
           }),
@@ -141,13 +176,7 @@ export function liquidAdvice(at: Worked, filled: DistilBlanks): Advice[] {
       'Under reduced pressure: thick glass without a crack or a flat bottom, goggles and a shield; a stirrer instead of chips; let air in only when it is cold.',
       'glass gives way inwards, and chips do not work without air in them',
     ),
-    ...when(
-      // Trouton's rule is tens of kelvins off so far down: without constants nothing is said.
-      !reduced && boilOpen !== null && boilOpen.atC > decomposesFromC && wanted?.antoine !== undefined,
-      'lower',
-      'open',
-      `At 20 mmHg it boils at about ${writeNumber((wanted && boilsAt(wanted, 20)?.atC) ?? 0, 0)} °C: write that pressure here to plan it so.`,
-    ),
+    ...when(!reduced && boilOpen !== null && boilOpen.atC > decomposesFromC, 'lower', 'open', at20mmHg(wanted)),
     ...when(
       unknown.length > 0,
       'unknown',
@@ -172,11 +201,12 @@ export function liquidAdvice(at: Worked, filled: DistilBlanks): Advice[] {
       'doubt',
       'Wilson’s Λ are above 0: the liquid is taken as ideal. At 1 both ways a pair is ideal.',
     ),
+    ...pairAdvice(at, filled.model),
     ...when(
       estimated,
       'estimated',
       'open',
-      'Where no vapour-pressure constants are on record, the curve rests on the boiling point and Trouton’s rule.',
+      'Where no vapour-pressure constants are on record, the curve rests on the boiling point and Hass and Newton’s equation for the class of liquid.',
     ),
   ]
 }

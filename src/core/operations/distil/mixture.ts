@@ -3,21 +3,14 @@ import { mainSubstance, type WorkRow } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
 import { calledBy } from '../../substance/calledBy'
 import { molarMass } from '../../substance/molarMass'
-import { trouton } from '../vessel/boilingAt'
+import { vapourConstants } from '../../substance/boilsAt'
 import type { ActivityModel } from './activity'
 import type { BatchCharge } from './batch'
+import { wilsonOf } from './azeotropes'
 import type { Component, Mixture } from './equilibrium'
 import { crudeComposition } from '../wash/impurities'
 import { expectedProductG } from '../vessel/inVessel'
 import { rough, type Context } from '../planner'
-
-/** Vapour-pressure constants of a substance: those of its record, or a line through its boiling point after Trouton. */
-export function vapourConstants({ antoine, boiling }: Substance): { a: number; b: number; c: number; estimated: boolean } | null {
-  if (antoine) return { a: antoine.a, b: antoine.b, c: antoine.c, estimated: false }
-  if (!boiling) return null
-  const normalK = (boiling.lowC + boiling.highC) / 2 + 273.15
-  return { a: Math.log10(760) + trouton / Math.LN10, b: (trouton * normalK) / Math.LN10, c: 273.15, estimated: true }
-}
 
 /** Up to three components that boil: those in the pot, the product and what is left beside it. */
 export function inPot(context: Context): WorkRow[] {
@@ -52,6 +45,18 @@ export function inPot(context: Context): WorkRow[] {
     // Washing and drying leave about a tenth of what dissolves in the organic layer.
     .map(({ name, mmol }) => ({ name, mmol: rough(0.1 * mmol) }))
   return [...beside, ...made].slice(-3)
+}
+
+/** Wilson's Λ of up to three substances from what is on record of their pairs, 1 where a pair has none; null where no pair has any. */
+export function modelOnRecord(substances: readonly Substance[]): number[][] | null {
+  const components = substances.map((substance) => {
+    const component = componentOf(substance)
+    return component && { ...component, smiles: substance.smiles }
+  })
+  const known = components.flatMap((each) => each ?? [])
+  if (known.length !== components.length || known.length < 2 || known.length > 3) return null
+  const pairs = known.map((one) => known.map((other) => (one === other ? undefined : wilsonOf(one, other)?.[0])))
+  return pairs.some((row) => row.some((value) => value !== undefined)) ? pairs.map((row) => row.map((value) => value ?? 1)) : null
 }
 
 const componentOf = (substance: Substance): Component | null => {

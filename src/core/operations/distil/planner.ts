@@ -1,5 +1,5 @@
 import { fields, type DistilBlanks } from './blanks'
-import { batchOf, inPot, pairsOf, volumeOf } from './mixture'
+import { batchOf, inPot, modelOnRecord, pairsOf, volumeOf } from './mixture'
 import { asItRuns, windowOf } from './receivers'
 import { factsOf, liquidAdvice, setUpAdvice, worksOut } from './advice'
 import { batchDistillation } from './batch'
@@ -7,7 +7,7 @@ import { byWindow, purityOf, recoveryAtPurity, usualPurities, type Fraction } fr
 import { pressureMmHg } from '../../lab/lab'
 import { mainSubstance } from '../../plan/plan'
 import { calledBy } from '../../substance/calledBy'
-import { boilsAt } from '../vessel/boilingAt'
+import { boilsAt } from '../../substance/boilsAt'
 import { endsBeforeDry } from './rules'
 import { ofLab, ofPlan, ofRecord, planner, rough, unknown, usual, type Context } from '../planner'
 
@@ -48,6 +48,11 @@ export const distilling = planner({
     const none = unknown(typed.model === 'Wilson' ? 1 : 0, 'no constants on record: as an ideal solution has it')
     const product = mainSubstance(plan)
     const substances = components.map(({ name }) => calledBy(plan.substances, name)!)
+    const onRecord = modelOnRecord(substances)
+    const constant = (i: number, j: number) => {
+      const value = (typed.model ?? 'Wilson') === 'Wilson' ? onRecord?.[i - 1]?.[j - 1] : undefined
+      return value === undefined ? none : ofRecord(rough(value), 'activity constants or the azeotrope of the pair')
+    }
     const mmHg = typed.mmHg ?? pressureMmHg(lab)
     const first = [...substances].sort((a, b) => (boilsAt(a, mmHg)?.atC ?? 0) - (boilsAt(b, mmHg)?.atC ?? 0))
     const wanted =
@@ -65,13 +70,15 @@ export const distilling = planner({
       reflux: usual(0, 'nothing is sent back'),
       holdUpML: usual(0, 'no column'),
       mmHg: ofLab(rough(pressureMmHg(lab), 4), 'its pressure'),
-      model: usual('ideal', 'no constants on record'),
-      A12: none,
-      A21: none,
-      A13: none,
-      A31: none,
-      A23: none,
-      A32: none,
+      model: onRecord
+        ? ofRecord('Wilson', 'a pair of them has activity constants or an azeotrope on record')
+        : usual('ideal', 'no constants on record'),
+      A12: constant(1, 2),
+      A21: constant(2, 1),
+      A13: constant(1, 3),
+      A31: constant(3, 1),
+      A23: constant(2, 3),
+      A32: constant(3, 2),
       alpha: usual(0.3, 'of most mixtures'),
       stopML: usual(rough(Math.max(1, all * 0.06)), 'six hundredths of the pot'),
       potML:

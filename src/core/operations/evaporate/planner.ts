@@ -1,6 +1,6 @@
 import { pressureMmHg } from '../../lab/lab'
 import { writeNumber } from '../../quantity/write'
-import { boilsAt } from '../vessel/boilingAt'
+import { boilsAt } from '../../substance/boilsAt'
 import { evaporating as evaporate } from './pressureFor'
 import { isFlammable } from '../../substance/flammable'
 import { isWatery } from '../vessel/watery'

@@ -1,4 +1,4 @@
-import { vapourPressureAt } from '../vessel/boilingAt'
+import { vapourPressureAt } from '../../substance/boilsAt'
 import type { Substance } from '../../substance/substance'
 
 export interface Evaporating {

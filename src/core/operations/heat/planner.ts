@@ -1,8 +1,7 @@
 import { pressureMmHg } from '../../lab/lab'
 import { writeNumber } from '../../quantity/write'
-import { boilsAt } from '../vessel/boilingAt'
 import { timeInBand } from '../vessel/timeInBand'
-import { neatLiquids } from '../vessel/inVessel'
+import { boilingOf } from '../vessel/boilingOf'
 import { fact, planner, usual, when } from '../planner'
 import { blank, oneOf, type Blanks } from '../fields'
 
@@ -43,10 +42,9 @@ export const holding = planner({
     const lost =
       filled.closed === 'under a condenser'
         ? []
-        : neatLiquids(now).flatMap(({ substance }) => {
-            const boil = boilsAt(substance, pressureMmHg(lab))
-            return boil && boil.atC < highC ? [`${substance.name} (${Math.round(boil.atC)} °C)`] : []
-          })
+        : [boilingOf(now.contents, pressureMmHg(lab))].flatMap((boil) =>
+            'atC' in boil && boil.atC < highC ? [`what is in it, ${boil.main} first (from ${Math.round(boil.atC)} °C)`] : [],
+          )
     return {
       facts: [
         fact('least', 'inside the band at least', 0.8 * minutes, 'min', 0, {

@@ -1,11 +1,13 @@
 import { pressureMmHg } from '../../lab/lab'
 import { writeNumber } from '../../quantity/write'
 import { isSpoiltByMoistAir } from '../../reaction/meetings'
-import { boilsAt } from '../vessel/boilingAt'
+import { decimalsWorth, worth } from '../../substance/boilsAt'
+import { saysAzeotrope } from '../distil/saysAzeotrope'
+import { boilingOf } from '../vessel/boilingOf'
 import { heatingFor } from './heating'
 import { timeInBand } from '../vessel/timeInBand'
 import { isFlammable } from '../../substance/flammable'
-import { boilingLiquid, liquids, neatLiquids } from '../vessel/inVessel'
+import { liquids } from '../vessel/inVessel'
 import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when, type Advice } from '../planner'
 import { blank, oneOf, type Blanks } from '../fields'
 
@@ -38,22 +40,26 @@ export const heating = planner({
   ],
   fields,
   suggest: (context, typed) => {
-    const found = boilingLiquid(context)
-    const boil = 'liquid' in found ? boilsAt(found.liquid, pressureMmHg(context.lab)) : null
+    const found = boilingOf(context.now.contents, pressureMmHg(context.lab))
+    const boil = 'atC' in found ? found : null
     const atC = typed.boilC || (boil ? rough(boil.atC) : undefined)
     // Where nothing is known there is no figure: 0 stands for that.
-    const band = (byK: number) =>
-      atC === undefined ? unknown(0, 'what it boils at is not known') : ofPlan(rough(atC + byK), `${bandK} K from the boil`)
+    const worthK = typed.boilC || !boil ? 0 : Math.ceil(boil.plusMinusK)
+    const band = (sign: 1 | -1) => {
+      const wide = Math.max(bandK, sign === -1 && boil?.orHigher ? 0 : worthK)
+      return atC === undefined
+        ? unknown(0, 'what it boils at is not known')
+        : ofPlan(rough(atC + sign * wide), `${wide} K from the boil`)
+    }
     const spoils =
       context.now.contents.some(({ substance, line }) => isSpoiltByMoistAir([substance, line])) &&
       !context.now.contents.some(({ substance }) => substance.formula === 'H2O')
     return {
-      boilC:
-        boil && 'liquid' in found
-          ? ofRecord(rough(boil.atC), `${found.liquid.name} at the pressure of this laboratory, by its ${boil.by}`)
-          : unknown(0, 'why' in found ? found.why : 'nothing was found'),
-      lowC: band(-bandK),
-      highC: band(bandK),
+      boilC: boil
+        ? ofRecord(rough(boil.atC), `at the pressure of this laboratory, by ${boil.by}${worth(boil.plusMinusK)}`)
+        : unknown(0, 'why' in found ? found.why : 'nothing was found'),
+      lowC: band(-1),
+      highC: band(1),
       moisture: spoils
         ? ofRecord('yes', 'water takes something in the flask apart')
         : usual('no', 'nothing in the flask is known to mind it'),
@@ -62,22 +68,17 @@ export const heating = planner({
   },
   report: (context, filled) => {
     const { lab, step, measured } = context
-    const looked = boilingLiquid(context)
-    const liquid = 'liquid' in looked ? looked.liquid : undefined
+    const looked = boilingOf(context.now.contents, pressureMmHg(lab))
+    const found = 'atC' in looked ? looked : null
     const boilC = filled.boilC
     const known = boilC !== 0
     const mmHg = pressureMmHg(lab)
-    const found = liquid && boilsAt(liquid, mmHg)
     const flammable = liquids(context.now).some(({ substance }) => isFlammable(substance))
     const { bath, condenser, why } = heatingFor(boilC, flammable)
     const band = { lowC: filled.lowC, highC: filled.highC }
     const readings = measured?.temperatures[step.id] ?? []
     const { insideMin, allMin } = timeInBand(readings, band)
     const banded = readings.length > 1 && band.highC > band.lowC
-    const light = neatLiquids(context.now).flatMap(({ substance }) => {
-      const at = boilsAt(substance, mmHg)
-      return at && known && at.atC < boilC - 15 ? [`${substance.name} at ${Math.round(at.atC)} °C`] : []
-    })
     const wanted = step.kind === 'reflux' || step.kind === 'hold' ? step.holdMin : 0
     const advice: Advice[] = [
       ...when(
@@ -106,13 +107,7 @@ export const heating = planner({
           ? 'liquid cannot be sucked back, and the hood stays clean'
           : 'this laboratory leads small amounts into the draught',
       ),
-      ...when(
-        light.length > 0,
-        'light',
-        'open',
-        `Boils before: ${light.join(', ')}.`,
-        'a mixture begins to boil below its main liquid',
-      ),
+      ...(found?.azeotropes ?? []).map(({ names, azeotrope }) => saysAzeotrope(names, azeotrope)),
       ...when(
         known && band.highC <= band.lowC,
         'band',
@@ -129,10 +124,10 @@ export const heating = planner({
     return {
       facts: [
         fact('pressure', 'pressure here', mmHg, 'mmHg', 0),
-        ...(found && liquid
+        ...(found
           ? [
-              fact('boil', `${liquid.name} boils at`, found.atC, '°C', 1, {
-                how: `at ${Math.round(mmHg)} mmHg, by its ${found.by}; the clock counts from the onset of reflux`,
+              fact('boil', 'it boils at', found.atC, '°C', decimalsWorth(found.plusMinusK), {
+                how: `at ${Math.round(mmHg)} mmHg, by ${found.by}${worth(found.plusMinusK)}; the clock counts from the onset of reflux`,
                 atBench: true,
               }),
             ]

@@ -1,5 +1,4 @@
 import { allThereIs, densityOf, mainResult, mainSubstance } from '../../plan/plan'
-import { type Substance } from '../../substance/substance'
 import type { FunctionalGroup } from '../../substance/lists'
 import { logPLimits } from '../../substance/waterLimits'
 import { wholeOf } from '../../reaction/reactionTable'
@@ -14,28 +13,6 @@ export function liquids({ contents }: StepContents): Content[] {
   return contents
     .filter(({ line, volumeML }) => line.form.kind !== 'solid' && volumeML !== null)
     .sort((a, b) => b.volumeML! - a.volumeML!)
-}
-
-/** The liquids of a vessel that are in it neat: what a solution boils at stands on no record. */
-export function neatLiquids(now: StepContents): Content[] {
-  return liquids(now).filter(({ line }) => line.form.kind === 'neat')
-}
-
-/** Acids that hold water and boil with it at a point of their own, whatever is on record of the pure acid. */
-const boilsWithWater = new Set(['H2SO4', 'HNO3', 'HCl', 'HBr', 'H3PO4', 'HClO4'])
-
-/**
- * The liquid that sets the boil: the neat one that there is most of. A dissolved solid never does, and a solution boils by its solvent and its strength, which are not on record: where there is more of that than of any
- * neat liquid nothing is said, and why.
- */
-export function boilingLiquid(context: Context): { liquid: Substance } | { why: string } {
-  const most = liquids(context.now)[0]
-  if (!most) return { why: 'no liquid is known to be in it' }
-  const { line, substance } = most
-  if (line.form.kind !== 'neat' || boilsWithWater.has(substance.formula ?? ''))
-    return { why: `most of it is ${substance.name} in solution, and what that boils at is not on record` }
-  if (!substance.boiling && !substance.antoine) return { why: `what ${substance.name} boils at is not on record` }
-  return { liquid: substance }
 }
 
 /** Grams of the product that a careful group gets: the middle of what is expected, all that theory allows where nobody has said, or what was weighed of the sample. */

@@ -1,4 +1,4 @@
-import { boilsAt } from '../../operations/vessel/boilingAt'
+import { boilsAt, handbookK, decimalsWorth, worth } from '../../substance/boilsAt'
 import { operationIn } from '../../operations/registry'
 import { substanceOfSample, type Step } from '../../plan/plan'
 import { typedFor } from '../../plan/typedFor'
@@ -39,7 +39,9 @@ export const boilingRange: Quantity = {
     const here = substance && boilsAt(substance, mmHg ?? 760)
     const text = `${writeNumber(lowC, decimals)}–${writeNumber(highC, decimals)} °C`
     const wide = highC - lowC > allowedK + 1e-9
-    const off = here ? Math.max(here.atC - highC, lowC - here.atC) > allowedK + 1e-9 : false
+    const off = here
+      ? Math.max(here.atC - highC, lowC - here.atC) > allowedK + Math.max(0, here.plusMinusK - handbookK) + 1e-9
+      : false
     return {
       figure: written(lowC, decimals),
       to: highC,
@@ -56,7 +58,7 @@ export const boilingRange: Quantity = {
               : wide
                 ? 'Wide: more than one liquid?'
                 : 'Consistent with pure',
-            evidence: `Boils ${text}; ${substance.name} boils at ${writeNumber(here.atC, 1)} °C under ${writeNumber(mmHg ?? 760, 0)} mmHg, by its ${here.by}.`,
+            evidence: `Boils ${text}; ${substance.name} boils at ${writeNumber(here.atC, decimalsWorth(here.plusMinusK))} °C under ${writeNumber(mmHg ?? 760, 0)} mmHg, by its ${here.by}${worth(here.plusMinusK)}.`,
           },
     }
   },
