@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { additionRate, pauseRule } from './additionRate'
-import { adiabaticRise, specificHeat } from './adiabaticRise'
+import { adiabaticRise } from './adiabaticRise'
+import { specificHeat } from './heatCapacity'
 import { initiationLadder, initiationMin } from './initiation'
 import { deprotonated, neutralisation, neutraliserOf, neutralisers, targetPH } from '../quench/neutralise'
 

@@ -1,6 +1,3 @@
-/** Specific heat of water at 25 °C, J/(g·K) (CRC Handbook). Acids have a third to two thirds of it, organic liquids about half: none is taken for another. */
-export const specificHeat = { water: 4.18 } as const
-
 /**
  * Kelvins that a mixture would warm by if no heat left it: ΔT = n·(−ΔH)/Σ(m·c_p), with n in mmol, −ΔH in kJ/mol, masses in g.
  * @throws RangeError where there is nothing to warm

@@ -4,7 +4,10 @@ import { partsUsed } from '../../plan/partsUsed'
 import { additionRate, pauseRule } from './additionRate'
 import { adiabaticRise } from './adiabaticRise'
 import { initiationLadder, initiationMin } from './initiation'
-import { gramsIn, specificHeatIn } from '../vessel/inVessel'
+import { heatOf } from '../../reaction/heats'
+import { heatSource } from '../../reaction/heatTable'
+import { gramsIn } from '../vessel/inVessel'
+import { heatCapacityIn } from './heatCapacity'
 import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when, type Advice, type Context } from '../planner'
 import { blank, oneOf, type Blanks } from '../fields'
 
@@ -43,6 +46,22 @@ function goingIn({ table, step }: Context) {
     .sort((a, b) => b.mL - a.mL)
 }
 
+/** The reaction that what goes in here is known to set off; where the step names no line, whatever is there is put together in it. */
+function heatHere({ now, step }: Context) {
+  const named = partsUsed(step).map(({ line }) => line)
+  return heatOf(now.contents, named.length > 0 ? named : now.contents.map(({ line }) => line.id))
+}
+
+/** How far a rise may lie below and above, as parts of it: by the span of the heat and of the heat capacity, where they are those on record; what was typed is taken as it stands. */
+function spanOf(context: Context, heat: number, cp: number): [low: number, high: number] {
+  const warms = heatHere(context)
+  const capacity = heatCapacityIn(context.now.contents)
+  const [least, usualHeat, most] = warms?.heat.kJ ?? [heat, heat, heat]
+  const onRecord = heat === usualHeat && heat > 0
+  const spread = capacity && rough(capacity.cp) === cp ? capacity.spread : 0
+  return [(onRecord ? least / heat : 1) * (1 - spread), (onRecord ? most / heat : 1) * (1 + spread)]
+}
+
 /** Adding over a time: how fast, up to which temperature, when to pause, how hot it could become. */
 export const adding = planner({
   of: 'add',
@@ -56,8 +75,9 @@ export const adding = planner({
   suggest: (context) => {
     const { step, table } = context
     const [first] = goingIn(context)
-    const cp = specificHeatIn(context.now)
-    const reacts = Math.min(first?.mmol || Infinity, table.extent?.value ?? 0)
+    const capacity = heatCapacityIn(context.now.contents)
+    const warms = heatHere(context)
+    const reacts = warms?.mmol ?? Math.min(first?.mmol || Infinity, table.extent?.value ?? 0)
     const grignard = context.plan.substances.some(({ formula }) => formula === 'Mg')
     return {
       volumeML: first?.mL
@@ -66,17 +86,27 @@ export const adding = planner({
       minutes: ofPlan(Math.max(1, step.handsOnMin), 'the minutes of hands on of this step'),
       ceilingC: usual(40, 'nobody has said how hot it may become'),
       startC: usual(20, 'the room'),
-      mmol: ofPlan(rough(reacts), 'no more than goes in, and no more than the reaction can turn'),
-      heat: unknown(0, 'the heat of this reaction is not on record'),
-      cp:
-        cp === null
-          ? unknown(0, 'what is in the flask is not water alone')
-          : ofRecord(cp, 'specific heat of water, which is all that is in the flask'),
+      mmol: ofPlan(
+        rough(reacts),
+        warms
+          ? `${warms.from.map(({ substance }) => substance.name).join(' with ')}, as far as the scarcer goes`
+          : 'no more than goes in, and no more than the reaction can turn',
+      ),
+      heat: warms
+        ? ofRecord(warms.heat.kJ[1], `${warms.heat.what}, ${warms.heat.kJ[0]} to ${warms.heat.kJ[2]} kJ/mol, ${heatSource}`)
+        : unknown(0, 'the heat of this reaction is not on record'),
+      cp: capacity
+        ? ofRecord(
+            rough(capacity.cp),
+            `what is in the flask, each part by its mass, to within ${writeNumber(100 * capacity.spread, 0)} %`,
+          )
+        : unknown(0, 'something in the flask has no mass on record'),
       // A Grignard reagent begins when it likes.
       initiates: grignard ? ofPlan('yes', 'magnesium stands in the plan') : usual('no', 'most additions begin at once'),
     }
   },
-  report: ({ now, step, measured }, filled) => {
+  report: (context, filled) => {
+    const { now, step, measured } = context
     const { volumeML: mL, minutes, ceilingC, startC } = filled
     const { mLPerMin, dropsPerS } = additionRate(mL, minutes)
     const pause = pauseRule(ceilingC)
@@ -84,6 +114,7 @@ export const adding = planner({
     const cp = filled.cp
     const [mmol, heat] = [filled.mmol, filled.heat]
     const rise = heat > 0 && cp > 0 && grams > 0 ? adiabaticRise(mmol, heat, [{ g: grams, cp }]) : null
+    const [low, high] = spanOf(context, heat, cp)
     const shown = measured?.temperatures[step.id]?.at(-1)?.celsius
     const advice: Advice[] = [
       ...when(
@@ -108,12 +139,12 @@ export const adding = planner({
             },
           ]
         : [{ id: 'no-heat', level: 'open' as const, words: 'Nothing that reacts goes in here: pour it in portions, swirling.' }]),
-      ...(rise !== null && startC + rise > ceilingC
+      ...(rise !== null && startC + rise * high > ceilingC
         ? [
             {
               id: 'hot',
               level: 'danger' as const,
-              words: `All at once it could reach ${writeNumber(startC + rise, 0)} °C, above the ${ceilingC} °C allowed. Only cooling and slowness hold it: add over at least ${writeNumber(minutes, 0)} min, ice at hand.`,
+              words: `All at once it could reach ${writeNumber(startC + rise * high, 0)} °C, above the ${ceilingC} °C allowed. Only cooling and slowness hold it: add over at least ${writeNumber(minutes, 0)} min, ice at hand.`,
               why: 'adiabatic rise, with nothing led away',
             },
           ]
@@ -146,7 +177,7 @@ export const adding = planner({
           ? []
           : [
               fact('rise', 'rise if no heat left it', rise, 'K', 0, {
-                how: `n·(−ΔH)/Σ(m·c) = ${writeNumber(mmol, 1)} mmol × ${writeNumber(heat, 0)} kJ/mol over ${writeNumber(grams, 0)} g; c = ${writeNumber(cp, 2)} J/(g·K)`,
+                how: `n·(−ΔH)/Σ(m·c) = ${writeNumber(mmol, 1)} mmol × ${writeNumber(heat, 0)} kJ/mol over ${writeNumber(grams, 0)} g; c = ${writeNumber(cp, 2)} J/(g·K)${high > 1 ? `; between ${writeNumber(rise * low, 0)} and ${writeNumber(rise * high, 0)} K` : ''}`,
               }),
             ]),
         fact('double', 'time at twice the scale', minutes * timeFactor(2), 'min', 0, {

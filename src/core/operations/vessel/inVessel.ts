@@ -2,7 +2,6 @@ import { allThereIs, densityOf, mainResult, mainSubstance } from '../../plan/pla
 import type { FunctionalGroup } from '../../substance/lists'
 import { logPLimits } from '../../substance/waterLimits'
 import { wholeOf } from '../../reaction/reactionTable'
-import { specificHeat } from '../add/adiabaticRise'
 import type { Content } from './content'
 import type { StepContents } from './contents'
 import { isWatery } from './watery'
@@ -28,13 +27,6 @@ export function expectedProductG({ plan, table, measured }: Context, sample?: st
 /** Grams of all that is in the vessel; what has no mass on record counts by its volume. */
 export function gramsIn({ contents }: StepContents): number {
   return contents.reduce((sum, { massG, volumeML }) => sum + (massG ?? volumeML ?? 0), 0)
-}
-
-/** Specific heat of all that is in the vessel, J/(g·K): known where it is water alone, else nobody has said. */
-export function specificHeatIn({ contents }: StepContents): number | null {
-  const known =
-    contents.length > 0 && contents.every(({ substance, line }) => substance.formula === 'H2O' && line.form.kind === 'neat')
-  return known ? specificHeat.water : null
 }
 
 /** The groups of the substance that the plan makes or isolates. */

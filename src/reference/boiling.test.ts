@@ -1,13 +1,13 @@
 /** Where liquids, mixtures and solutions boil: published or hand-worked values, each with what it may be off. */
-import { forPlan, substanceRecords } from '@/reference/records'
-import { boilsAt } from '../../substance/boilsAt'
-import { molarMass } from '../../substance/molarMass'
-import type { Form, Line } from '../../plan/plan'
-import { azeotropes, boilsWith, wilsonOf } from '../distil/azeotropes'
-import { vapourConstants } from '../../substance/boilsAt'
-import type { Content } from './content'
-import { boilingOf } from './boilingOf'
-import { acidBoilsAtC } from './strongAcids'
+import { forPlan, substanceRecords } from './records'
+import { boilsAt } from '@/core/substance/boilsAt'
+import { molarMass } from '@/core/substance/molarMass'
+import type { Form, Line } from '@/core/plan/plan'
+import { azeotropes, boilsWith, wilsonOf } from '@/core/operations/distil/azeotropes'
+import { vapourConstants } from '@/core/substance/boilsAt'
+import type { Content } from '@/core/operations/vessel/content'
+import { boilingOf } from '@/core/operations/vessel/boilingOf'
+import { acidBoilsAtC } from '@/core/operations/vessel/strongAcids'
 
 const record = (id: string) => forPlan(substanceRecords.find((each) => each.id === id)!)
 const content = (id: string, form: Form, massG: number, mmol: number, volumeML: number | null = massG): Content => ({

@@ -1,0 +1,135 @@
+/** Heats of usual reactions and heat capacities, by hand or as handbooks have them. */
+import { forPlan, substanceRecords } from './records'
+import type { Form, Line } from '@/core/plan/plan'
+import type { Content } from '@/core/operations/vessel/content'
+import { adiabaticRise } from '@/core/operations/add/adiabaticRise'
+import { heatCapacityIn } from '@/core/operations/add/heatCapacity'
+import { molarMass } from '@/core/substance/molarMass'
+import { heats } from '@/core/reaction/heatTable'
+import { heatOf } from '@/core/reaction/heats'
+
+const record = (id: string) => forPlan(substanceRecords.find((each) => each.id === id)!)
+const part = (id: string, form: Form, massG: number | null, mmol: number | null, volumeML: number | null = null): Content => ({
+  line: { id, form } as Line,
+  substance: record(id),
+  massG,
+  volumeML,
+  mmol,
+  holds: [],
+})
+const neat = (id: string, grams: number) =>
+  part(id, { kind: 'neat', purity: 1 }, grams, (1000 * grams) / molarMass(record(id).formula!))
+const solid = (id: string, mmol: number) =>
+  part(id, { kind: 'solid', purity: 1 }, (mmol * molarMass(record(id).formula!)) / 1000, mmol)
+const strong = (id: string, grams: number, percent: number) =>
+  part(
+    id,
+    { kind: 'mass-fraction', fraction: percent / 100, gPerML: 1, source: 'x' },
+    grams,
+    (10 * grams * percent) / molarMass(record(id).formula!),
+  )
+const dilute = (id: string, mL: number, molPerL: number) => part(id, { kind: 'solution', molPerL }, null, mL * molPerL, mL)
+
+describe('heat capacity', () => {
+  test.each([
+    ['water', [neat('water', 10)], 4.18, 0.01],
+    ['96 % sulfuric acid', [strong('sulfuric-acid', 10, 96)], 1.51, 0.08],
+    ['70 % nitric acid', [strong('nitric-acid', 10, 70)], 2.65, 0.1],
+    ['10 % sodium hydroxide', [strong('sodium-hydroxide', 10, 10)], 3.86, 0.2],
+    ['37 % hydrochloric acid', [strong('hydrochloric-acid', 10, 37)], 2.9, 0.5],
+    ['ethanol', [neat('ethanol', 10)], 2.44, 0.1],
+    ['toluene', [neat('toluene', 10)], 1.7, 0.15],
+    ['diethyl ether', [neat('diethyl-ether', 10)], 2.3, 0.15],
+    ['dichloromethane', [neat('dichloromethane', 10)], 1.19, 0.25],
+    ['1-bromobutane', [neat('1-bromobutane', 10)], 0.8, 0.2],
+    ['acetic acid', [neat('acetic-acid', 10)], 2.05, 0.1],
+    ['half water, half ethanol by mass', [neat('water', 10), neat('ethanol', 10)], 3.3, 0.2],
+  ] as [string, Content[], number, number][])('%s: %d J/(g·K) within %d', (_what, contents, cp, within) => {
+    const found = heatCapacityIn(contents)!
+    expect(Math.abs(found.cp - cp)).toBeLessThan(within)
+  })
+  test('what has no mass is not guessed', () => {
+    expect(heatCapacityIn([neat('water', 10), part('toluene', { kind: 'neat', purity: 1 }, null, null, 5)])).toBeNull()
+    expect(heatCapacityIn([])).toBeNull()
+  })
+})
+
+describe('heat of what meets', () => {
+  const found = (contents: Content[], ...added: string[]) => {
+    const heat = heatOf(contents, added)
+    return heat ? [heat.heat.what, Number(heat.mmol.toFixed(1))] : undefined
+  }
+  test.each([
+    [
+      '20 mmol of acid into 30 of base',
+      [dilute('sodium-hydroxide', 10, 3), dilute('hydrochloric-acid', 10, 2)],
+      ['hydrochloric-acid'],
+      ['strong acid with strong base', 20],
+    ],
+    [
+      'sulfuric acid counts twice',
+      [dilute('sodium-hydroxide', 10, 5), dilute('sulfuric-acid', 10, 2)],
+      ['sulfuric-acid'],
+      ['strong acid with strong base', 40],
+    ],
+    [
+      'acetic acid is weak',
+      [dilute('sodium-hydroxide', 10, 3), dilute('acetic-acid', 10, 2)],
+      ['acetic-acid'],
+      ['weak acid with strong base', 20],
+    ],
+    [
+      '9.6 g of 96 % acid into water',
+      [neat('water', 50), strong('sulfuric-acid', 9.6, 96)],
+      ['sulfuric-acid'],
+      ['dilution of sulfuric acid', 94],
+    ],
+    [
+      'acetic anhydride onto aniline',
+      [neat('aniline', 4.09), neat('acetic-anhydride', 2.705)],
+      ['acetic-anhydride'],
+      ['acetylation of an amine', 26.5],
+    ],
+    [
+      'mixed acid onto an ester',
+      [neat('methyl-benzoate', 3), strong('sulfuric-acid', 11, 96), strong('nitric-acid', 4, 68)],
+      ['nitric-acid'],
+      ['nitration', 22],
+    ],
+    [
+      'a halide onto magnesium',
+      [solid('magnesium', 30), neat('diethyl-ether', 10), neat('1-bromobutane', 3.43)],
+      ['1-bromobutane'],
+      ['forming a Grignard reagent', 25],
+    ],
+    [
+      'acetone onto what came of it',
+      [solid('magnesium', 30), neat('1-bromobutane', 3.43), neat('acetone', 1.16)],
+      ['acetone'],
+      ['addition of a Grignard reagent', 20],
+    ],
+    [
+      'hydride of four hydrogens and ethanol',
+      [solid('lithium-aluminium-hydride', 5), neat('ethanol', 4.607)],
+      ['ethanol'],
+      ['hydride with alcohol', 20],
+    ],
+    ['nothing that is known', [neat('toluene', 5), neat('hexane', 5)], ['hexane'], undefined],
+    ['nothing new is put in', [dilute('sodium-hydroxide', 10, 3), dilute('hydrochloric-acid', 10, 2)], ['water'], undefined],
+  ] as [string, Content[], string[], [string, number] | undefined][])('%s', (_what, contents, added, expected) =>
+    expect(found(contents, ...added)).toEqual(expected),
+  )
+  test('every span is one, and every row can be reached', () => {
+    for (const { kJ, what } of heats) {
+      expect([what, kJ[0] <= kJ[1] && kJ[1] <= kJ[2] && kJ[2] < 400]).toEqual([what, true])
+    }
+  })
+})
+
+test.each([
+  // By hand: n·(−ΔH)/(m·c).
+  ['50 mmol of acid and base in 100 g of water', 50, 57, 100, 4.18, 6.8],
+  ['0.1 mol of sulfuric acid into 50 mL of water', 100, 72, 60, 3.6, 33],
+  ['22 mmol of a nitration in 18 g of acids', 22, 135, 18, 1.75, 94],
+  ['25 mmol of a Grignard reagent in 20 g of ether', 25, 270, 20, 2.2, 153],
+])('rise: %s', (_what, mmol, kJ, g, cp, kelvin) => expect(adiabaticRise(mmol, kJ, [{ g, cp }])).toBeCloseTo(kelvin, -0.5))
