@@ -5,6 +5,8 @@ import { partsUsed } from '../../plan/partsUsed'
 import type { ReactionTable } from '../../reaction/reactionTable'
 import { baseCapacityOf, givesCarbonDioxide, protonsOf } from '../../substance/acidBase'
 import { stepContents, type StepContents } from '../vessel/contents'
+import { bringsInto, plainWater, together, type InWater } from './waterPH'
+import { typedFor } from '../../plan/typedFor'
 import { layerFlow, type FlowState, type FlowStep, type Layer, type Solute } from './layerFlow'
 import { partitionFromLogP, partitionFromSolubility } from './partition'
 import { saltingFactor, saturatedSodiumChloride } from './saltingOut'
@@ -71,9 +73,12 @@ export function firstK(substance: Substance, organic: string | undefined): numbe
   return substance.logP ? rough(partitionFromLogP(substance.logP.value)) : null
 }
 
+/** A mineral acid has lost its proton at any pH of a watery layer. */
+const strongPKa = -3
+
 /** The substances to follow: the components of a material, else the product and what a crude product holds beside it; without those whose K is not on record. */
 export function solutesOf({ plan, table, ...context }: Context, organic: string | undefined): WorkRow[] {
-  const rowOf = (substance: Substance, mmol: number, K = firstK(substance, organic)): WorkRow[] => {
+  const rowOf = (substance: Substance, mmol: number, K = firstK(substance, organic), strong?: number): WorkRow[] => {
     if (K === null) return []
     const { pKa } = substance
     // An amine's pKa is that of its conjugate acid; an acid's its own.
@@ -81,7 +86,7 @@ export function solutesOf({ plan, table, ...context }: Context, organic: string 
       name: substance.name,
       mmol: rough(mmol),
       K,
-      ...(pKa && !pKa.ofConjugateAcid ? { acidPKa: pKa.values[0]! } : {}),
+      ...(strong !== undefined ? { acidPKa: strong } : pKa && !pKa.ofConjugateAcid ? { acidPKa: pKa.values[0]! } : {}),
       ...(pKa?.ofConjugateAcid ? { basePKa: pKa.values[0]! } : {}),
     }
     return [row]
@@ -97,7 +102,7 @@ export function solutesOf({ plan, table, ...context }: Context, organic: string 
     if (!substance || substance.id === product?.id) return []
     // A mineral acid and a salt stay in the water altogether.
     return kind === 'mineral acid'
-      ? rowOf(substance, mmol / Math.max(1, protonsOf(substance)), 0.001)
+      ? rowOf(substance, mmol / Math.max(1, protonsOf(substance)), 0.001, strongPKa)
       : rowOf(substance, mmol, substance.logP ? undefined : kind === 'water-soluble' ? 0.001 : null)
   })
   return [...made, ...beside].slice(0, 6)
@@ -143,6 +148,7 @@ export function flowOfPlan(context: Context): PlanFlow | null {
         pH: filled.pH,
         into: filled.into,
         salting: saltingOf(filled),
+        ...waterOf(shakenWith(table, step), typedFor(step).pH !== undefined),
       })
     } else if (meetsAcidOrBase && states.length > 0) {
       // Acid or base that goes into a flask by name brings that layer to its pH.
@@ -154,6 +160,7 @@ export function flowOfPlan(context: Context): PlanFlow | null {
         layer: flask.name,
         pH: filled.toPH > 0 ? filled.toPH : pHOf(goes.line, goes.substance),
         addML: goes.volumeML,
+        ...waterOf(goes, filled.toPH > 0),
       })
     } else continue
     try {
@@ -164,6 +171,13 @@ export function flowOfPlan(context: Context): PlanFlow | null {
     }
   }
   return { start, solutes, states }
+}
+
+/** What a watery liquid brings into a layer, where its strength is known and nobody has typed the pH. */
+function waterOf(goes: Shaken | undefined, typed: boolean): { water?: InWater } {
+  if (!goes?.watery || typed) return {}
+  if (goes.mmol === null) return goes.substance.formula === 'H2O' ? { water: plainWater } : {}
+  return { water: bringsInto(goes.substance, goes.line, goes.mmol) }
 }
 
 /** The layer that a step shakes where none is named: of the other kind than what it adds; the one that the flow began with, else the one drawn off last. */
@@ -191,6 +205,13 @@ function startingLayer(context: Context, now: StepContents, firstWith: Shaken | 
         water.reduce((sum, { volumeML }) => sum + volumeML!, 0),
       ),
       pH: 7,
+      ...(water.every(({ mmol, substance }) => mmol !== null || substance.formula === 'H2O')
+        ? {
+            water: water
+              .map(({ substance, line, mmol }) => bringsInto(substance, line, mmol ?? 0))
+              .reduce((sum, each) => together(sum, each), plainWater),
+          }
+        : {}),
     }
   }
   const organic = organicLayer(here)

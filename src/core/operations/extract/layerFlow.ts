@@ -1,3 +1,4 @@
+import { pHAgainst, partOf, plainWater, together, type InWater } from './waterPH'
 import { distributionRatio, type Partition } from './partition'
 
 /** A substance that is followed through the flasks. */
@@ -14,6 +15,8 @@ export interface Layer {
   pH: number
   /** mmol of each solute, by id. */
   holds: Record<string, number>
+  /** What sets the pH of a watery one, where that is known: then its pH is worked out, not taken. */
+  water?: InWater
 }
 
 /** One thing that is done with the layers. */
@@ -28,9 +31,11 @@ export type FlowStep =
       into: string
       /** By what salt in the water raises every K; 1 without. */
       salting?: number
+      /** What all portions together bring into the water: then their pH is worked out, and `pH` does not count. */
+      water?: InWater
     }
   /** Brings a watery layer to another pH by a volume of acid or base. */
-  | { kind: 'bring to pH'; layer: string; pH: number; addML: number }
+  | { kind: 'bring to pH'; layer: string; pH: number; addML: number; water?: InWater }
 
 /** What stands where after a step. */
 export interface FlowState {
@@ -51,9 +56,18 @@ export function layerFlow(start: Omit<Layer, 'holds'>, solutes: readonly Solute[
     layers =
       step.kind === 'shake'
         ? shaken(layers, layer, solutes, step)
-        : layers.map((each) => (each === layer ? { ...each, pH: step.pH, volumeML: each.volumeML + step.addML } : each))
+        : layers.map((each) => (each === layer ? brought(each, solutes, step) : each))
     return { layers }
   })
+}
+
+/** A watery layer with acid or base in it: at the pH that is given, or at the one that both come to. */
+function brought(layer: Layer, solutes: readonly Solute[], { pH, addML, water }: FlowStep & { kind: 'bring to pH' }): Layer {
+  const volumeML = layer.volumeML + addML
+  if (!water || !layer.water) return { ...layer, pH, volumeML }
+  const both = together(layer.water, water)
+  const held = solutes.map((solute) => ({ ...solute, mmol: layer.holds[solute.id] ?? 0 }))
+  return { ...layer, volumeML, water: both, pH: pHAgainst(both, { waterML: volumeML, organicML: 0 }, held) }
 }
 
 function shaken(layers: readonly Layer[], layer: Layer, solutes: readonly Solute[], step: FlowStep & { kind: 'shake' }): Layer[] {
@@ -62,6 +76,7 @@ function shaken(layers: readonly Layer[], layer: Layer, solutes: readonly Solute
   const before = layers.find(({ name }) => name === step.into)
   if (before && before.kind !== kind)
     throw new Error(`“${step.into}” is a flask of the ${before.kind} kind; this layer is ${kind}.`)
+  if (kind === 'watery' ? step.water : layer.water) return shakenByCharge(layers, layer, solutes, step)
   const pH = kind === 'watery' ? step.pH : layer.pH
   const left = { ...layer.holds }
   const drawn: Record<string, number> = { ...before?.holds }
@@ -82,6 +97,51 @@ function shaken(layers: readonly Layer[], layer: Layer, solutes: readonly Solute
     holds: drawn,
   }
   const others = layers.filter((each) => each !== before).map((each) => (each === layer ? { ...layer, holds: left } : each))
+  return [...others, into]
+}
+
+/** Shaking where the pH is worked out: portion by portion, each at the pH that its water comes to against what the layer still holds. */
+function shakenByCharge(
+  layers: readonly Layer[],
+  layer: Layer,
+  solutes: readonly Solute[],
+  step: FlowStep & { kind: 'shake' },
+): Layer[] {
+  const organic = layer.kind === 'organic'
+  const before = layers.find(({ name }) => name === step.into)
+  const portion = step.water && partOf(step.water, 1 / step.portions)
+  const left = { ...layer.holds }
+  const drawn: Record<string, number> = { ...before?.holds }
+  let water = organic ? (before?.water ?? (before ? undefined : plainWater)) : layer.water!
+  let pH = layer.pH
+  for (let turn = 0; turn < step.portions; turn++) {
+    const [waterML, organicML] = organic ? [step.portionML, layer.volumeML] : [layer.volumeML, step.portionML]
+    const held = solutes.map((solute) => ({
+      ...solute,
+      K: solute.K * (step.salting ?? 1),
+      mmol: left[solute.id] ?? 0,
+    }))
+    pH = pHAgainst(organic ? portion! : layer.water!, { waterML, organicML }, held)
+    for (const { id, mmol, ...solute } of held) {
+      const D = distributionRatio(solute, pH)
+      const inWater = (mmol * waterML) / (waterML + D * organicML)
+      const taken = organic ? inWater : mmol - inWater
+      left[id] = mmol - taken
+      drawn[id] = (drawn[id] ?? 0) + taken
+    }
+    if (organic) water = water && together(water, portion!)
+  }
+  const into: Layer = {
+    name: step.into,
+    kind: organic ? 'watery' : 'organic',
+    volumeML: (before?.volumeML ?? 0) + step.portions * step.portionML,
+    pH,
+    holds: drawn,
+    ...(organic && water ? { water } : {}),
+  }
+  const others = layers
+    .filter((each) => each !== before)
+    .map((each) => (each === layer ? { ...layer, holds: left, ...(organic ? {} : { pH }) } : each))
   return [...others, into]
 }
 

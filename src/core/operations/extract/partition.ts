@@ -9,13 +9,14 @@ export interface Partition {
 }
 
 /**
- * Distribution ratio at a pH: D = K/(1 + 10^(pH − pKa)) for an acid, K/(1 + 10^(pKaH − pH)) for a base, both terms for an ampholyte.
+ * Distribution ratio at a pH: D = K/(1 + 10^(pH − pKa)) for an acid, K/(1 + 10^(pKaH − pH)) for a base, both terms for an ampholyte, and 10^(pKaH − pKa) for its zwitterion, which stays in the water as well.
  * Holds where only the uncharged form goes into the organic layer.
  */
 export function distributionRatio({ K, acidPKa, basePKa }: Partition, pH: number): number {
   const acid = acidPKa === undefined ? 0 : 10 ** (pH - acidPKa)
   const base = basePKa === undefined ? 0 : 10 ** (basePKa - pH)
-  return K / (1 + acid + base)
+  const zwitterion = acidPKa === undefined || basePKa === undefined ? 0 : 10 ** (basePKa - acidPKa)
+  return K / (1 + acid + base + zwitterion)
 }
 
 /** A watery layer that is shaken with portions of an organic one. */

@@ -1,6 +1,5 @@
-import { acidLeftMmol } from '../quench/acidLeft'
 import { writeNumber } from '../../quantity/write'
-import { baseCapacityOf, givesCarbonDioxide } from '../../substance/acidBase'
+import { givesCarbonDioxide } from '../../substance/acidBase'
 import { operationIn } from '../registry'
 import { densityOf, mainSubstance } from '../../plan/plan'
 import { emulsionLadder, loadedDensity, uncertainBelow, whichOnTop } from './layers'
@@ -8,7 +7,7 @@ import { saturatedSodiumChloride, usualSetschenow } from './saltingOut'
 import { mostlyIn, type FlowState, type Layer, type Solute } from './layerFlow'
 import { distributionRatio, fractionLeft, fractionLimit, portionFor, portionsFor } from './partition'
 import { fillRule, fittingSize } from '../vessel/vessel'
-import { flowOfPlan, pHOf, saltingOf, shakenWith, solutesOf, type PlanFlow, type Shaken } from './flowOfPlan'
+import { flowOfPlan, pHOf, saltingOf, shakenWith, solutesOf, type PlanFlow } from './flowOfPlan'
 import { organicLayer } from '../vessel/inVessel'
 import { discarded } from './rules'
 import { shortOfReagent } from './shortOfReagent'
@@ -28,16 +27,6 @@ export function flowHere(
   return shaken ? { flow, state: flow.states[at]!.state, before, shaken } : null
 }
 
-/** Water that takes the acid of a reaction up is about as acid as this: what dissolves in it decides, not the water. */
-const acidWaterPH = 2
-
-/** True where plain water or brine meets acid that no base has met before. */
-function acidInWater({ plan, table, step }: Context, goes: Shaken): boolean {
-  if (pHOf(goes.line, goes.substance) !== 7 || acidLeftMmol(plan, table) <= 0) return false
-  const earlier = plan.steps.slice(0, plan.steps.indexOf(step)).filter((each) => operationIn(each)?.meetsAcidOrBase)
-  return !earlier.some((each) => baseCapacityOf(shakenWith(table, each)?.substance ?? {}) > 0)
-}
-
 /** What a step of extraction or washing suggests, from the liquid that goes into it. */
 export function suggestShaking(context: Context, typed: Partial<ShakingBlanks>) {
   const { plan, table, step } = context
@@ -47,17 +36,17 @@ export function suggestShaking(context: Context, typed: Partial<ShakingBlanks>) 
     .slice(0, plan.steps.indexOf(step))
     .some((other) => shakenWith(table, other) && operationIn(other)?.shakes)
   const organic = organicLayer(context)
-  const acid = goes?.watery && acidInWater(context, goes)
   return {
     portions: usual(1, 'all of it at once'),
     portionML: goes
       ? ofPlan(rough(goes.volumeML / portions), `volume of ${goes.substance.name} over the portions`)
       : unknown(rough(20 / portions), 'the step names nothing to shake with'),
-    pH: acid
-      ? usual(acidWaterPH, 'water that takes up the acid of the reaction')
-      : goes?.watery
-        ? ofPlan(pHOf(goes.line, goes.substance), `${goes.substance.name} at its strength`)
-        : usual(7, 'water'),
+    pH: goes?.watery
+      ? ofPlan(
+          pHOf(goes.line, goes.substance),
+          `${goes.substance.name} as it goes in; what it comes to with what is in the layer is worked out`,
+        )
+      : usual(7, 'water'),
     layer: unknown('', 'the one of the other kind'),
     into: ofPlan(`${goes?.substance.name ?? 'wash'} of “${step.title}”`, 'what is shaken with, and the step'),
     wantedPercent: usual(99, 'nearly all'),
@@ -79,16 +68,18 @@ interface Target {
 
 /** How much each portion takes of what the step is for, and how many are wanted. */
 function whatIsTaken(
-  { state, shaken, target }: { state: FlowState; shaken: Layer; target: Target },
+  { state, shaken, target, short }: { state: FlowState; shaken: Layer; target: Target; short: boolean },
   filled: ShakingBlanks,
 ): Pick<Report, 'facts' | 'advice'> {
-  const { portions, portionML, pH } = filled
+  const { portions, portionML } = filled
   const wanted = filled.wantedPercent / 100
   const facts: Report['facts'] = []
   const advice: Advice[] = []
   const intoWater = shaken.kind === 'organic'
   const salting = saltingOf(filled)
-  const D = salting * distributionRatio(target.solute, intoWater ? pH : shaken.pH)
+  // The pH that the water came to, which is the typed one where one was typed.
+  const pH = state.layers.find(({ name }) => name === (intoWater ? filled.into : shaken.name))?.pH ?? filled.pH
+  const D = salting * distributionRatio(target.solute, pH)
   // Seen from the layer that is shaken: what the portions prefer to it.
   const pull = intoWater ? 1 / D : D
   const one = 1 - fractionLeft({ D: pull, waterML: shaken.volumeML, portionML: portionML * portions, portions: 1 })
@@ -99,21 +90,28 @@ function whatIsTaken(
     {
       ...fact('D', `D of ${target.solute.id}`, D, '', 3),
       text: inPowers(D),
-      how: `K = ${writeNumber(target.solute.K, 1)} at pH ${writeNumber(intoWater ? pH : shaken.pH, 1)}${target.solute.acidPKa === undefined ? '' : `, pKa ${target.solute.acidPKa}`}${target.solute.basePKa === undefined ? '' : `, pKaH ${target.solute.basePKa}`}: D = K/(1 + 10^(pH − pKa) + 10^(pKaH − pH))${salting > 1 ? `, times ${writeNumber(salting, 1)} for the salt` : ''}`,
+      how: `K = ${writeNumber(target.solute.K, 1)} at pH ${writeNumber(pH, 1)}${target.solute.acidPKa === undefined ? '' : `, pKa ${target.solute.acidPKa}`}${target.solute.basePKa === undefined ? '' : `, pKaH ${target.solute.basePKa}`}: D = K/(1 + 10^(pH − pKa) + 10^(pKaH − pH)${target.solute.acidPKa !== undefined && target.solute.basePKa !== undefined ? ' + 10^(pKaH − pKa)' : ''})${salting > 1 ? `, times ${writeNumber(salting, 1)} for the salt` : ''}`,
     },
     fact('taken', `taken in ${portions} × ${writeNumber(portionML, 0)} mL`, 100 * target.taken, '%', 1, {
-      how: `1 − (V/(V + D·v))^n, ${at}, D ${intoWater ? 'counted the other way round' : `= ${writeNumber(D, 2)}`}`,
+      how: short
+        ? 'from the charges in the water: as far as the reagent reaches'
+        : `1 − (V/(V + D·v))^n, ${at}, D ${intoWater ? 'counted the other way round' : `= ${writeNumber(D, 2)}`}`,
       atBench: true,
     }),
-    fact('at-once', 'the same volume at once', 100 * one, '%', 1),
-    fact(
-      'limit',
-      'limit, ever smaller portions',
-      100 * (1 - fractionLimit(pull, shaken.volumeML, portionML * portions)),
-      '%',
-      1,
-      { how: `1 − exp(−D·V_tot/V)` },
-    ),
+    fact('pH', 'pH of the water then', pH, '', 1, { how: 'where the charges of what is in it add up to nothing' }),
+    ...(short
+      ? []
+      : [
+          fact('at-once', 'the same volume at once', 100 * one, '%', 1),
+          fact(
+            'limit',
+            'limit, ever smaller portions',
+            100 * (1 - fractionLimit(pull, shaken.volumeML, portionML * portions)),
+            '%',
+            1,
+            { how: `1 − exp(−D·V_tot/V)` },
+          ),
+        ]),
     ...(salting > 1
       ? [
           fact('salt', 'sodium chloride to saturate the water', wateryML * saturatedSodiumChloride.gPerMLWater, 'g', 0, {
@@ -125,17 +123,17 @@ function whatIsTaken(
           }),
         ]
       : []),
-    ...(count === null
+    ...(count === null || short
       ? []
       : [fact('count', `portions of ${writeNumber(portionML, 0)} mL for ${writeNumber(100 * wanted, 0)} %`, count, '', 0)]),
   )
-  if (count === null)
+  if (!short && count === null)
     advice.push({
       id: 'never',
       level: 'doubt',
       words: `No reasonable number of portions takes ${writeNumber(100 * wanted, 0)} % of ${target.solute.id} out: change the pH or the solvent, or salt it out.`,
     })
-  else if (count > portions)
+  else if (!short && count !== null && count > portions)
     advice.push({
       id: 'more',
       level: 'doubt',
@@ -212,11 +210,13 @@ export const extracting = planner({
         words:
           short.has === null
             ? `How strong ${short.reagent} is in “${short.title}” is not known, so how much it takes is not either.`
-            : `${short.reagent} in “${short.title}” holds ${writeNumber(short.has, 1)} mmol, and ${short.target} ${short.target.includes(' and ') ? 'are' : 'is'} ${writeNumber(short.needs, 1)} mmol: it cannot take all of it. How much goes over is not worked out; take more.`,
-        why: 'once the reagent is spent the pH typed here no longer holds',
+            : `${short.reagent} in “${short.title}” holds ${writeNumber(short.has, 1)} mmol, and ${short.target} ${short.target.includes(' and ') ? 'are' : 'is'} ${writeNumber(short.needs, 1)} mmol: it cannot take all of it. ${short.typed ? 'How much goes over is not worked out; take' : 'Take'} more.`,
+        why: short.typed
+          ? 'once the reagent is spent the pH typed here no longer holds'
+          : 'an acid or a base goes over as far as the other reaches',
       })
-    if (target && !short) {
-      const found = whatIsTaken({ state, shaken, target }, filled)
+    if (target && !short?.typed) {
+      const found = whatIsTaken({ state, shaken, target, short: short?.step === context.step.id }, filled)
       facts.push(...found.facts)
       advice.push(...found.advice)
     }
@@ -296,7 +296,7 @@ export function whereItIs(
   context: Context,
 ): { solutes: string[]; layers: { name: string; kind: string; volumeML: number; pH: number; share: number[] }[] } | null {
   const here = flowHere(context)
-  if (!here || shortOfReagent(context)) return null
+  if (!here || shortOfReagent(context)?.typed) return null
   const { flow, state } = here
   const totals = flow.solutes.map(({ id }) => state.layers.reduce((sum, { holds }) => sum + (holds[id] ?? 0), 0))
   return {
@@ -314,7 +314,7 @@ export function whereItIs(
 /** Fraction taken out against the number of portions into which the same volume is parted, for the substance that moves least easily of those that should. */
 export function recoveryByPortions(context: Context, filled: ShakingBlanks): { portions: number; percent: number }[] {
   const here = flowHere(context)
-  if (!here || shortOfReagent(context)) return []
+  if (!here || shortOfReagent(context)?.typed) return []
   const { flow, shaken } = here
   const product = context.plan.mainProduct === undefined ? undefined : mainSubstance(context.plan)?.name
   const pulls = flow.solutes

@@ -1,6 +1,7 @@
 import { printed } from '../../words/words'
 import { operationIn } from '../registry'
 import { baseCapacityOf, protonsOf } from '../../substance/acidBase'
+import { typedFor } from '../../plan/typedFor'
 import { flowOfPlan, shakenWith } from './flowOfPlan'
 import type { Context } from '../planner'
 import type { ShakingBlanks } from './blanks'
@@ -12,6 +13,8 @@ export interface Shortfall {
   reagent: string
   /** mmol of base or of protons that it holds; null where its strength is not known. */
   has: number | null
+  /** True where the pH was typed: once the reagent is spent it no longer holds, and nothing is said of how much went over. Where it is worked out, the flow has taken no more than the reagent reaches. */
+  typed: boolean
   /** mmol that should be turned. */
   needs: number
   target: string
@@ -21,8 +24,7 @@ export interface Shortfall {
 const turnsFrom = 0
 
 /**
- * The first step up to this one that has too little acid or base for what it should take out of the layer it shakes; null where there is enough. From there on nothing is said of how much went over: pH is typed, not worked
- * out, and the typed pH does not hold once the reagent is spent.
+ * The first step up to this one that has too little acid or base for what it should take out of the layer it shakes; null where there is enough.
  */
 export function shortOfReagent(context: Context): Shortfall | null {
   const { plan, table, step, filledOf } = context
@@ -47,6 +49,7 @@ export function shortOfReagent(context: Context): Shortfall | null {
         return {
           step: id,
           title: printed(here.title),
+          typed: typedFor(here).pH !== undefined || has === null,
           reagent: goes.substance.name,
           has,
           needs,

@@ -1,4 +1,4 @@
-import { baseCapacityOf, givesCarbonDioxide, protonsOf } from '../../substance/acidBase'
+import { isStrongBase, givesCarbonDioxide, protonsOf } from '../../substance/acidBase'
 import type { Substance } from '../../substance/substance'
 import type { FunctionalGroup } from '../../substance/lists'
 
@@ -27,6 +27,6 @@ export function harmBy(acts: ActsAs, groups: readonly FunctionalGroup[]): string
 export function actsAs(substance: Pick<Substance, 'formula' | 'groups'>): ActsAs | undefined {
   if (substance.formula === 'NaHSO3') return 'bisulfite'
   if (givesCarbonDioxide(substance)) return 'carbonate'
-  if (substance.formula !== 'NH3' && baseCapacityOf(substance) > 0) return 'strong base'
+  if (isStrongBase(substance)) return 'strong base'
   return protonsOf(substance) > 0 && !substance.groups ? 'acid' : undefined
 }
