@@ -23,6 +23,9 @@ const single = ['density', 'melting', 'boiling', 'pKa', 'logP', 'antoine', 'inco
 /** The name of a solubility within its record. */
 export const solubilityIn = (solvent: string): string => `solubility in ${solvent}`
 
+/** The name of a partition coefficient within its record. */
+export const partitionInto = (solvent: string): string => `partition into ${solvent}`
+
 /** Everything a record says from a source. */
 export function valuesOf(record: SubstanceRecord): RecordValue[] {
   const one = (what: string, { source, ...value }: { source: string }): RecordValue => ({
@@ -33,6 +36,7 @@ export function valuesOf(record: SubstanceRecord): RecordValue[] {
   return [
     ...single.flatMap((what) => (record[what] ? [one(what, record[what])] : [])),
     ...(record.solubility ?? []).map((each) => one(solubilityIn(each.solvent), each)),
+    ...(record.partition ?? []).map((each) => one(partitionInto(each.solvent), each)),
   ]
 }
 
@@ -59,6 +63,9 @@ export function withComparisons(record: SubstanceRecord, comparisons: readonly C
     ...changed,
     ...(record.solubility
       ? { solubility: record.solubility.map((each) => ({ ...each, source: said(solubilityIn(each.solvent), each.source) })) }
+      : {}),
+    ...(record.partition
+      ? { partition: record.partition.map((each) => ({ ...each, source: said(partitionInto(each.solvent), each.source) })) }
       : {}),
   }
 }

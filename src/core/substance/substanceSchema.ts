@@ -23,6 +23,8 @@ export const substanceSchema = exact({
   ),
   /** log10 of the partition coefficient between octan-1-ol and water. */
   logP: Type.Optional(exact({ value: Type.Number(), source: Type.String() })),
+  /** Partition coefficients of the uncharged form between other solvents and water, by the solvent's id. */
+  partition: Type.Optional(Type.Array(exact({ solvent: id, K: above0, source }), { minItems: 1 })),
   /** Vapour pressure: log10(p/mmHg) = a − b/(c + t/°C), good from `fromC` to `toC`. */
   antoine: Type.Optional(
     exact({

@@ -6,7 +6,7 @@ import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react'
 import { nearestSubstances, searchSubstances, substanceIndex } from '@/core/substance/search'
 import type { SubstanceRecord } from '@/core/substance/record'
 import { wasteWords } from '@/core/substance/wasteWords'
-import { solubilityIn } from '@/reference/compared'
+import { partitionInto, solubilityIn } from '@/reference/compared'
 import { call } from '../call'
 import { writeNumber } from '@/core/quantity/write'
 import { FormulaText } from '../figures/FormulaText'
@@ -129,6 +129,7 @@ function CardSheet({
     boiling,
     pKa,
     logP,
+    partition,
     antoine,
     solubility,
     classes,
@@ -162,6 +163,8 @@ function CardSheet({
       antoine.source,
       'antoine',
     ])
+  for (const { solvent, K, source } of partition ?? [])
+    rows.push([`K, ${solvent}–water`, String(K), source, partitionInto(solvent)])
   for (const { solvent, points, source } of solubility ?? [])
     rows.push([
       `dissolves in ${solvent}`,

@@ -1,7 +1,8 @@
 import { writeNumber } from '../../quantity/write'
 import { timeFactor } from '../../quantity/timeFactor'
 import { partsUsed } from '../../plan/partsUsed'
-import { additionRate, pauseRule } from './additionRate'
+import { isWatery } from '../vessel/watery'
+import { additionRate, dropsML, pauseRule } from './additionRate'
 import { adiabaticRise } from './adiabaticRise'
 import { initiationLadder, initiationMin } from './initiation'
 import { heatOf } from '../../reaction/heats'
@@ -39,6 +40,7 @@ function goingIn({ table, step }: Context) {
               mL: (found.volume?.value ?? 0) * part,
               mmol: (found.amount?.value ?? 0) * part,
               limiting: found.limiting,
+              watery: isWatery(found),
             },
           ]
         : []
@@ -108,7 +110,8 @@ export const adding = planner({
   report: (context, filled) => {
     const { now, step, measured } = context
     const { volumeML: mL, minutes, ceilingC, startC } = filled
-    const { mLPerMin, dropsPerS } = additionRate(mL, minutes)
+    const dropML = goingIn(context)[0]?.watery === false ? dropsML.organic : dropsML.watery
+    const { mLPerMin, dropsPerS } = additionRate(mL, minutes, dropML)
     const pause = pauseRule(ceilingC)
     const grams = gramsIn(now)
     const cp = filled.cp
@@ -172,7 +175,10 @@ export const adding = planner({
           how: `${writeNumber(mL, 1)} mL ÷ ${writeNumber(minutes, 0)} min`,
           atBench: true,
         }),
-        fact('drops', 'drops', dropsPerS, 'a second', dropsPerS < 0.1 ? 2 : 1, { how: '0.05 mL to the drop', atBench: true }),
+        fact('drops', 'drops', dropsPerS, 'a second', dropsPerS < 0.1 ? 2 : 1, {
+          how: `${dropML} mL to the drop`,
+          atBench: true,
+        }),
         ...(rise === null
           ? []
           : [

@@ -64,10 +64,12 @@ export function shakenWith(table: ReactionTable, step: Step): Shaken | undefined
     .sort((a, b) => b.volumeML - a.volumeML)[0]
 }
 
-/** A first K for a substance: from its solubilities in both liquids where they are on record, else from its log P; null where neither is. */
+/** A first K for a substance: that of its solvent on record, or from its solubilities in both liquids, else from its log P, which is octanol's; null where none of them is. */
 export function firstK(substance: Substance, organic: string | undefined): number | null {
   const at20 = (solvent: string | undefined) =>
     substance.solubility?.find((each) => each.solvent === solvent)?.points.find(({ atC }) => atC <= 25)
+  const own = substance.partition?.find((each) => each.solvent === organic)
+  if (own) return own.K
   const [o, w] = [at20(organic), at20('water')]
   if (o && w) return rough(partitionFromSolubility(o.gPer100ML, w.gPer100ML))
   return substance.logP ? rough(partitionFromLogP(substance.logP.value)) : null

@@ -8,6 +8,7 @@ import { mostlyIn, type FlowState, type Layer, type Solute } from './layerFlow'
 import { distributionRatio, fractionLeft, fractionLimit, portionFor, portionsFor } from './partition'
 import { fillRule, fittingSize } from '../vessel/vessel'
 import { flowOfPlan, pHOf, saltingOf, shakenWith, solutesOf, type PlanFlow } from './flowOfPlan'
+import { calledBy } from '../../substance/calledBy'
 import { organicLayer } from '../vessel/inVessel'
 import { discarded } from './rules'
 import { shortOfReagent } from './shortOfReagent'
@@ -220,19 +221,48 @@ export const extracting = planner({
       facts.push(...found.facts)
       advice.push(...found.advice)
     }
-    advice.push(...layersAdvice(context, shaken.volumeML, filled.portionML, saltingOf(filled) > 1))
+    if (target) advice.push(...octanolsK(context, target.solute))
+    advice.push(...layersAdvice(context, { shaken, filled }))
     return { facts, advice, ladder: { title: 'If an emulsion stands, gentlest first', rungs: [...emulsionLadder] } }
   },
 })
 
+/** So far octanol's K may be off in another solvent, as a factor: hydrogen-bond donors into hydrocarbons, and all else (Leo, Hansch and Elkins, Chem. Rev. 71 (1971) 525). */
+const octanolOff = { donorIntoHydrocarbon: 100, other: 10 } as const
+
+/** That K is octanol's where the solvent has none of its own on record, and what that is worth. */
+function octanolsK({ plan, ...context }: Context, { id, K }: Solute): Advice[] {
+  const substance = calledBy(plan.substances, id)
+  const solvent = organicLayer({ plan, ...context })?.solvents[0]
+  if (!substance?.logP || solvent === undefined || Math.abs(Math.log10(K) - substance.logP.value) > 0.01) return []
+  const into = plan.substances.find((each) => each.id === solvent)
+  const donor = substance.groups?.some((group) => ['alcohol', 'phenol', 'carboxylic acid', 'amine'].includes(group))
+  const factor =
+    donor && into?.formula !== undefined && /^C\d+H\d+$/.test(into.formula) ? octanolOff.donorIntoHydrocarbon : octanolOff.other
+  return [
+    {
+      id: 'octanol',
+      level: 'open',
+      words: `K of ${substance.name} is octanol’s: into ${into?.name ?? 'this solvent'} it may be off by a factor of ${factor}. Try it in a tube, or write K in.`,
+      why: 'log P is measured between octan-1-ol and water',
+    },
+  ]
+}
+
 /** Which layer is on top, which funnel, when to vent, how to take the layers out. */
-export function layersAdvice(context: Context, layerML: number, portionML: number, salted = false): Advice[] {
+export function layersAdvice(
+  context: Context,
+  { shaken, filled }: { shaken: Layer; filled: Pick<ShakingBlanks, 'portionML' | 'salt' | 'setschenow'> },
+): Advice[] {
   const { plan, table, step, lab } = context
   const goes = shakenWith(table, step)
   const organic = organicLayer(context)
-  const solute = table.lines
-    .filter(({ line, mass }) => line.role === 'component' && mass)
-    .reduce((sum, { mass }) => sum + mass!.value, 0)
+  const [layerML, portionML, salted] = [shaken.volumeML, filled.portionML, saltingOf(filled) > 1]
+  // What the organic layer still holds, as the step before has left it.
+  const solute = Object.entries(shaken.kind === 'organic' ? shaken.holds : {}).reduce((sum, [name, mmol]) => {
+    const found = table.lines.find(({ substance }) => substance === calledBy(plan.substances, name))
+    return sum + (found?.line.role === 'component' && found.molarMass ? (mmol * found.molarMass) / 1000 : 0)
+  }, 0)
   const advice: Advice[] = []
   const wateryDensity = salted ? saturatedSodiumChloride.gPerML : goes?.watery ? (densityOf(plan, goes.line)?.gPerML ?? 1.0) : 1.0
   const organicDensity = organic && loadedDensity(organic.volumeML, organic.gPerML, solute)

@@ -254,7 +254,10 @@ export const washing = planner({
         ...(left.length > 0
           ? [{ id: 'left', level: 'doubt' as const, words: `Nothing here takes out ${left.map(({ name }) => name).join(', ')}.` }]
           : [{ id: 'all', level: 'good' as const, words: 'Every impurity that a wash can take meets one.' }]),
-        ...layersAdvice(context, layerML, filled.portionML),
+        ...layersAdvice(context, {
+          shaken: { name: '', kind: 'organic', pH: 7, holds: here?.shaken.holds ?? {}, volumeML: layerML },
+          filled,
+        }),
       ],
     }
   },
