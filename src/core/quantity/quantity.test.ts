@@ -251,11 +251,14 @@ describe('devices', () => {
   test.each([
     ['balance-0.01', 0.01, 0.0104083],
     ['balance-0.001', 0.001, 0.00104083],
-    ['cylinder-10', 0.05, 0.0520416],
-    ['cylinder-100', 1, 1.040833],
-    ['pipette-5', 0.02, 0.0208167],
+    // √(0.05²/12 + 0.05² + 0.2²/3), and so on.
+    ['cylinder-10', 0.05, 0.1266557],
+    ['cylinder-100', 1, 1.1902381],
+    ['pipette-5', 0.02, 0.0355903],
+    ['burette-50', 0.05, 0.0777282],
+    ['balance-0.0001', 0.0001, 0.000104083],
     ['melting-0.1', 0.1, 0.1040833],
-  ] as const)('%s shows %d, so one reading is good to √(13/12) of it', (id, readability, u) => {
+  ] as const)('%s shows %d, so one reading with its class is good to %d', (id, readability, u) => {
     const device = deviceOf(id)!
     expect(device.readability).toBe(readability)
     expect(uncertaintyOf(device)).toBeCloseTo(u, 7)

@@ -49,8 +49,8 @@ describe('the reaction table of acetanilide, worked by hand', () => {
     expect(limitingNames(acetanilide, table)).toBe('aniline')
   })
 
-  test('its uncertainty comes from the cylinder: √(0.05²/12 + 0.05²)/4.00 = 1.301 %', () => {
-    expect(theoreticalYield(acetanilide, table)!.u).toBeCloseTo(0.01301, 5)
+  test('its uncertainty comes from the cylinder: √(0.05²/12 + 0.05² + 0.2²/3)/4.00 = 3.166 %', () => {
+    expect(theoreticalYield(acetanilide, table)!.u).toBeCloseTo(0.03166, 5)
   })
 
   test('what was charged takes the place of the plan, and the limiting reagent may change', () => {
@@ -294,7 +294,7 @@ describe('workings', () => {
     const { notes, title } = working(acetanilide, table, 'acetanilide', 'mass')!
     expect(title).toBe('Theoretical yield')
     expect(notes[0]).toBe('In full: 5.873927798 g.')
-    expect(notes[1]).toBe('± 0.08 g from the 10 mL measuring cylinder.')
+    expect(notes[1]).toBe('± 0.19 g from the 10 mL measuring cylinder.')
     expect(notes.join(' ')).toMatch(/Density 1.022 g\/mL at 20 °C: .*Handbook/)
     expect(notes.join(' ')).toMatch(/IUPAC/)
   })

@@ -10,11 +10,17 @@ export interface Rounded {
   ratioShift: number | null
 }
 
+/** Lines that set the limit before and after: a reagent that was kept short on purpose may no longer be, or another may have become it. */
+export interface MovedLimit {
+  before: string[]
+  after: string[]
+}
+
 /**
  * The plan with every amount rounded to what the device named for its line can deliver: a whole number of its smallest steps, at
  * least one. Lines without a device, or whose device measures something else, stay. The rounded figures are then the typed ones.
  */
-export function roundToDevices(plan: Plan): { plan: Plan; rounded: Rounded[] } {
+export function roundToDevices(plan: Plan): { plan: Plan; rounded: Rounded[]; limit: MovedLimit | null } {
   const table = reactionTable(plan)
   const rounded: { id: string; from: number; to: number }[] = []
   const lines = plan.lines.map((line) => {
@@ -35,8 +41,10 @@ export function roundToDevices(plan: Plan): { plan: Plan; rounded: Rounded[] } {
   })
   const next: Plan = { ...plan, lines }
   const after = reactionTable(next)
+  const same = table.limiting.length === after.limiting.length && table.limiting.every((id) => after.limiting.includes(id))
   return {
     plan: next,
+    limit: same ? null : { before: [...table.limiting], after: [...after.limiting] },
     rounded: rounded.map(({ id, from, to }) => {
       const [old, fresh] = [computedLine(table, id).ratio, computedLine(after, id).ratio]
       return { line: id, from, to, ratioShift: old && fresh ? fresh.value / old.value - 1 : null }

@@ -26,7 +26,7 @@ describe('hot solvent portion by portion', () => {
     const { net } = state(log, 'crystallise')
     expect(net!.figure.value).toBe(98)
     // √3·√(1/12 + 1) mL of 98
-    expect(net!.figure.u * 98).toBeCloseTo(Math.sqrt(3 * (1 / 12 + 1)), 9)
+    expect(net!.figure.u * 98).toBeCloseTo(Math.sqrt(3 * (1 / 12 + 1) + 1 / 3), 9)
   })
   test('one portion asks for the next; a sum already written stands', () => {
     const log = new TestLog()

@@ -10,6 +10,7 @@ import { exact, times } from '@/core/quantity/figure'
 import { writeFigureText, writeNumber, writeQuantity } from '@/core/quantity/write'
 import { chargedLines, computedLine, dispensed, reactionTable, type ReactionTable } from '@/core/reaction/reactionTable'
 import { scaleFactor, type ScaleWay } from '@/core/reaction/scaleWays'
+import { State } from '../figures/State'
 import { roundToDevices, type Rounded } from '@/core/reaction/roundToDevices'
 import { notLinear } from '@/core/operations/notLinear'
 import { scalePlan } from '@/core/edit/scalePlan'
@@ -201,6 +202,12 @@ export function ScaleDialog({ plan, table, shelf, onClose, onScale }: Props) {
               </tbody>
             </table>
           )}
+          {toDevices?.limit && (
+            <State level="doubt">
+              Rounded, {namesOf(plan, toDevices.limit.after)} sets the limit and no longer {namesOf(plan, toDevices.limit.before)}
+              : what was kept short on purpose may not be. Take a finer device, or type its amount.
+            </State>
+          )}
           {usable && Math.abs(Math.log(factor)) > 1e-9 && <NotLinear plan={plan} factor={factor} />}
         </Modal.Body>
         <Modal.Footer>
@@ -215,6 +222,16 @@ export function ScaleDialog({ plan, table, shelf, onClose, onScale }: Props) {
     </Modal>
   )
 }
+
+const namesOf = (plan: Plan, lines: readonly string[]) =>
+  lines
+    .map((id) =>
+      lineName(
+        plan,
+        plan.lines.find((line) => line.id === id)!,
+      ),
+    )
+    .join(' and ') || 'nothing'
 
 /** What does not grow with the scale, with its own figure where there is one. */
 function NotLinear({ plan, factor }: { plan: Plan; factor: number }) {
