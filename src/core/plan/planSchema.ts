@@ -2,6 +2,7 @@ import { Type, type TSchema } from '@sinclair/typebox'
 import { above0, exact, fraction, id, oneBy, oneOf, quantity, words } from '../quantity/schema'
 import { wasteStreams } from '../substance/lists'
 import type { Words } from '../words/words'
+import { solutionSolventNames } from '../substance/solutionSolvents'
 import { substanceSchema } from '../substance/substanceSchema'
 import { discarded, ownEffects, ownMeasures, roles, vesselKinds } from './lists'
 import { stepFactKeys } from './stepFacts'
@@ -14,8 +15,19 @@ const form = oneBy('kind', [
     water: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 30 })),
   }),
   exact({ kind: Type.Literal('neat'), purity: fraction }),
-  exact({ kind: Type.Literal('solution'), molPerL: Type.Optional(above0), gPerML: Type.Optional(above0) }),
-  exact({ kind: Type.Literal('mass-volume'), gPer100ML: Type.Optional(above0), gPerML: Type.Optional(above0) }),
+  exact({
+    kind: Type.Literal('solution'),
+    molPerL: Type.Optional(above0),
+    gPerML: Type.Optional(above0),
+    /** What it is dissolved in, where that is not water. */
+    solvent: Type.Optional(oneOf(solutionSolventNames)),
+  }),
+  exact({
+    kind: Type.Literal('mass-volume'),
+    gPer100ML: Type.Optional(above0),
+    gPerML: Type.Optional(above0),
+    solvent: Type.Optional(oneOf(solutionSolventNames)),
+  }),
   exact({
     kind: Type.Literal('mass-fraction'),
     fraction: Type.Optional(fraction),

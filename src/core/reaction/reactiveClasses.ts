@@ -1,6 +1,7 @@
 import type { Line } from '../plan/plan'
 import type { ReactiveClass } from '../substance/reactiveClass'
 import type { Substance } from '../substance/substance'
+import { solutionSolvents } from '../substance/solutionSolvents'
 import { readFormula } from '../substance/readFormula'
 
 /** What the strength and the form of a substance add to its classes. */
@@ -144,7 +145,8 @@ const concentrated = { sulfuric: 0.7, nitric: 0.3, peroxide: 0.3 } as const
 
 /** True for a solution in water, and for water. */
 function isInWater({ form }: Pick<Line, 'form'>, formula: string): boolean {
-  return form.kind === 'solution' || form.kind === 'mass-volume' || form.kind === 'mass-fraction' || formula === key('H2O')
+  if (form.kind === 'solution' || form.kind === 'mass-volume') return form.solvent === undefined
+  return form.kind === 'mass-fraction' || formula === key('H2O')
 }
 
 /** The share of the substance in what is dispensed; 1 for what is neat, and for a strength that nobody has said: then the worst is taken. */
@@ -169,6 +171,12 @@ export function classesOf(...[substance, line]: Kept): Set<ClassInVessel> {
     found.add('concentrated hydrogen peroxide')
   if (found.has('strong base') && line.form.kind === 'solid' && !found.has('alkoxide')) found.add('solid hydroxide')
   if (substance.formula !== undefined && isInWater(line, key(substance.formula))) found.add('water')
+  // What it is dissolved in does what it does neat.
+  const { form } = line
+  const solvent = 'solvent' in form && form.solvent !== undefined ? solutionSolvents[form.solvent] : undefined
+  if (solvent)
+    for (const each of classesOf({ ...solvent, groups: [...solvent.groups] }, { form: { kind: 'neat', purity: 1 } }))
+      found.add(each)
   const burns = ['hydrocarbon', 'alcohol', 'ketone', 'aldehyde', 'amine', 'peroxide former', 'carbon disulfide'] as const
   const liquid = line.form.kind === 'neat'
   if (
@@ -177,6 +185,6 @@ export function classesOf(...[substance, line]: Kept): Set<ClassInVessel> {
   )
     found.add('oxidisable liquid')
   // In solution a ketone is too thin for what it does to bromine and the like.
-  if (!liquid) found.delete('ketone')
+  if (!liquid && !solvent) found.delete('ketone')
   return found
 }

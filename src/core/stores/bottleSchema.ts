@@ -1,5 +1,6 @@
 import { lazy, number, object, string, type Schema } from 'yup'
 import type { Form } from '../plan/plan'
+import { solutionSolventNames } from '../substance/solutionSolvents'
 import { FormulaError, readFormula } from '../substance/readFormula'
 
 const share = (what: string) =>
@@ -8,11 +9,18 @@ const amount = (what: string, most: number) =>
   number().moreThan(0, `${what} is more than 0.`).max(most, `${what} is at most ${most}.`).required(`${what} is wanted.`)
 const density = number().moreThan(0, 'The density is more than 0.').max(25, 'The density is at most 25 g/mL.')
 
+const solvent = string().oneOf(solutionSolventNames, 'Choose one of the solvents, or none for water.')
+
 const forms = {
   solid: object({ kind: string().required(), purity: share('The purity'), water: number().moreThan(0).max(30) }).noUnknown(),
   neat: object({ kind: string().required(), purity: share('The purity') }).noUnknown(),
-  solution: object({ kind: string().required(), molPerL: amount('The strength', 100), gPerML: density }).noUnknown(),
-  'mass-volume': object({ kind: string().required(), gPer100ML: amount('The strength', 500), gPerML: density }).noUnknown(),
+  solution: object({ kind: string().required(), molPerL: amount('The strength', 100), gPerML: density, solvent }).noUnknown(),
+  'mass-volume': object({
+    kind: string().required(),
+    gPer100ML: amount('The strength', 500),
+    gPerML: density,
+    solvent,
+  }).noUnknown(),
   'mass-fraction': object({
     kind: string().required(),
     fraction: share('The mass fraction'),

@@ -1,5 +1,6 @@
 'use client'
 
+import { solutionSolventNames, type SolutionSolvent } from '@/core/substance/solutionSolvents'
 import { useState } from 'react'
 import { changeLine, changeRecovery, moveLine, removeLine, type LinePart } from '@/core/plan/editPlan'
 import { isCharged, isReactant, type Form, type Plan } from '@/core/plan/plan'
@@ -121,6 +122,25 @@ export function LineEditor({ plan, computed, shelf, otherTitles, onChange }: Pro
               most={500}
               onNumber={(gPer100ML) => change({ form: { ...form, gPer100ML } }, 'strength')}
             />
+          )}
+          {(form.kind === 'mass-volume' || form.kind === 'solution') && (
+            <label>
+              dissolved in
+              <select
+                className="form-select form-select-sm"
+                value={form.solvent ?? ''}
+                onChange={(event) => {
+                  const { solvent: _before, ...rest } = form
+                  const solvent = event.currentTarget.value as SolutionSolvent | ''
+                  change({ form: solvent === '' ? rest : { ...rest, solvent } }, 'solvent')
+                }}
+              >
+                <option value="">water</option>
+                {solutionSolventNames.map((each) => (
+                  <option key={each}>{each}</option>
+                ))}
+              </select>
+            </label>
           )}
           {(form.kind === 'mass-volume' || form.kind === 'solution') && (
             <NumberField

@@ -1,13 +1,19 @@
 import type { Form } from '@/core/plan/plan'
 import { writeNumber } from '@/core/quantity/write'
 
+const inSolvent = ({ solvent }: { solvent?: string | undefined }) => (solvent ? ` in ${solvent}` : '')
+
 /** What is in a bottle, in words: `solid, 97 %`, `3 mol/L solution`, `37 % w/w solution`. */
 export function formText(form: Form): string {
   switch (form.kind) {
     case 'solution':
-      return form.molPerL === undefined ? 'solution, strength not said' : `${form.molPerL} mol/L solution`
+      return form.molPerL === undefined
+        ? `solution${inSolvent(form)}, strength not said`
+        : `${form.molPerL} mol/L solution${inSolvent(form)}`
     case 'mass-volume':
-      return form.gPer100ML === undefined ? 'solution, strength not said' : `${form.gPer100ML} % w/v solution`
+      return form.gPer100ML === undefined
+        ? `solution${inSolvent(form)}, strength not said`
+        : `${form.gPer100ML} % w/v solution${inSolvent(form)}`
     case 'mass-fraction':
       return form.fraction === undefined ? 'solution, strength not said' : `${writeNumber(form.fraction * 100, 0)} % w/w solution`
     default: {

@@ -1,6 +1,7 @@
 import type { Substance } from '../../substance/substance'
 import { molarMass } from '../../substance/molarMass'
 import { boilsAt, vapourConstants, water as waterConstants } from '../../substance/boilsAt'
+import { solutionSolvents } from '../../substance/solutionSolvents'
 import { logPLimits } from '../../substance/waterLimits'
 import { classesOf } from '../../reaction/reactiveClasses'
 import { activityCoefficients, type ActivityModel } from '../distil/activity'
@@ -54,6 +55,7 @@ function parts(contents: readonly Content[]): { parts: Part[]; unknown: string[]
       return []
     }
     const gPerMol = substance.formula === undefined ? null : molarMass(substance.formula)
+    const dissolvedIn = solventOf(content)
     if (isWatery(content)) {
       if (mmol !== null && gPerMol !== null) waterG += Math.max(0, (massG ?? content.volumeML ?? 0) - (mmol * gPerMol) / 1000)
       else unknown.push(substance.name)
@@ -63,7 +65,7 @@ function parts(contents: readonly Content[]): { parts: Part[]; unknown: string[]
       return []
     }
     if (line.form.kind === 'solid' && staysSolid.some((each) => classesOf(substance, line).has(each))) return []
-    const dissolved = line.form.kind === 'solid' || ionsOf(substance) > 1
+    const dissolved = line.form.kind === 'solid' || ionsOf(substance) > 1 || dissolvedIn.length > 0
     const constants = dissolved || boilsByTable(substance.formula) ? nothing : vapourConstants(substance)
     if (!constants) {
       unknown.push(substance.name)
@@ -72,6 +74,7 @@ function parts(contents: readonly Content[]): { parts: Part[]; unknown: string[]
     const salt = ionsOf(substance) > 1
     const { a, b, c } = constants
     return [
+      ...dissolvedIn,
       {
         name: substance.name,
         smiles: substance.smiles,
@@ -106,6 +109,33 @@ function parts(contents: readonly Content[]): { parts: Part[]; unknown: string[]
         ]
       : []
   return { parts: [...water, ...found], unknown }
+}
+
+/** The solvent of a solution that is not one in water: its volume, less nothing for what is dissolved. */
+function solventOf({ line: { form }, volumeML }: Content): Part[] {
+  if (!('solvent' in form) || form.solvent === undefined || volumeML === null) return []
+  const { formula, smiles, gPerML, boilsC, groups } = solutionSolvents[form.solvent]
+  const substance: Substance = {
+    id: form.solvent,
+    name: form.solvent,
+    formula,
+    smiles,
+    groups: [...groups],
+    boiling: { lowC: boilsC, highC: boilsC, source: '' },
+  }
+  const gPerMol = molarMass(formula)
+  return [
+    {
+      ...vapourConstants(substance)!,
+      name: form.solvent,
+      smiles,
+      substance,
+      gPerMol,
+      gPerML,
+      mmol: (1000 * volumeML * gPerML) / gPerMol,
+      inWater: false,
+    },
+  ]
 }
 
 /** A pair may be taken as ideal where both are of a kind: hydrocarbons and their halides and ethers among themselves, alcohols among themselves, and so on. */

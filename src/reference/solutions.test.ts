@@ -1,0 +1,114 @@
+import fc from 'fast-check'
+import { makeUp, molarityOf } from '@/core/stores/makeUp'
+import { dilutionHazards } from '@/core/safety/dilutionHazards'
+import type { Form } from '@/core/plan/plan'
+import { hazardStatements } from './hazardStatements'
+import { substanceRecords } from './records'
+import { stockCard, stockSolutions } from './solutions'
+
+const card = (id: string, toML = 1000) =>
+  stockCard(
+    stockSolutions.find((each) => each.id === id)!,
+    toML,
+  )
+
+test('at least thirty, each of a record, with an id and a name of its own', () => {
+  expect(stockSolutions.length).toBeGreaterThanOrEqual(30)
+  for (const what of ['id', 'name'] as const)
+    expect(new Set(stockSolutions.map((each) => each[what])).size).toBe(stockSolutions.length)
+  for (const { of } of stockSolutions) expect(substanceRecords.map(({ id }) => id)).toContain(of)
+})
+
+test.each(stockSolutions.map((each) => [each.name, each] as const))(
+  '%s: strength, recipe and label can be said',
+  (_name, stock) => {
+    const { molPerL, recipe, hazards } = stockCard(stock, 500)
+    expect(molPerL).toBeGreaterThan(0.01)
+    expect(molPerL).toBeLessThan(15)
+    if ('why' in recipe) expect(recipe.why).toMatch(/bought/)
+    else {
+      expect(recipe.take.value).toBeGreaterThan(0)
+      // Less than the whole goes in, or it would not be made up.
+      expect(recipe.take.value).toBeLessThan(500)
+    }
+    for (const code of hazards.codes) expect(hazardStatements[code]).toBeDefined()
+  },
+)
+
+test.each([
+  // By hand.
+  ['naoh-1', 1000, 'g', 40.0],
+  ['naoh-10', 1000, 'g', 110.9],
+  ['hcl-1', 1000, 'mL', 83.5],
+  ['hcl-6', 500, 'mL', 250.5],
+  ['sulfuric-1', 1000, 'mL', 55.5],
+  ['sulfuric-3', 250, 'mL', 41.6],
+  ['ammonia-2', 1000, 'mL', 149.7],
+  ['acetic-5', 1000, 'mL', 48.0],
+  ['brine', 1000, 'g', 311.2],
+  ['saturated-bicarbonate', 1000, 'g', 93.7],
+  ['thiosulfate-10', 100, 'g', 10.83],
+  ['silver-nitrate-ethanol', 100, 'g', 2.0],
+] as const)('%s, %d mL: %s %d', (id, toML, unit, value) => {
+  const { recipe } = card(id, toML)
+  expect(recipe).toMatchObject({ take: { unit } })
+  if (!('why' in recipe)) expect(recipe.take.value / value).toBeCloseTo(1, 2)
+})
+
+test.each([
+  ['37 % hydrochloric acid', { kind: 'mass-fraction', fraction: 0.37, gPerML: 1.18, source: 'x' }, 36.46, 11.97],
+  ['96 % sulfuric acid', { kind: 'mass-fraction', fraction: 0.96, gPerML: 1.84, source: 'x' }, 98.08, 18.0],
+  ['85 % phosphoric acid', { kind: 'mass-fraction', fraction: 0.85, gPerML: 1.685, source: 'x' }, 98.0, 14.6],
+  ['10 g in 100 mL of sodium hydroxide', { kind: 'mass-volume', gPer100ML: 10 }, 40, 2.5],
+  ['glacial acetic acid', { kind: 'neat', purity: 0.998 }, 60.05, 17.4],
+] as [string, Form, number, number][])('%s is %d mol/L', (_what, form, gPerMol, molPerL) =>
+  expect(molarityOf(form, gPerMol, 1.049)).toBeCloseTo(molPerL, 1),
+)
+
+test('a hydrate weighs more, an impure solid more; what is not stronger cannot be diluted to it', () => {
+  // CuSO4·5H2O: 0.1 mol/L × 250 mL × 249.68 g/mol.
+  expect(makeUp(0.1, 250, { kind: 'solid', purity: 1, water: 5 }, 159.61).take.value).toBeCloseTo(6.242, 2)
+  expect(makeUp(1, 100, { kind: 'solid', purity: 0.97 }, 40).take.value).toBeCloseTo(4.124, 3)
+  expect(() => makeUp(3, 100, { kind: 'solution', molPerL: 3 }, 40)).toThrow(/not stronger/)
+  expect(() => makeUp(0, 100, { kind: 'solution', molPerL: 3 }, 40)).toThrow(/strength and a volume/)
+  expect(() => makeUp(1, 100, { kind: 'solution' }, 40)).toThrow(/not said/)
+})
+
+test('diluting keeps the amount', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 0.01, max: 2, noNaN: true }), fc.double({ min: 1, max: 1000, noNaN: true }), (c, mL) => {
+      expect(makeUp(c, mL, { kind: 'solution', molPerL: 6 }, 40).take.value * 6).toBeCloseTo(c * mL, 6)
+    }),
+  )
+})
+
+test.each([
+  // Both sides of each limit.
+  ['NaOH', 0.02, ['H290', 'H314']],
+  ['NaOH', 0.0199, ['H315', 'H319']],
+  ['NaOH', 0.0049, []],
+  ['HCl', 0.25, ['H290', 'H314', 'H335']],
+  ['HCl', 0.249, ['H290', 'H315', 'H319', 'H335']],
+  ['HCl', 0.099, []],
+  ['H2SO4', 0.15, ['H290', 'H314']],
+  ['H2SO4', 0.149, ['H290', 'H315', 'H319']],
+  ['H2SO4', 0.049, []],
+  ['C2H4O2', 0.25, ['H314']],
+  ['C2H4O2', 0.249, ['H315', 'H319']],
+  ['C2H4O2', 0.099, []],
+  ['H2O2', 0.08, ['H302', 'H318']],
+  ['H2O2', 0.079, ['H319']],
+  ['NH3', 0.049, ['H318']],
+] as const)('%s at a mass fraction of %d', (formula, fraction, codes) =>
+  expect(dilutionHazards(formula, fraction)).toEqual(codes),
+)
+
+test('what 10 % sodium hydroxide and 1 mol/L acid say on a label; without limits the pure substance’s', () => {
+  expect(card('naoh-10').hazards).toMatchObject({ codes: ['H290', 'H314'], signal: 'danger', pictograms: ['GHS05'] })
+  // 1 mol/L hydrochloric acid is 3.6 %, below the limit.
+  expect(card('hcl-1').hazards).toMatchObject({ codes: [], signal: 'none' })
+  // 1 mol/L sulfuric acid is 9.3 %.
+  expect(card('sulfuric-1').hazards).toMatchObject({ codes: ['H290', 'H315', 'H319'], signal: 'warning' })
+  expect(card('permanganate-1').hazards.from).toMatch(/pure substance/)
+  expect(card('silver-nitrate-ethanol').hazards.from).toMatch(/pure substance/)
+})
