@@ -190,7 +190,9 @@ export function stockCard(stock: StockSolution, toML: number): StockCard {
       pictograms: pictogramsOf(codes),
       from: byLimit
         ? 'by the concentration limits of the regulation'
-        : 'those of the pure substance: no limits for its solutions are on record',
+        : codes.length > 0
+          ? 'those of the pure substance: no limits for its solutions are on record'
+          : 'none is on record of the pure substance; that is not a statement that it is harmless',
     },
   }
 }

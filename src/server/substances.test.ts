@@ -3,7 +3,7 @@ import { Molecule } from 'openchemlib'
 import { acetanilide, benzoin } from '@/test-support/plans'
 import { Refusal } from './refusal'
 import { structureFormats } from './structures/structures'
-import { findSubstances, readSubstance, substanceCard, substanceList } from './substances'
+import { findSubstances, readSubstance, substanceCard, substanceList, substancesNear } from './substances'
 
 jest.setTimeout(60_000)
 
@@ -29,7 +29,16 @@ describe('searching', () => {
 
   test('nothing typed finds nothing; at most a dozen are sent', async () => {
     expect(await findSubstances('  ')).toEqual([])
-    expect(await findSubstances('a')).toHaveLength(12)
+    // A dozen substances, and three stock solutions after them.
+    expect(await findSubstances('a')).toHaveLength(15)
+  })
+
+  test('brine is found as what it is: salt, at its strength', async () => {
+    const [first] = await findSubstances('brine')
+    expect(first).toMatchObject({ substance: { id: 'sodium-chloride' }, form: { kind: 'mass-fraction', fraction: 0.26 } })
+    expect(first!.solution).toMatch(/^brine/)
+    // What is only like it is offered apart.
+    expect((await substancesNear('benzaldehide')).map(({ substance }) => substance.id)).toContain('benzaldehyde')
   })
 
   test('the list is in the order of the alphabet, and every entry has a card with full texts', async () => {

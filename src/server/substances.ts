@@ -1,4 +1,6 @@
+import type { Form } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
+import { stockSolutions } from '@/reference/solutions'
 import { molarMass } from '@/core/substance/molarMass'
 import type { SubstanceRecord } from '@/core/substance/record'
 import { FormulaError, readFormula } from '@/core/substance/readFormula'
@@ -12,11 +14,17 @@ import { understandStructure } from './structures/structureReader'
 import { drawStructure } from './structures/structures'
 
 const index = substanceIndex(substanceRecords)
+const stockIndex = substanceIndex(stockSolutions.map((stock) => ({ name: stock.name, formula: 'H2O', stock })))
+const mostSolutions = 3
 
 /** A substance as a search answers it: what a plan takes, and its picture. */
 export interface FoundSubstance {
   substance: Substance
   synonyms: string[]
+  /** How it is dispensed, where what was found is a stock solution of it. */
+  form?: Form
+  /** The stock solution's own name. */
+  solution?: string
   /** g/mol; null for a mixture. */
   molarMass: number | null
   drawing: string | null
@@ -24,7 +32,13 @@ export interface FoundSubstance {
 
 /** Records found by any name or formula, best first, as the course knows them: with what it has compared. */
 export async function findSubstances(text: string, comparisons: readonly Comparison[] = []): Promise<FoundSubstance[]> {
-  return Promise.all(searchSubstances(index, text).map((record) => found(withComparisons(record, comparisons))))
+  const ready = searchSubstances(stockIndex, text, mostSolutions).map(async ({ stock }) => {
+    const record = substanceRecords.find(({ id }) => id === stock.of)!
+    return { ...(await found(withComparisons(record, comparisons))), form: stock.form, solution: stock.name }
+  })
+  const substances = searchSubstances(index, text).map((record) => found(withComparisons(record, comparisons)))
+  // A solution stands after the substances that are called so, unless none is.
+  return Promise.all([...substances, ...ready])
 }
 
 /** Records whose names are nearest to what no name holds. */

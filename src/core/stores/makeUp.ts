@@ -26,6 +26,7 @@ export function molarityOf(form: Form, gPerMol: number, neatGPerML?: number): nu
 }
 
 const waterOfCrystal = 18.015
+const figures = (value: number) => String(Number(value.toPrecision(4)))
 
 /**
  * What to take for a volume of a molar strength: m = c·V·(M + 18.015·hydrate)/w of a solid of purity w, or V₁ = c₂·V₂/c₁ of a stronger solution.
@@ -39,7 +40,7 @@ export function makeUp(molPerL: number, toML: number, from: Form, gPerMol: numbe
     return {
       take: { unit: 'g', value: (mmol * whole) / 1000 / from.purity },
       toML,
-      how: `${molPerL} mol/L × ${toML} mL × ${whole.toFixed(2)} g/mol${from.purity < 1 ? ` ÷ ${from.purity}` : ''}`,
+      how: `${figures(molPerL)} mol/L × ${toML} mL × ${whole.toFixed(2)} g/mol${from.purity < 1 ? ` ÷ ${from.purity}` : ''}`,
     }
   }
   const strength = molarityOf(from, gPerMol, neatGPerML)
@@ -48,7 +49,7 @@ export function makeUp(molPerL: number, toML: number, from: Form, gPerMol: numbe
   return {
     take: { unit: 'mL', value: mmol / strength },
     toML,
-    how: `${molPerL} mol/L × ${toML} mL ÷ ${strength.toFixed(2)} mol/L`,
+    how: `${figures(molPerL)} mol/L × ${toML} mL ÷ ${figures(strength)} mol/L`,
   }
 }
 

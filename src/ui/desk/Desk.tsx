@@ -180,9 +180,11 @@ export function Desk(props: DeskProps) {
     },
   })
 
-  const addSubstance = ({ substance, drawing }: FoundSubstance) => {
-    const next = addLine(plan, substance, role)
-    const line = next.lines.find(({ id }) => !plan.lines.some((other) => other.id === id))!
+  const addSubstance = ({ substance, drawing, form }: FoundSubstance) => {
+    const added = addLine(plan, substance, role)
+    const { id } = added.lines.find((each) => !plan.lines.some((other) => other.id === each.id))!
+    const next = form ? { ...added, lines: added.lines.map((each) => (each.id === id ? { ...each, form } : each)) } : added
+    const line = next.lines.find((each) => each.id === id)!
     if (drawing) setDrawn((all) => ({ ...all, [line.substance]: drawing }))
     change(next, `${substance.name} added`)
     setOwn(undefined)

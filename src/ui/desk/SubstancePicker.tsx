@@ -1,6 +1,7 @@
 'use client'
 
 import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react'
+import type { Form } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
 import { FormulaText } from '../figures/FormulaText'
 import { call } from '../call'
@@ -11,6 +12,9 @@ export interface FoundSubstance {
   synonyms: string[]
   molarMass: number | null
   drawing: string | null
+  /** How it is dispensed, and what it is called, where it is a stock solution. */
+  form?: Form
+  solution?: string
 }
 
 interface Props {
@@ -127,9 +131,9 @@ export function SubstancePicker({ course, label, onPick, onOwn, keep }: Props) {
             Nothing is called that. Is it one of these?
           </li>
         )}
-        {current?.map(({ substance, synonyms, molarMass }, index) => (
+        {current?.map(({ substance, synonyms, molarMass, solution }, index) => (
           <li
-            key={substance.id}
+            key={solution ?? substance.id}
             id={`${id}-${index}`}
             role="option"
             aria-selected={index === at}
@@ -137,7 +141,7 @@ export function SubstancePicker({ course, label, onPick, onOwn, keep }: Props) {
             onMouseDown={(event) => event.preventDefault()}
             onClick={() => take(index)}
           >
-            <b>{substance.name}</b> <FormulaText formula={substance.formula ?? ''} />
+            <b>{solution ?? substance.name}</b> <FormulaText formula={substance.formula ?? ''} />
             <small>
               {molarMass !== null && `${molarMass.toFixed(2)} g/mol`}
               {synonyms.length > 0 && `; ${synonyms.join(', ')}`}

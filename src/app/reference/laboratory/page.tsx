@@ -13,6 +13,9 @@ export default async function LaboratoryPage() {
       <main className="page-only">
         <div className="head">
           <h1>The laboratory</h1>
+          <Link className="sub" href="/reference/solutions">
+            Stock solutions
+          </Link>
           <Link className="sub" href="/reference">
             Substances
           </Link>

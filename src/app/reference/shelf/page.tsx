@@ -27,6 +27,9 @@ export default async function ShelfPage() {
       <main className="page-only">
         <div className="head">
           <h1>Bottles on the shelf</h1>
+          <Link className="sub" href="/reference/solutions">
+            Stock solutions
+          </Link>
           <Link className="sub" href="/reference">
             Substances
           </Link>
