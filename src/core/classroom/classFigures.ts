@@ -1,3 +1,5 @@
+import { thresholds } from '../result/thresholds'
+
 /** Middle value; the mean of the two middle ones for an even count. @throws RangeError on an empty list. */
 export function median(values: readonly number[]): number {
   if (values.length === 0) throw new RangeError('The median of nothing is not defined.')
@@ -23,10 +25,7 @@ export function robustOutliers(values: readonly number[]): boolean[] {
   return values.map((value) => spread > 0 && (0.6745 * Math.abs(value - centre)) / spread > 3.5)
 }
 
-/** One bench tells nothing of a class. */
-const fewestBenches = 2
-
 /** Median shift in °C of the clear points from the top of the literature band: of a class it tells the instrument, not the chemistry. Null from a single bench. */
 export function classShiftC(clearC: readonly number[], literatureHighC: number): number | null {
-  return clearC.length < fewestBenches ? null : median(clearC.map((value) => value - literatureHighC))
+  return clearC.length < thresholds.benches ? null : median(clearC.map((value) => value - literatureHighC))
 }

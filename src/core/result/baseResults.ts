@@ -1,3 +1,4 @@
+import { yieldCeiling } from '../reaction/equilibrium'
 import { over, type Figure } from '../quantity/figure'
 import {
   isReactant,
@@ -132,6 +133,8 @@ export function baseResults(run: RunState): BaseResults {
       melts: melts(final),
       melting,
       expected: result?.expected ?? null,
+      ceiling: kind === 'yield' ? yieldCeiling(plan, table) : null,
+      u: reached ? Math.abs(reached.figure.u * reached.figure.value) : 0,
       inLiquorG: expectedInLiquorG,
       wholeG: whole?.value ?? null,
     }),

@@ -201,12 +201,37 @@ describe('the reading of a result', () => {
     expect(read({ melts: false, kind: 'recovery' }).words).toBe('Recovery as expected')
     expect(read({ fraction: 1.01, kind: 'recovery' }).evidence).toMatch(/More than was put in/)
     expect(read({ fraction: 1.01 }).evidence).toMatch(/More than theory allows/)
-    expect(read({ fraction: 1 }).level).toBe('good')
+    expect(read({ fraction: 1, expected: null }).level).toBe('good')
   })
-  test('little begins below 0.85 of the least', () => {
-    expect(read({ fraction: 0.595, melts: false }).level).toBe('good')
-    expect(read({ fraction: 0.594, melts: false }).level).toBe('doubt')
+  test('little begins two hundredths below the least: 43 % for 50–90 is little', () => {
+    expect(read({ fraction: 0.68, melts: false }).level).toBe('good')
+    expect(read({ fraction: 0.679, melts: false }).level).toBe('doubt')
+    expect(read({ fraction: 0.43, melts: false, expected: { low: 0.5, high: 0.9 } }).words).toMatch(/^Little/)
     expect(read({ fraction: 0.3, melts: false, expected: null }).level).toBe('open')
+  })
+  test('more begins five hundredths above the most, or twice the uncertainty', () => {
+    expect(read({ fraction: 0.95 }).level).toBe('good')
+    expect(read({ fraction: 0.951 }).words).toBe('More than expected: solvent or water left?')
+    expect(read({ fraction: 0.951, u: 0.03 }).level).toBe('good')
+    // The audit's case: 98 % where 55–75 are expected.
+    expect(read({ fraction: 0.98, melts: false, expected: { low: 0.55, high: 0.75 } })).toMatchObject({
+      level: 'doubt',
+      words: 'More than expected: solvent or water left?',
+    })
+    expect(read({ fraction: 0.98, expected: null }).level).toBe('good')
+  })
+  test('97 % above a ceiling of 67 % is more than the equilibrium allows; 72 % is not yet', () => {
+    const wide = { low: 0.5, high: 1 }
+    expect(read({ fraction: 0.97, ceiling: 0.67, melts: false, expected: wide }).words).toBe(
+      'More than the equilibrium allows: solvent or water left?',
+    )
+    expect(read({ fraction: 0.72, ceiling: 0.67, melts: false, expected: wide }).level).toBe('good')
+    expect(read({ fraction: 0.721, ceiling: 0.67, melts: false, expected: wide }).level).toBe('doubt')
+    expect(read({ fraction: 0.97, ceiling: null, melts: false, expected: wide }).level).toBe('good')
+  })
+  test('above theory within its uncertainty is theory', () => {
+    expect(read({ fraction: 1.03, u: 0.016, expected: null }).level).toBe('good')
+    expect(read({ fraction: 1.033, u: 0.016, expected: null }).level).toBe('danger')
   })
   test('a liquor counts from a tenth of the whole', () => {
     expect(read({ fraction: 0.5, inLiquorG: 0.5 }).words).toBe('Pure but little: losses in the work-up')
@@ -215,10 +240,25 @@ describe('the reading of a result', () => {
     expect(read({ fraction: 0.5, inLiquorG: 0.51 }).evidence).toMatch(/second crop/)
     expect(read({ fraction: 0.5, inLiquorG: 0.51, wholeG: null }).words).toBe('Pure but little: losses in the work-up')
   })
-  test('a sharp range off its place is the instrument’s, on either side', () => {
-    const sharp = (verdict: string) => read({ melting: { ...(pure as object), verdict } as never }).words
-    expect(sharp('sharp but high')).toBe('Sharp but high: check the instrument')
-    expect(sharp('sharp but low')).toBe('Sharp but low: check the instrument')
+  test('a sharp range off its place is compared with the class; far off it is another substance', () => {
+    const sharp = (verdict: string, offC: number) => read({ melting: { ...(pure as object), verdict, offC } as never })
+    expect(sharp('sharp but high', 8).words).toBe('Sharp but high: compare with the class')
+    expect(sharp('sharp but low', 14.9).words).toBe('Sharp but low: compare with the class')
+    expect(sharp('sharp but low', 15).words).toBe('Sharp but low: another substance?')
+    expect(sharp('sharp but low', 60).evidence).toMatch(/60 °C off: consistent with another substance/)
+    expect(sharp('sharp but low', 5).evidence).toMatch(/One bench cannot tell/)
+  })
+  test('impurity never raises a melting range', () => {
+    const { words, evidence } = read({ melting: { ...(pure as object), verdict: 'high and broad', offC: 3 } as never })
+    expect([words, evidence]).toEqual([
+      'High and broad: heated too fast?',
+      expect.stringMatching(/lowers a melting range and never raises it/),
+    ])
+  })
+  test('what is low and broad is read so, however much there is of it', () => {
+    expect(read({ fraction: 0.99, melting: { ...(pure as object), verdict: 'low and broad', offC: 4 } as never }).words).toMatch(
+      /wet or impure/,
+    )
   })
 })
 

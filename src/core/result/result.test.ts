@@ -143,7 +143,7 @@ describe('reading the pair', () => {
     [{ dry: false }, 'doubt', /Not dry/],
     [{ melting: low }, 'doubt', /wet or impure/],
     [{ melting: low, fraction: 0.3 }, 'danger', /incomplete reaction/],
-    [{ melting: sharpHigh }, 'doubt', /check the instrument/],
+    [{ melting: sharpHigh }, 'doubt', /compare with the class/],
     [{ melting: null }, 'open', /still to come/],
     [{ fraction: null }, 'open', /No product/],
   ] as const)('%j', (part, level, words) => {
@@ -152,15 +152,15 @@ describe('reading the pair', () => {
     expect(judgement.words).toMatch(words)
   })
 
-  test('little begins at 0.85 of the least that is expected, and a liquor counts from a tenth of theory', () => {
-    // 0.85·0.70 = 0.595; a tenth of 5.87 g is 0.587 g.
-    expect(of({ fraction: 0.596 }).level).toBe('good')
-    expect(of({ fraction: 0.594 }).level).toBe('doubt')
-    expect(of({ melts: false, fraction: 0.596 }).level).toBe('good')
-    expect(of({ melts: false, fraction: 0.594 }).level).toBe('doubt')
+  test('little begins two hundredths below the least that is expected, and a liquor counts from a tenth of theory', () => {
+    // 0.70 − 0.02; a tenth of 5.87 g is 0.587 g.
+    expect(of({ fraction: 0.681 }).level).toBe('good')
+    expect(of({ fraction: 0.679 }).level).toBe('doubt')
+    expect(of({ melts: false, fraction: 0.681 }).level).toBe('good')
+    expect(of({ melts: false, fraction: 0.679 }).level).toBe('doubt')
     expect(of({ fraction: 0.5, inLiquorG: 0.58 }).words).toMatch(/losses/)
     expect(of({ fraction: 0.5, inLiquorG: 0.6 }).words).toMatch(/0.6 g in the mother liquor/)
-    expect(of({ fraction: 1 }).level).toBe('good')
+    expect(of({ fraction: 1, expected: null }).level).toBe('good')
     expect(of({ fraction: 1.001 }).level).toBe('danger')
   })
 

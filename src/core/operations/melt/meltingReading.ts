@@ -6,7 +6,9 @@ export interface MeltingRange {
 export interface MeltingReading extends MeltingRange {
   widthC: number
   literature: { lowC: number; highC: number }
-  verdict: 'consistent with pure' | 'low and broad' | 'broad' | 'sharp but low' | 'sharp but high'
+  verdict: 'consistent with pure' | 'low and broad' | 'high and broad' | 'broad' | 'sharp but low' | 'sharp but high'
+  /** How far the range lies outside the literature's, below or above, °C; 0 inside it. */
+  offC: number
 }
 
 /** A range this narrow or narrower is sharp, and a clear point this close to the literature is at it; both by the usual teaching rule. */
@@ -25,7 +27,7 @@ export function meltingReading(range: MeltingRange, literature: { lowC: number; 
   const verdict = high
     ? sharp
       ? 'sharp but high'
-      : 'broad'
+      : 'high and broad'
     : low
       ? sharp
         ? 'sharp but low'
@@ -33,5 +35,6 @@ export function meltingReading(range: MeltingRange, literature: { lowC: number; 
       : sharp
         ? 'consistent with pure'
         : 'broad'
-  return { ...range, widthC, literature: { lowC: literature.lowC, highC: literature.highC }, verdict }
+  const offC = Math.max(0, literature.lowC - range.clearC, range.onsetC - literature.highC)
+  return { ...range, widthC, offC, literature: { lowC: literature.lowC, highC: literature.highC }, verdict }
 }

@@ -3,15 +3,17 @@ import { meltingReading, type MeltingReading } from '../../operations/melt/melti
 import { substanceOfSample } from '../../plan/plan'
 import { written } from '../../quantity/figure'
 import { writeNumber } from '../../quantity/write'
-import type { Judgement } from '../judge'
+import { offWords, type Judgement } from '../judge'
 import { evidenceIn, type Quantity } from '../outcome'
 
-const judged: Record<MeltingReading['verdict'], Pick<Judgement, 'level' | 'words'>> = {
+const judged: Record<
+  Exclude<MeltingReading['verdict'], 'sharp but low' | 'sharp but high'>,
+  Pick<Judgement, 'level' | 'words'>
+> = {
   'consistent with pure': { level: 'good', words: 'Consistent with pure' },
   broad: { level: 'doubt', words: 'Broad: melt again at 1 °C/min' },
   'low and broad': { level: 'doubt', words: 'Low and broad: wet or impure' },
-  'sharp but low': { level: 'doubt', words: 'Sharp but low: check the instrument' },
-  'sharp but high': { level: 'doubt', words: 'Sharp but high: check the instrument' },
+  'high and broad': { level: 'doubt', words: 'High and broad: heated too fast?' },
 }
 
 /** The melting range of a sample, put right by the standards of its apparatus. */
@@ -40,7 +42,9 @@ export const meltingRange: Quantity = {
       evidence: evidenceIn(run, (step) => step.kind === 'melt' && step.sample === sample),
       judgement: reading
         ? {
-            ...judged[reading.verdict],
+            ...(reading.verdict === 'sharp but low' || reading.verdict === 'sharp but high'
+              ? { level: 'doubt' as const, words: offWords(reading) }
+              : judged[reading.verdict]),
             evidence: `Melts ${text} against ${literature.lowC}–${literature.highC} °C${entry.body.instrument ? ', corrected by its standards' : ''}.`,
           }
         : { level: 'open', words: 'Nothing to compare with', evidence: `Melts ${text}; no melting point of it is on record.` },
