@@ -149,7 +149,12 @@ describe('entries file', () => {
 describe('calculation', () => {
   test('a plan alone', () => {
     const document = calculate(acetanilide)
-    expect(document).toMatchObject({ title: 'Acetanilide', limiting: ['aniline'], balanced: true, queries: [] })
+    expect(document).toMatchObject({
+      title: 'Acetanilide',
+      limiting: ['aniline'],
+      balanced: true,
+      queries: [{ id: 'oil-crystallise' }],
+    })
     expect(document.extent_mmol!.value).toBeCloseTo(43.45714, 4)
     expect(document).not.toHaveProperty('run')
   })

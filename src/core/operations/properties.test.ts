@@ -91,9 +91,10 @@ describe('doubts in the margin', () => {
     const plan = { ...acetanilide, steps: acetanilide.steps.map((step) => (step.id === id ? { ...step, work } : step)) }
     return operationDoubts(plan, reactionTable(plan)).map((query) => query.id)
   }
-  test('none on the plan as it is', () => expect(operationDoubts(acetanilide, reactionTable(acetanilide))).toEqual([]))
+  test('on the plan as it is only the oil, which its author has answered', () =>
+    expect(operationDoubts(acetanilide, reactionTable(acetanilide)).map(({ id }) => id)).toEqual(['oil-crystallise']))
   test('an oil, an oven too hot: beside their steps, with the reason', () => {
     expect(withWork('crystallise', { of: 'crystallise', hotC: 112 })).toEqual(['oil-crystallise'])
-    expect(withWork('dry', { of: 'dry', ovenC: 110 })).toEqual(['hot-dry'])
+    expect(withWork('dry', { of: 'dry', ovenC: 110 })).toEqual(['oil-crystallise', 'hot-dry'])
   })
 })

@@ -12,8 +12,8 @@ import { queriesOf } from './queries'
 const found = (plan: Plan, id: string) => queriesOf(plan).find((query) => query.id.startsWith(id))
 const remedied = (plan: Plan, id: string) => found(plan, id)!.remedy!.apply(plan)
 
-test('the demo preparations raise no query', () => {
-  for (const plan of [acetanilide, benzoin]) expect(queriesOf(plan).map(({ id }) => id)).toEqual([])
+test('the demo preparations raise no query that is not answered', () => {
+  for (const plan of [acetanilide, benzoin]) expect(queriesOf(plan).filter(({ answer }) => answer === undefined)).toEqual([])
 })
 
 test('an answer stays with its query', () => {

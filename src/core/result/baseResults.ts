@@ -1,3 +1,5 @@
+import { typedFor } from '../plan/typedFor'
+import { usualColdC } from '../operations/crystallise/usualCold'
 import { yieldCeiling } from '../reaction/equilibrium'
 import { over, type Figure } from '../quantity/figure'
 import {
@@ -147,6 +149,6 @@ function liquor(plan: Plan, run: RunState, crudeG: number | null): number | null
   const solvent = lineOf(plan, state.step.solvent).substance
   const curve = mainSubstance(plan)?.solubility?.find((record) => record.solvent === solvent)
   if (!curve) return null
-  const coldest = Math.min(...curve.points.map(({ atC }) => atC))
-  return leftInMotherLiquor(state.net.figure.value, solubilityAt(curve.points, coldest), crudeG)
+  const coldC = Number(typedFor(state.step).coldC ?? usualColdC)
+  return leftInMotherLiquor(state.net.figure.value, solubilityAt(curve.points, coldC), crudeG)
 }

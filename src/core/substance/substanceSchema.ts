@@ -48,6 +48,8 @@ export const substanceSchema = exact({
       exact({
         solvent: id,
         points: Type.Array(exact({ atC: Type.Number(), gPer100ML: above0 }), { minItems: 1 }),
+        /** Above this what separates from the solvent is a liquid: the solute melts under it there, °C. */
+        oilsAboveC: Type.Optional(Type.Number()),
         source,
       }),
     ),

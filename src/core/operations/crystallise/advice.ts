@@ -1,5 +1,7 @@
 import type { CrystalliseBlanks } from './blanks'
-import { soluteAmongSolvents, soluteAndSolvent } from './solvents'
+import { saturatedAtC } from './solubility'
+import { soluteAmongSolvents, soluteAndSolvent, stepOf } from './solvents'
+import { calledBy } from '../../substance/calledBy'
 import { writeNumber } from '../../quantity/write'
 import {
   boilDownTo,
@@ -10,6 +12,7 @@ import {
   impurityThatStays,
   leastRatio,
   mayOilOut,
+  meltsLowerK,
   secondCrop,
 } from './crop'
 import { rinseLoss } from '../filter/papers'
@@ -29,7 +32,25 @@ export function worksOut(context: Context, filled: CrystalliseBlanks) {
   const best = (factor: number) => cropFrom(soluteG, (least ?? volumeML) * factor, coldS)
   const impurityG = (filled.impurityPercent / 100) * soluteG
   const stays = impurityThatStays(volumeML, filled.impurityS)
-  const meltsC = solute?.melting?.lowC
+  const entry = solvent && solute?.solubility?.find(({ solvent: said }) => calledBy([solvent], said))
+  const melts = solute?.melting?.lowC
+  const meltsUnderC = entry?.oilsAboveC ?? (melts === undefined ? undefined : melts - meltsLowerK)
+  const strength = (100 * soluteG) / volumeML
+  // A solution that is not yet saturated when it boils separates only when it has cooled to where it is.
+  const separatesC =
+    hotS > 0 && coldS > 0
+      ? Math.min(
+          filled.hotC,
+          saturatedAtC(
+            [
+              { atC: filled.coldC, gPer100ML: coldS },
+              { atC: filled.hotC, gPer100ML: hotS },
+            ],
+            strength,
+          ) ?? filled.hotC,
+        )
+      : filled.hotC
+  const damp = stepOf(context) && isDamp(context, stepOf(context)!.from)
   const cool = coolingPlan(volumeML)
   const wanted = { curve: curveML, factor: factorML, portions: volumeML }[filled.way] ?? volumeML
   const name = solvent?.name ?? 'the solvent'
@@ -52,7 +73,10 @@ export function worksOut(context: Context, filled: CrystalliseBlanks) {
     best,
     impurityG,
     stays,
-    meltsC,
+    meltsUnderC,
+    onRecord: entry?.oilsAboveC !== undefined,
+    separatesC,
+    damp,
     cool,
     wanted,
     name,
@@ -127,9 +151,27 @@ export function factsOf(at: Worked, context: Context, filled: CrystalliseBlanks)
   ]
 }
 
+/** How far it may be boiled down: never to less than holds it hot, for then it comes while it boils and carries impurity with it. */
+function boilingDown({ soluteG, coldS, least, volumeML }: Worked): string {
+  const for90 = boilDownTo(soluteG, 0.9, coldS)
+  if (least === null || for90 >= least) return `Boil down to ${writeNumber(for90, 0)} mL before it cools to get 90 % back.`
+  const most = cropFrom(soluteG, least, coldS).recovery
+  return volumeML > least * 1.02
+    ? `Boil down to ${writeNumber(least, 0)} mL and no further, which just hold it hot: that brings back ${writeNumber(100 * most, 0)} % at the most. For more take another solvent.`
+    : `It cannot be boiled down: less than ${writeNumber(least, 0)} mL do not hold it hot. Take another solvent, or a second crop.`
+}
+
+/** True where the sample that is crystallised was weighed before it was dry. */
+function isDamp({ plan, step }: Context, sample: string): boolean {
+  const before = plan.steps.slice(0, plan.steps.indexOf(step))
+  const last = before.findLast((each) => (each.kind === 'weigh' || each.kind === 'dry') && each.sample === sample)
+  return last?.kind === 'weigh' && !last.dry
+}
+
 /** What to do and to doubt. */
 export function adviceOf(at: Worked, context: Context, filled: CrystalliseBlanks): Advice[] {
-  const { soluteG, volumeML, hotS, coldS, least, known, crop, impurityG, stays, meltsC, cool, wanted, name, strangers } = at
+  const { soluteG, volumeML, hotS, coldS, least, known, crop, impurityG, stays, cool, wanted, name, strangers } = at
+  const { meltsUnderC, onRecord, separatesC, damp } = at
   return [
     ...when(
       strangers.length > 0,
@@ -156,7 +198,7 @@ export function adviceOf(at: Worked, context: Context, filled: CrystalliseBlanks
       known && crop.recovery < 0.8,
       'much',
       'doubt',
-      `${writeNumber(crop.lossG, 2)} g, ${writeNumber(100 - 100 * crop.recovery, 0)} %, will stay dissolved. Boil down to ${writeNumber(boilDownTo(soluteG, 0.9, coldS), 0)} mL before it cools to get 90 % back.`,
+      `${writeNumber(crop.lossG, 2)} g, ${writeNumber(100 - 100 * crop.recovery, 0)} %, will stay dissolved. ${boilingDown(at)}`,
     ),
     ...when(
       known && hotS > 0 && hotS / coldS < leastRatio,
@@ -164,15 +206,26 @@ export function adviceOf(at: Worked, context: Context, filled: CrystalliseBlanks
       'doubt',
       `Hot dissolves only ${writeNumber(hotS / coldS, 1)} times what cold does; at least ${leastRatio} is wanted. Look for another solvent or a pair.`,
     ),
-    ...(meltsC !== undefined && mayOilOut(filled.hotC, meltsC)
+    ...(meltsUnderC !== undefined && mayOilOut(separatesC, meltsUnderC)
       ? [
           {
             id: 'oil',
             level: 'doubt' as const,
-            words: `The solution is at ${writeNumber(filled.hotC, 0)} °C and the solute melts at ${writeNumber(meltsC, 0)} °C: it may come as an oil. Use more solvent, cool slowly, seed below the melting point, or take a lower-boiling solvent.`,
+            words: `It begins to separate at about ${writeNumber(separatesC, 0)} °C, and under ${name} it is liquid above ${onRecord ? '' : 'about '}${writeNumber(meltsUnderC, 0)} °C: it may come as an oil. Use more solvent, cool slowly, seed below that, or take a lower-boiling solvent.`,
+            ...(onRecord
+              ? {}
+              : {
+                  why: `its melting point less ${meltsLowerK} K for what dissolves in it: nobody has measured it in this solvent`,
+                }),
           },
         ]
       : []),
+    ...when(
+      damp === true,
+      'damp',
+      'doubt',
+      `The crude was weighed damp: ${writeNumber(soluteG, 2)} g are an upper bound, and so is every figure from them. Add hot solvent in portions until it just dissolves.`,
+    ),
     ...when(
       filled.impurityS > 0 && impurityG > stays,
       'impurity',

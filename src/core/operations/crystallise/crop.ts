@@ -60,11 +60,14 @@ export function impurityThatStays(volumeML: number, impurityColdGPer100ML: numbe
   return (volumeML * impurityColdGPer100ML) / 100
 }
 
+/** Solvent that dissolves in it and impurity lower a solute's melting point; where nobody has measured by how much, this is allowed for, K. */
+export const meltsLowerK = 10
+
 /**
- * True where the solute may come as an oil: the solution is hotter than the solute melts, so what separates first is liquid. Impurity lowers the melting point further, which 10 °C allow for.
+ * True where the solute may come as an oil: it begins to separate, where the solution is saturated, above the temperature at which it melts under this solvent.
  */
-export function mayOilOut(hotC: number, meltsC: number): boolean {
-  return hotC > meltsC - 10
+export function mayOilOut(separatesC: number, meltsUnderC: number): boolean {
+  return separatesC > meltsUnderC
 }
 
 /** Hot to cold solubility below this ratio gives a poor crop (domain rule: at least 5:1). */

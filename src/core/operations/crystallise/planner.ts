@@ -1,3 +1,4 @@
+import { usualColdC } from './usualCold'
 import { fields, type CrystalliseBlanks } from './blanks'
 import { soluteAndSolvent, solventsJudged, pairsJudged, stepOf } from './solvents'
 import { adviceOf, factsOf, worksOut } from './advice'
@@ -40,8 +41,7 @@ export const crystallising = planner({
       : expected
     const planned = own ? (table.lines.find(({ line }) => line.id === own.solvent)?.volume?.value ?? 0) : 0
     const used = measured?.usedML[step.id]
-    // It cools by itself and then in ice, as is usual.
-    const coldC = 5
+    const coldC = usualColdC
     const curve = `solubility of ${solute?.name ?? 'the solute'} in ${solvent?.name ?? 'the solvent'}`
     const holds = (atC: number) =>
       points.length > 0

@@ -32,3 +32,18 @@ export function leftInMotherLiquor(volumeML: number, coldGPer100ML: number, solu
 /** The solubilities that are known of a solute in a solvent, whichever way the record names it; undefined where none is. */
 export const solubilityIn = (solute: Pick<Substance, 'solubility'> | undefined, solvent: Pick<Substance, 'id' | 'name'>) =>
   solute?.solubility?.find(({ solvent: said }) => calledBy([solvent], said))?.points
+
+/**
+ * The temperature at which a solution of a strength is just saturated, °C: the curve of solubilityAt turned round, by halving. Null where one point alone gives no slope, or the strength lies beyond what the curve reaches.
+ */
+export function saturatedAtC(points: readonly SolubilityPoint[], gPer100ML: number): number | null {
+  if (points.length < 2) return null
+  let [low, high] = [-40, 200]
+  if (solubilityAt(points, low) > gPer100ML || solubilityAt(points, high) < gPer100ML) return null
+  for (let turn = 0; turn < 50; turn++) {
+    const middle = (low + high) / 2
+    if (solubilityAt(points, middle) < gPer100ML) low = middle
+    else high = middle
+  }
+  return (low + high) / 2
+}
