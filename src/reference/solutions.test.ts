@@ -67,17 +67,23 @@ test.each([
 
 test('a hydrate weighs more, an impure solid more; what is not stronger cannot be diluted to it', () => {
   // CuSO4·5H2O: 0.1 mol/L × 250 mL × 249.68 g/mol.
-  expect(makeUp(0.1, 250, { kind: 'solid', purity: 1, water: 5 }, 159.61).take.value).toBeCloseTo(6.242, 2)
-  expect(makeUp(1, 100, { kind: 'solid', purity: 0.97 }, 40).take.value).toBeCloseTo(4.124, 3)
-  expect(() => makeUp(3, 100, { kind: 'solution', molPerL: 3 }, 40)).toThrow(/not stronger/)
-  expect(() => makeUp(0, 100, { kind: 'solution', molPerL: 3 }, 40)).toThrow(/strength and a volume/)
-  expect(() => makeUp(1, 100, { kind: 'solution' }, 40)).toThrow(/not said/)
+  expect(makeUp({ molPerL: 0.1, toML: 250, gPerMol: 159.61 }, { kind: 'solid', purity: 1, water: 5 }).take.value).toBeCloseTo(
+    6.242,
+    2,
+  )
+  expect(makeUp({ molPerL: 1, toML: 100, gPerMol: 40 }, { kind: 'solid', purity: 0.97 }).take.value).toBeCloseTo(4.124, 3)
+  expect(() => makeUp({ molPerL: 3, toML: 100, gPerMol: 40 }, { kind: 'solution', molPerL: 3 })).toThrow(/not stronger/)
+  expect(() => makeUp({ molPerL: 0, toML: 100, gPerMol: 40 }, { kind: 'solution', molPerL: 3 })).toThrow(/strength and a volume/)
+  expect(() => makeUp({ molPerL: 1, toML: 100, gPerMol: 40 }, { kind: 'solution' })).toThrow(/not said/)
 })
 
 test('diluting keeps the amount', () => {
   fc.assert(
     fc.property(fc.double({ min: 0.01, max: 2, noNaN: true }), fc.double({ min: 1, max: 1000, noNaN: true }), (c, mL) => {
-      expect(makeUp(c, mL, { kind: 'solution', molPerL: 6 }, 40).take.value * 6).toBeCloseTo(c * mL, 6)
+      expect(makeUp({ molPerL: c, toML: mL, gPerMol: 40 }, { kind: 'solution', molPerL: 6 }).take.value * 6).toBeCloseTo(
+        c * mL,
+        6,
+      )
     }),
   )
 })

@@ -204,7 +204,7 @@ function recipeFor(
   if (at.molPerL === null) return { why: 'its strength is not said' }
   if (JSON.stringify(form) === JSON.stringify(from)) return { why: 'it is bought as it is' }
   try {
-    return makeUp(at.molPerL, at.toML, from, at.gPerMol, at.neatGPerML)
+    return makeUp({ ...at, molPerL: at.molPerL }, from)
   } catch (error) {
     if (error instanceof RangeError) return { why: error.message }
     throw error

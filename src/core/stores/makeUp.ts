@@ -32,7 +32,10 @@ const figures = (value: number) => String(Number(value.toPrecision(4)))
  * What to take for a volume of a molar strength: m = c·V·(M + 18.015·hydrate)/w of a solid of purity w, or V₁ = c₂·V₂/c₁ of a stronger solution.
  * @throws RangeError where strength and volume are not positive, or what it is made from is not stronger
  */
-export function makeUp(molPerL: number, toML: number, from: Form, gPerMol: number, neatGPerML?: number): Recipe {
+export function makeUp(
+  { molPerL, toML, gPerMol, neatGPerML }: { molPerL: number; toML: number; gPerMol: number; neatGPerML?: number | undefined },
+  from: Form,
+): Recipe {
   if (!(molPerL > 0 && toML > 0)) throw new RangeError('A solution has a strength and a volume.')
   const mmol = molPerL * toML
   if (from.kind === 'solid') {
