@@ -113,9 +113,106 @@ test('a record that is not there, and the whole list on a narrow screen', async 
   await signIn(page, reader)
   await page.goto('/reference?substance=phlogiston')
   await expect(page.getByText('There is no record “phlogiston”.')).toBeVisible()
-  await expect(page.locator('.found li')).toHaveCount(200)
+  await expect(page.locator('.found li')).toHaveCount(373)
   await page.goto('/reference?substance=methyl-orange')
   await expect(page.getByRole('article').getByRole('heading', { name: 'methyl orange' })).toBeVisible()
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
   await expectAccessible(page)
+})
+
+test('the owner notes that a value was compared with its source; everybody reads who and when, and only the owner may tick', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page, owner)
+  await page.goto('/reference?substance=cyclohexanol')
+  const row = page.getByRole('row', { name: /^boils/ })
+  await expect(row).toContainText('not yet compared with it')
+  const tick = row.getByRole('checkbox')
+  await tick.check()
+  await expect(row).toContainText(/compared with it by .+, \d{4}-\d\d-\d\d/)
+  await page.reload()
+  await expect(row.getByRole('checkbox')).toBeChecked()
+
+  const other = await (await browser.newContext()).newPage()
+  await signIn(other, reader, base)
+  await other.goto(`${new URL(other.url()).origin}/reference?substance=cyclohexanol`)
+  await expect(other.getByRole('row', { name: /^boils/ })).toContainText('compared with it by')
+  await expect(other.getByRole('row', { name: /^density/ })).toContainText('not yet compared with it')
+  await expect(other.getByRole('checkbox')).toHaveCount(0)
+  const { origin } = new URL(other.url())
+  const data = { record: 'cyclohexanol', what: 'density', compared: true }
+  expect((await other.request.put(`/api/courses/${made.course.id}/compared`, { headers: { origin }, data })).status()).toBe(403)
+  await other.context().close()
+
+  const own = { headers: { origin: new URL(page.url()).origin } }
+  const nothing = { record: 'cyclohexanol', what: 'beauty', compared: true }
+  expect((await page.request.put(`/api/courses/${made.course.id}/compared`, { ...own, data: nothing })).status()).toBe(404)
+  // What a plan takes from the record says so as well.
+  const found = await page.request.get(search('cyclohexanol'))
+  const { substances } = (await found.json()) as { substances: { substance: { boiling: { source: string } } }[] }
+  expect(substances[0]!.substance.boiling.source).toMatch(/compared with it by/)
+  await row.getByRole('checkbox').uncheck()
+  await expect(row).toContainText('not yet compared with it')
+})
+
+test('a mistyped name is met with the nearest ones, and Enter takes none of them unseen', async ({ page }) => {
+  await signIn(page, owner)
+  await page.goto('/reference')
+  const find = page.getByRole('searchbox', { name: 'Find a substance by any name or formula' })
+  await find.fill('benzaldehide')
+  await expect(page.getByText('Nothing is called “benzaldehide”. Is it one of these?')).toBeVisible()
+  await expect(page.getByRole('link', { name: 'benzaldehyde', exact: true })).toBeVisible()
+  await openDesk(page, 'Benzoin')
+  const field = page.getByRole('combobox', { name: 'Add a substance: name or formula' })
+  await field.fill('benzaldehide')
+  await expect(page.getByText('Nothing is called that. Is it one of these?')).toBeVisible()
+  await field.press('Enter')
+  // What is chosen first is to write it by hand.
+  await expect(page.getByRole('dialog', { name: 'A substance of your own' })).toBeVisible()
+})
+
+test('stock solutions are worked out for a volume, with their label; a volume that is none is said and kept', async ({
+  page,
+}) => {
+  await signIn(page, stores)
+  await page.goto('/reference/solutions')
+  await expectAccessible(page)
+  const volume = page.getByLabel('To make, mL')
+  await volume.fill('1000')
+  await volume.press('Enter')
+  await page.getByLabel('Find a solution').fill('hydroxide, 10')
+  const row = page.getByRole('row', { name: /^sodium hydroxide, 10 %/ })
+  await expect(row).toContainText('110.9 g')
+  await expect(row).toContainText('H314')
+  await expect(row).toContainText('by the concentration limits of the regulation')
+  await page.getByLabel('Find a solution').fill('hydrochloric acid, 1 mol')
+  await expect(page.getByRole('row', { name: /^hydrochloric acid, 1 mol/ })).toContainText('no statement')
+  await volume.fill('much')
+  await volume.press('Enter')
+  await expect(page.locator('.problem[role=alert]')).toContainText('Write a volume up to 20000 mL')
+  await expect(volume).toHaveValue('much')
+})
+
+test('brine comes into a plan at its strength; what a substance of one’s own does to others is asked and said', async ({
+  page,
+}) => {
+  await signIn(page, owner)
+  await openDesk(page, 'Benzil')
+  const field = page.getByRole('combobox', { name: 'Add a substance: name or formula' })
+  await field.fill('brine')
+  await page.getByRole('option', { name: /^brine/ }).click()
+  await page
+    .getByRole('button', { name: /Start a draft|Change it/ })
+    .click({ timeout: 3000 })
+    .catch(() => undefined)
+  await expect(page.getByText(/26 % w\/w solution/).first()).toBeVisible()
+
+  await field.fill('wonder salt')
+  await page.getByRole('option', { name: /of your own|by hand|wonder salt/ }).click()
+  const dialog = page.getByRole('dialog', { name: 'A substance of your own' })
+  await dialog.getByRole('textbox', { name: 'Formula' }).fill('C9H10O3')
+  await dialog.getByRole('button', { name: 'Look at it' }).click()
+  await dialog.getByRole('button', { name: 'Take it' }).click()
+  await expect(page.getByText('What does wonder salt do to others?')).toBeVisible()
 })

@@ -24,6 +24,7 @@ test.describe('every screen without violations', () => {
         `/desk/${made.preparations[5]!.id}/safety`,
         '/desk/new',
         '/reference?substance=aniline',
+        '/reference/solutions',
         '/reference/laboratory',
         '/class',
         '/class/new',

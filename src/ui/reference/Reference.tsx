@@ -236,20 +236,24 @@ function Compared({ course, record, what, compared }: { course: string; record: 
   const router = useRouter()
   const [problem, setProblem] = useState<string>()
   const [busy, setBusy] = useState(false)
+  // Shown as it was ticked until the server has it.
+  const [shown, setShown] = useState(compared)
   const change = async () => {
     setBusy(true)
+    setShown(!compared)
     try {
       await call(`/api/courses/${course}/compared`, 'PUT', { record, what, compared: !compared })
       setProblem(undefined)
       router.refresh()
     } catch (error) {
       setProblem((error as Error).message)
+      setShown(compared)
     }
     setBusy(false)
   }
   return (
     <label className="looked-up no-print">
-      <input type="checkbox" checked={compared} disabled={busy} onChange={() => void change()} /> I have compared it
+      <input type="checkbox" checked={shown} disabled={busy} onChange={() => void change()} /> I have compared it
       <span className="visually-hidden"> ({what})</span>
       {problem && (
         <span className="problem" role="alert">
