@@ -70,7 +70,7 @@ describe.each([
   // 33.3 % × 3.00 g = 0.999 g of each
   ['Separation of an acid, an amine and a hydrocarbon', 0.999, 0.75, { acid: 30, base: 30 }],
   // 25 mL × 0.779 g/mL = 19.475 g
-  ['Fractionating cyclohexane and toluene', 19.475, 0.6, { toluene: 25 }],
+  ['Fractionating cyclohexane and toluene', 19.475, 0.3, { toluene: 25 }],
 ] as const)('%s', (title, whole, low, volumes) => {
   const found = plan(title)
   const table = reactionTable(found)

@@ -98,11 +98,11 @@ describe('worked by hand', () => {
 
   test.each([
     // 1.0 mL over 5 min; the time grows as the cube root: 3.969, 5 and 7.211 min.
-    [0.5, 3.969, 0.126, 9],
-    [1, 5, 0.2, 18],
-    [3, 7.211, 0.416, 54],
+    [0.5, 3.969, 0.126, 12],
+    [1, 5, 0.2, 24],
+    [3, 7.211, 0.416, 72],
   ])(
-    'isopentyl acetate at %d: acid over its time, and 0.6 mol/L · 30 mL · scale of bicarbonate',
+    'isopentyl acetate at %d: acid over its time, and 0.6 mol/L · 40 mL · scale of bicarbonate',
     (factor, minutes, mLPerMin, mmol) => {
       expect(step(isopentylAcetate, factor, 'add-sulfuric').filled.minutes).toBeCloseTo(minutes, 3)
       expect(fact(isopentylAcetate, factor, 'add-sulfuric', 'rate')).toBeCloseTo(mLPerMin, 3)

@@ -38,8 +38,8 @@ export const dryingAgents: readonly DryingAgent[] = [
     formula: 'CaCl2',
     gWaterPerG: hydrate(6, 110.98),
     waitMin: { low: 20, high: 30 },
-    against: ['alcohol', 'phenol', 'amine', 'carboxylic acid'],
-    why: 'cheap and thorough for hydrocarbons, halides and ethers; it holds alcohols, phenols and amines',
+    against: ['alcohol', 'phenol', 'amine', 'carboxylic acid', 'ketone', 'aldehyde', 'ester'],
+    why: 'cheap and thorough for hydrocarbons, halides and ethers; it holds alcohols, phenols and amines, and some ketones, aldehydes and esters',
   },
   {
     name: 'potassium carbonate',

@@ -62,7 +62,7 @@ type Worked = ReturnType<typeof worksOut>
 
 /** The figures that follow. */
 function factsOf(at: Worked): Fact[] {
-  const { lowC, highC, fusion, ramp, calibrated, line, purified } = at
+  const { highC, fusion, ramp, calibrated, line, purified } = at
   return [
     fact('fast-to', 'fast to', ramp.fastToC, '°C', 0, { atBench: true }),
     fact('slow', 'then slowly for', ramp.slowMin, 'min', 0, {
@@ -89,7 +89,7 @@ function factsOf(at: Worked): Fact[] {
           fact(
             'impurity',
             'impurity, at most dissolved in the melt',
-            100 * impurityFromDepression((lowC + highC) / 2, purified.clearC, fusion),
+            100 * impurityFromDepression(highC, purified.clearC, fusion),
             'mol %',
             1,
             { how: 'x = ΔH·ΔT/(R·T²), if it does not enter the crystal' },

@@ -1,3 +1,6 @@
+import { heatOf } from '../../reaction/heats'
+import { adiabaticRise } from '../add/adiabaticRise'
+import { heatCapacityIn } from '../add/heatCapacity'
 import { pressureMmHg } from '../../lab/lab'
 import { mainSubstance, type Step } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
@@ -7,7 +10,7 @@ import { typedFor } from '../../plan/typedFor'
 import { writeNumber } from '../../quantity/write'
 import { baseCapacityOf, givesCarbonDioxide, protonsOf } from '../../substance/acidBase'
 import { deprotonated, neutralisation, neutraliserOf, neutralisers, targetPH, unitsPast, type Neutraliser } from './neutralise'
-import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when, type Advice, type Context } from '../planner'
+import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when, type Advice, type Context, type Fact } from '../planner'
 import { blank, named, oneOf, type Blanks } from '../fields'
 
 const planned = 'what this step adds'
@@ -83,6 +86,23 @@ function turned({ plan, table }: Context, aim: 'protonate' | 'deprotonate'): Sub
   )
 }
 
+/** How hot it could become at once, where the heat of what meets here is on record and the masses are known. */
+function rise({ now, step }: Context): Fact[] {
+  const warms = heatOf(
+    now.contents,
+    partsUsed(step).map(({ line }) => line),
+  )
+  const capacity = heatCapacityIn(now.contents)
+  if (!warms || !capacity || warms.mmol <= 0) return []
+  const by = (kJ: number) => adiabaticRise(warms.mmol, kJ, [{ g: capacity.grams, cp: capacity.cp }])
+  const [least, usualKJ, most] = warms.heat.kJ
+  return [
+    fact('rise', 'rise if no heat left it', by(usualKJ), 'K', 0, {
+      how: `${warms.heat.what}: ${writeNumber(warms.mmol, 1)} mmol × ${usualKJ} kJ/mol over ${writeNumber(capacity.grams, 0)} g; between ${writeNumber(by(least), 0)} and ${writeNumber(by(most), 0)} K`,
+    }),
+  ]
+}
+
 /** Quenching and neutralising: acid or base left against what meets it, the gas, and the pH to reach. */
 export const quenching = planner({
   of: 'quench',
@@ -133,12 +153,19 @@ export const quenching = planner({
     const pKa = filled.pKa
     const pH = aim === 'none' ? null : targetPH(pKa, aim === 'protonate' ? 'protonate' : 'deprotonate')
     const advice: Advice[] = [
-      {
-        id: 'order',
-        level: 'danger',
-        words: 'Acid into water, never the reverse: cold, slowly, in portions, stirring.',
-        why: 'the heat of dilution boils the first drops of water',
-      },
+      by.kind === 'base' && filled.kind === 'acid' && plannedML > 0
+        ? {
+            id: 'order',
+            level: 'danger',
+            words: 'The base into the acid in portions, cold, stirring, and each only when the last has ceased to react.',
+            why: 'what is put in all at once gives all of its heat and gas at once',
+          }
+        : {
+            id: 'order',
+            level: 'danger',
+            words: 'Acid into water, never the reverse: cold, slowly, in portions, stirring.',
+            why: 'the heat of dilution boils the first drops of water',
+          },
       ...when(
         !meets,
         'same',
@@ -185,6 +212,7 @@ export const quenching = planner({
               }),
             ]
           : []),
+        ...rise(context),
         ...(pH === null
           ? []
           : [

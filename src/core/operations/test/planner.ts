@@ -1,6 +1,7 @@
 import { mainSubstance } from '../../plan/plan'
-import { panelLacks, testMethodOf, testMethods, type Tube } from './testPanel'
-import { fact, planner, usual } from '../planner'
+import { capital } from '../../words/capital'
+import { expectedOf, panelLacks, testMethodOf, testMethods, type Tube } from './testPanel'
+import { fact, planner, usual, when } from '../planner'
 import { list, named, oneOf, type Blanks } from '../fields'
 
 const fields = [
@@ -60,17 +61,25 @@ export const testing = planner({
   title: 'Tests',
   sentences: (say) => [say`The test with ${'method'}, in these tubes: ${'tubes'}`],
   fields,
-  suggest: (context) => ({
-    method: usual(testMethods[0]!.name, 'the first of the tests'),
-    tubes: usual(
-      [
-        { holds: 'sample', what: mainSubstance(context.plan)?.name ?? 'sample', expect: 'negative' },
-        { holds: 'control', what: 'something known to answer', expect: 'positive' },
-        { holds: 'blank', what: 'reagent alone', expect: 'negative' },
-      ],
-      'a sample beside a positive control and a blank',
-    ),
-  }),
+  suggest: (context, typed) => {
+    const method = testMethods.find(({ name }) => name === typed.method) ?? testMethods[0]!
+    const sample = mainSubstance(context.plan)
+    const expect = expectedOf(method, sample)
+    return {
+      method: usual(testMethods[0]!.name, 'the first of the tests'),
+      tubes: usual(
+        [
+          { holds: 'sample', what: sample?.name ?? 'sample', expect: expect ?? 'negative' },
+          // Its name stands in the book of runs that were held with it.
+          { holds: 'control', what: 'something known to answer', expect: 'positive' },
+          { holds: 'blank', what: 'reagent alone', expect: 'negative' },
+        ],
+        expect === undefined
+          ? 'a sample beside a positive control and a blank; what the sample does nobody has said'
+          : 'a sample beside a positive control and a blank; what the sample does by its groups',
+      ),
+    }
+  },
   report: (_context, filled) => {
     const method = testMethodOf(filled.method)
     const lacks = panelLacks(tubesOf(filled))
@@ -86,8 +95,15 @@ export const testing = planner({
         {
           id: 'sign',
           level: 'open',
-          words: `Positive: ${method.sign}. It says that ${method.shows} is there, not that the sample is pure.`,
+          words: `Positive: ${method.sign}. It says that ${method.proves} is there, not that the sample is pure.`,
+          why: `it does not say ${method.provesNot}`,
         },
+        {
+          id: 'control',
+          level: 'open' as const,
+          words: `${capital(method.control)} is known to answer: take it as the control.`,
+        },
+        ...when(method.heed !== undefined, 'heed', 'danger', method.heed ?? ''),
         ...(method.warm
           ? [{ id: 'warm', level: 'open' as const, words: 'Warm once, in water of 50 °C, what did nothing cold.' }]
           : []),

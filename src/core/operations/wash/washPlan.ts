@@ -36,7 +36,8 @@ const strengthOf = (name: string) => ({ solution: name, mmolPerML: neutraliserOf
  * brine takes the water, last (Furniss et al., Vogel's Textbook of Practical Organic Chemistry, ch. 2.22).
  */
 const recipes: readonly Recipe[] = [
-  { solution: '10 % sodium thiosulfate', meets: ['halogen'], mmolPerML: 0.4 },
+  // 10 % of the pentahydrate, 1.08 g/mL, 248.18 g/mol: 0.436 mol/L, and two of it take one of iodine.
+  { solution: '10 % sodium thiosulfate', meets: ['halogen'], mmolPerML: 0.218 },
   { solution: 'water', meets: ['water-soluble'], mmolPerML: null },
   { ...strengthOf('5 % hydrochloric acid'), meets: ['amine'], acts: 'acid' },
   { ...strengthOf('saturated sodium bicarbonate'), meets: ['mineral acid', 'carboxylic acid'], acts: 'carbonate' },
