@@ -27,7 +27,7 @@ test('acetanilide: structures, ink and pencil, limiting reagent, workings', asyn
   await expect(note).toContainText('Working: Theoretical yield')
   await expect(note).toContainText('4.00 mL × 1.022 g/mL × 0.99')
   await expect(note).toContainText('In full: 5.873927798 g.')
-  await expect(note).toContainText('± 0.08 g from the 10 mL measuring cylinder.')
+  await expect(note).toContainText('± 0.19 g from the 10 mL measuring cylinder.')
   await expect(note).toContainText('Handbook')
   await page.getByRole('button', { name: /acetic anhydride 20 % in excess/ }).focus()
   await expect(note).toContainText('Excess of acetic anhydride')

@@ -176,7 +176,7 @@ test('the other planners each answer on a demo preparation', async ({ page }) =>
   await signIn(page, owner)
   await openDesk(page, 'Acetanilide')
   const heat = await planner(page, 'Heat under reflux', 'Heating under reflux')
-  await expect(fact(heat, 'acetic acid boils at')).toHaveText(/11[67]\.\d °C/)
+  await expect(fact(heat, 'it boils at')).toHaveText(/11[67] °C/)
   await expect(heat.getByText(/water condenser/)).toBeVisible()
   await heat.getByLabel(/^gas/).selectOption('acid')
   await expect(heat.getByText(/through a trap/)).toBeVisible()
@@ -210,7 +210,7 @@ test('holding at a band: the words give it, what boils away is said, and another
   const panel = await planner(page, 'Hold at 60 °C', 'Heating and holding')
   await expect(blank(panel, 'lower end of the band, °C')).toHaveValue('60')
   await fill(panel, 'upper end of the band, °C', '85')
-  await expect(panel.getByText(/Boils away below 85 °C: ethanol/)).toBeVisible()
+  await expect(panel.getByText(/Boils away below 85 °C: .*ethanol first/)).toBeVisible()
   await panel.getByLabel(/^flask/).selectOption('under a condenser')
   await expect(panel.getByText(/Boils away/)).toHaveCount(0)
   await fill(panel, 'upper end of the band, °C', '95')
@@ -222,7 +222,7 @@ test('adding, quenching, drying a solution, taking a solvent off, sending', asyn
   await openDesk(page, 'Methyl 3-nitrobenzoate')
   const add = await planner(page, 'Drop in the acids', 'Adding')
   await fill(add, 'heat given off, kJ/mol', '100')
-  await expect(add.getByText(/heat capacity of what is in the flask is not given/)).toBeVisible()
+  await expect(blank(add, 'heat capacity of what is in the flask, J/(g·K)')).not.toHaveValue('0')
   await fill(add, 'heat capacity of what is in the flask, J/(g·K)', '1.5')
   await expect(add.getByText(/All at once it could reach/)).toBeVisible()
   await openDesk(page, 'Separation of an acid, an amine and a hydrocarbon')
@@ -374,7 +374,7 @@ test('at the bench: hot solvent by portions gives the loss again', async ({ brow
 test('at the bench: time inside the band counts from the onset', async ({ browser }) => {
   const bench = await openBench(browser, codeToday(1))
   const figures = bench.getByRole('region', { name: 'Worked out from our figures' })
-  await expect(figures).toContainText('acetic acid boils at')
+  await expect(figures).toContainText('it boils at')
   // Without the network the reading is kept, and a picture that cannot be fetched does not stop the work.
   await bench.context().setOffline(true)
   for (const reading of ['117', '119']) {

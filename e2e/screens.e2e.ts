@@ -25,6 +25,7 @@ test.describe('every screen without violations', () => {
         '/desk/new',
         '/reference?substance=aniline',
         '/reference/solutions',
+        '/reference/scratch',
         '/reference/laboratory',
         '/class',
         '/class/new',

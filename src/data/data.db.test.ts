@@ -40,6 +40,7 @@ describe('migrations', () => {
       '0004-laboratory',
       '0005-kept-promises',
       '0006-form-beside-bytes',
+      '0007-compared-values',
     ])
     expect(await migrate(owner)).toEqual([])
     // A draft has moved to its own table; a document without a title keeps that of its preparation.

@@ -40,7 +40,7 @@ test('the release with the laboratory: every plan, session and result is there a
     { type: QueryTypes.SELECT },
   )
   expect(before.length).toBeGreaterThan(8)
-  expect(await migrate(owner)).toEqual(['0005-kept-promises', '0006-form-beside-bytes'])
+  expect(await migrate(owner)).toEqual(['0005-kept-promises', '0006-form-beside-bytes', '0007-compared-values'])
   const after = await owner.query<{ id: string; plan: string; title: string; brought_forward: string }>(
     'SELECT id, plan, title, brought_forward FROM revision',
     { type: QueryTypes.SELECT },

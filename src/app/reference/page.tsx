@@ -17,6 +17,9 @@ export default async function ReferencePage({ searchParams }: { searchParams: Pr
       <main className="page-only">
         <div className="head">
           <h1>Reference</h1>
+          <Link className="sub" href="/reference/scratch">
+            Scratch
+          </Link>
           <Link className="sub" href="/reference/solutions">
             Stock solutions
           </Link>

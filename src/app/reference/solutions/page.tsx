@@ -24,6 +24,9 @@ export default async function SolutionsPage({ searchParams }: { searchParams: Pr
       <main className="page-only">
         <div className="head">
           <h1>Stock solutions</h1>
+          <Link className="sub" href="/reference/scratch">
+            Scratch
+          </Link>
           <Link className="sub" href="/reference">
             Substances
           </Link>

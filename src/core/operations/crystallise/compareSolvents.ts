@@ -1,7 +1,7 @@
 import type { Substance } from '../../substance/substance'
 import { betweenTwo } from '../../reaction/meetings'
 import { boilsAt } from '../../substance/boilsAt'
-import { cropFrom, hotVolume, leastRatio, mayOilOut, type Crop } from './crop'
+import { cropFrom, hotVolume, leastRatio, mayOilOut, meltsLowerK, type Crop } from './crop'
 import { solubilityIn, solubilityAt } from './solubility'
 
 /** How much of the solute a solvent holds hot and cold, g to 100 mL, and what comes of it. */
@@ -93,7 +93,9 @@ function againstTried(tried: SolventTried | null, soluteG: number): string[] {
 function againstSolvent(solute: Solute, solvent: Solvent, boilC: number): string[] {
   const clash = betweenTwo([solute, { form: { kind: 'solid', purity: 1 } }], [solvent, { form: { kind: 'neat', purity: 1 } }])
   return [
-    ...(solute.melting && mayOilOut(boilC - belowBoilK, solute.melting.lowC) ? ['the solute may come as an oil'] : []),
+    ...(solute.melting && mayOilOut(boilC - belowBoilK, solute.melting.lowC - meltsLowerK)
+      ? ['the solute may come as an oil']
+      : []),
     ...(clash ? [`does not bear the solute: ${clash}`] : []),
     ...(boilC < volatile.least
       ? ['boils away while it is swirled']
