@@ -2,33 +2,14 @@
 import { forPlan, substanceRecords } from './records'
 import { boilsAt } from '@/core/substance/boilsAt'
 import { molarMass } from '@/core/substance/molarMass'
-import type { Form, Line } from '@/core/plan/plan'
 import { azeotropes, boilsWith, wilsonOf } from '@/core/operations/distil/azeotropes'
 import { vapourConstants } from '@/core/substance/boilsAt'
 import type { Content } from '@/core/operations/vessel/content'
+import { inWater, neat, solid } from '@/test-support/contents'
 import { boilingOf } from '@/core/operations/vessel/boilingOf'
 import { acidBoilsAtC } from '@/core/operations/vessel/strongAcids'
 
 const record = (id: string) => forPlan(substanceRecords.find((each) => each.id === id)!)
-const content = (id: string, form: Form, massG: number, mmol: number, volumeML: number | null = massG): Content => ({
-  line: { id, form } as Line,
-  substance: record(id),
-  massG,
-  volumeML,
-  mmol,
-  holds: [],
-})
-const neat = (id: string, grams: number) =>
-  content(id, { kind: 'neat', purity: 1 }, grams, (1000 * grams) / molarMass(record(id).formula!))
-const solid = (id: string, grams: number) =>
-  content(id, { kind: 'solid', purity: 1 }, grams, (1000 * grams) / molarMass(record(id).formula!), null)
-const inWater = (id: string, grams: number, percent: number) =>
-  content(
-    id,
-    { kind: 'mass-fraction', fraction: percent / 100, gPerML: 1, source: 'x' },
-    grams,
-    (10 * grams * percent) / molarMass(record(id).formula!),
-  )
 const boils = (contents: Content[], mmHg = 760) => {
   const found = boilingOf(contents, mmHg)
   if ('why' in found) throw new Error(found.why)

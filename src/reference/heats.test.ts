@@ -1,42 +1,25 @@
 /** Heats of usual reactions and heat capacities, by hand or as handbooks have them. */
-import { forPlan, substanceRecords } from './records'
-import type { Form, Line } from '@/core/plan/plan'
+import { content, inWater, neat, solid as grams } from '@/test-support/contents'
 import type { Content } from '@/core/operations/vessel/content'
 import { adiabaticRise } from '@/core/operations/add/adiabaticRise'
 import { heatCapacityIn } from '@/core/operations/add/heatCapacity'
-import { molarMass } from '@/core/substance/molarMass'
 import { heats } from '@/core/reaction/heatTable'
 import { heatOf } from '@/core/reaction/heats'
 
-const record = (id: string) => forPlan(substanceRecords.find((each) => each.id === id)!)
-const part = (id: string, form: Form, massG: number | null, mmol: number | null, volumeML: number | null = null): Content => ({
-  line: { id, form } as Line,
-  substance: record(id),
-  massG,
-  volumeML,
-  mmol,
-  holds: [],
-})
-const neat = (id: string, grams: number) =>
-  part(id, { kind: 'neat', purity: 1 }, grams, (1000 * grams) / molarMass(record(id).formula!))
-const solid = (id: string, mmol: number) =>
-  part(id, { kind: 'solid', purity: 1 }, (mmol * molarMass(record(id).formula!)) / 1000, mmol)
-const strong = (id: string, grams: number, percent: number) =>
-  part(
-    id,
-    { kind: 'mass-fraction', fraction: percent / 100, gPerML: 1, source: 'x' },
-    grams,
-    (10 * grams * percent) / molarMass(record(id).formula!),
-  )
-const dilute = (id: string, mL: number, molPerL: number) => part(id, { kind: 'solution', molPerL }, null, mL * molPerL, mL)
+const solid = (id: string, mmol: number) => {
+  const of = grams(id, 1)
+  return grams(id, (mmol * of.massG!) / of.mmol!)
+}
+const dilute = (id: string, mL: number, molPerL: number) =>
+  content(id, { kind: 'solution', molPerL }, { massG: null, mmol: mL * molPerL, volumeML: mL })
 
 describe('heat capacity', () => {
   test.each([
     ['water', [neat('water', 10)], 4.18, 0.01],
-    ['96 % sulfuric acid', [strong('sulfuric-acid', 10, 96)], 1.51, 0.08],
-    ['70 % nitric acid', [strong('nitric-acid', 10, 70)], 2.65, 0.1],
-    ['10 % sodium hydroxide', [strong('sodium-hydroxide', 10, 10)], 3.86, 0.2],
-    ['37 % hydrochloric acid', [strong('hydrochloric-acid', 10, 37)], 2.9, 0.5],
+    ['96 % sulfuric acid', [inWater('sulfuric-acid', 10, 96)], 1.51, 0.08],
+    ['70 % nitric acid', [inWater('nitric-acid', 10, 70)], 2.65, 0.1],
+    ['10 % sodium hydroxide', [inWater('sodium-hydroxide', 10, 10)], 3.86, 0.2],
+    ['37 % hydrochloric acid', [inWater('hydrochloric-acid', 10, 37)], 2.9, 0.5],
     ['ethanol', [neat('ethanol', 10)], 2.44, 0.1],
     ['toluene', [neat('toluene', 10)], 1.7, 0.15],
     ['diethyl ether', [neat('diethyl-ether', 10)], 2.3, 0.15],
@@ -49,7 +32,12 @@ describe('heat capacity', () => {
     expect(Math.abs(found.cp - cp)).toBeLessThan(within)
   })
   test('what has no mass is not guessed', () => {
-    expect(heatCapacityIn([neat('water', 10), part('toluene', { kind: 'neat', purity: 1 }, null, null, 5)])).toBeNull()
+    expect(
+      heatCapacityIn([
+        neat('water', 10),
+        content('toluene', { kind: 'neat', purity: 1 }, { massG: null, mmol: null, volumeML: 5 }),
+      ]),
+    ).toBeNull()
     expect(heatCapacityIn([])).toBeNull()
   })
 })
@@ -80,7 +68,7 @@ describe('heat of what meets', () => {
     ],
     [
       '9.6 g of 96 % acid into water',
-      [neat('water', 50), strong('sulfuric-acid', 9.6, 96)],
+      [neat('water', 50), inWater('sulfuric-acid', 9.6, 96)],
       ['sulfuric-acid'],
       ['dilution of sulfuric acid', 94],
     ],
@@ -92,7 +80,7 @@ describe('heat of what meets', () => {
     ],
     [
       'mixed acid onto an ester',
-      [neat('methyl-benzoate', 3), strong('sulfuric-acid', 11, 96), strong('nitric-acid', 4, 68)],
+      [neat('methyl-benzoate', 3), inWater('sulfuric-acid', 11, 96), inWater('nitric-acid', 4, 68)],
       ['nitric-acid'],
       ['nitration', 22],
     ],

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { ReferenceHead } from '@/ui/reference/ReferenceHead'
 import { Frame } from '@/ui/frame/Frame'
 import { Reference } from '@/ui/reference/Reference'
 import { comparisonsIn } from '@/server/compared'
@@ -15,21 +15,7 @@ export default async function ReferencePage({ searchParams }: { searchParams: Pr
   return (
     <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses}>
       <main className="page-only">
-        <div className="head">
-          <h1>Reference</h1>
-          <Link className="sub" href="/reference/scratch">
-            Scratch
-          </Link>
-          <Link className="sub" href="/reference/solutions">
-            Stock solutions
-          </Link>
-          <Link className="sub" href="/reference/shelf">
-            Bottles on the shelf
-          </Link>
-          <Link className="sub" href="/reference/laboratory">
-            The laboratory
-          </Link>
-        </div>
+        <ReferenceHead title="Reference" here="/reference" />
         <Reference list={substanceList} card={card} asked={substance} course={course.id} mayCompare={may('lab.write')} />
       </main>
     </Frame>

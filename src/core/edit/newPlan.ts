@@ -7,26 +7,28 @@ import type { Operation } from '../operations/operation'
 
 const standsFirst = (key: OperationKey) => (operations[key] as Operation).place === 'first'
 
+/** A plan with nothing in it yet but what everybody wears. */
+export const emptyPlan = (title: string): Plan => ({
+  format: 'mozle-plan',
+  version: 3,
+  title,
+  aim: '',
+  substances: [],
+  lines: [],
+  reference: '',
+  conditions: { above: '', below: '' },
+  safety: {
+    wear: ['Goggles, all the time', 'Lab coat, closed', 'Gloves that stand up to what is handled'],
+    atHand: [],
+    ownWords: '',
+  },
+  steps: [],
+  answers: [],
+})
+
 /** A new preparation: one starting material and one product, one to one, and nothing else yet. */
 export function newPlan(title: string, start: Substance, product: Substance): Plan {
-  const empty: Plan = {
-    format: 'mozle-plan',
-    version: 3,
-    title,
-    aim: '',
-    substances: [],
-    lines: [],
-    reference: '',
-    mainProduct: '',
-    conditions: { above: '', below: '' },
-    safety: {
-      wear: ['Goggles, all the time', 'Lab coat, closed', 'Gloves that stand up to what is handled'],
-      atHand: [],
-      ownWords: '',
-    },
-    steps: [],
-    answers: [],
-  }
+  const empty: Plan = { ...emptyPlan(title), mainProduct: '' }
   const withStart = addLine(empty, start, 'reactant')
   const withBoth = addLine(withStart, product, 'product')
   const plan: Plan = { ...withBoth, reference: withBoth.lines[0]!.id, mainProduct: withBoth.lines[1]!.id }

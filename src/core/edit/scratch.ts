@@ -1,29 +1,12 @@
+import { emptyPlan } from './newPlan'
 import { addLine } from '../plan/editPlan'
 import { isProduct, isReactant, type Form, type Plan } from '../plan/plan'
 import type { Role } from '../plan/lists'
 import type { Substance } from '../substance/substance'
 
-const empty: Plan = {
-  format: 'mozle-plan',
-  version: 3,
-  title: 'Scratch',
-  aim: '',
-  substances: [],
-  lines: [],
-  reference: '',
-  conditions: { above: '', below: '' },
-  safety: {
-    wear: ['Goggles, all the time', 'Lab coat, closed', 'Gloves that stand up to what is handled'],
-    atHand: [],
-    ownWords: '',
-  },
-  steps: [],
-  answers: [],
-}
-
 /** A scratch sheet with one more line: the first line that may be the reference is, and the first product is the one whose yield is counted. */
 export function scratchWith(sheet: Plan | null, substance: Substance, role: Role, form?: Form): Plan {
-  const before = sheet ?? empty
+  const before = sheet ?? emptyPlan('Scratch')
   const added = addLine(before, substance, role)
   const { id } = added.lines.find((line) => !before.lines.some((other) => other.id === line.id))!
   const lines = form ? added.lines.map((line) => (line.id === id ? { ...line, form } : line)) : added.lines

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { ReferenceHead } from '@/ui/reference/ReferenceHead'
 import { Frame } from '@/ui/frame/Frame'
 import { Laboratory } from '@/ui/reference/Laboratory'
 import { visitor } from '@/server/page'
@@ -11,18 +11,7 @@ export default async function LaboratoryPage() {
   return (
     <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses}>
       <main className="page-only">
-        <div className="head">
-          <h1>The laboratory</h1>
-          <Link className="sub" href="/reference/solutions">
-            Stock solutions
-          </Link>
-          <Link className="sub" href="/reference">
-            Substances
-          </Link>
-          <Link className="sub" href="/reference/shelf">
-            Bottles on the shelf
-          </Link>
-        </div>
+        <ReferenceHead title="The laboratory" here="/reference/laboratory" />
         <Laboratory course={course.id} lab={course.lab} mayWrite={may('lab.write')} />
       </main>
     </Frame>

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { ReferenceHead } from '@/ui/reference/ReferenceHead'
 import { Frame } from '@/ui/frame/Frame'
 import { Scratch } from '@/ui/reference/Scratch'
 import { visitor } from '@/server/page'
@@ -11,15 +11,7 @@ export default async function ScratchPage() {
   return (
     <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses}>
       <main className="page-only">
-        <div className="head">
-          <h1>Scratch</h1>
-          <Link className="sub" href="/reference">
-            Substances
-          </Link>
-          <Link className="sub" href="/reference/solutions">
-            Stock solutions
-          </Link>
-        </div>
+        <ReferenceHead title="Scratch" here="/reference/scratch" />
         <p className="quiet">Arithmetic without a plan. What stands here stays on this device; nobody else sees it.</p>
         <Scratch key={course.id} course={course.id} mayWrite={may('plan.write')} />
       </main>

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { groupsServed } from '@/core/stores/bottle'
+import { ReferenceHead } from '@/ui/reference/ReferenceHead'
 import { Frame } from '@/ui/frame/Frame'
 import { Shelf } from '@/ui/reference/Shelf'
 import { listBottles } from '@/server/bottles'
@@ -25,18 +25,7 @@ export default async function ShelfPage() {
   return (
     <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses}>
       <main className="page-only">
-        <div className="head">
-          <h1>Bottles on the shelf</h1>
-          <Link className="sub" href="/reference/solutions">
-            Stock solutions
-          </Link>
-          <Link className="sub" href="/reference">
-            Substances
-          </Link>
-          <Link className="sub" href="/reference/laboratory">
-            The laboratory
-          </Link>
-        </div>
+        <ReferenceHead title="Bottles on the shelf" here="/reference/shelf" />
         <Shelf course={course.id} bottles={bottles} unreadable={unreadable} mayWrite={may('shelf.write')} zone={course.zone} />
       </main>
     </Frame>

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { ReferenceHead } from '@/ui/reference/ReferenceHead'
 import { Frame } from '@/ui/frame/Frame'
 import { Solutions } from '@/ui/reference/Solutions'
 import { statementText } from '@/reference/hazardStatements'
@@ -22,21 +22,7 @@ export default async function SolutionsPage({ searchParams }: { searchParams: Pr
   return (
     <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses}>
       <main className="page-only">
-        <div className="head">
-          <h1>Stock solutions</h1>
-          <Link className="sub" href="/reference/scratch">
-            Scratch
-          </Link>
-          <Link className="sub" href="/reference">
-            Substances
-          </Link>
-          <Link className="sub" href="/reference/shelf">
-            Bottles on the shelf
-          </Link>
-          <Link className="sub" href="/reference/laboratory">
-            The laboratory
-          </Link>
-        </div>
+        <ReferenceHead title="Stock solutions" here="/reference/solutions" />
         <Solutions
           cards={cards}
           toML={toML}

@@ -1,0 +1,25 @@
+import Link from 'next/link'
+
+const pages = [
+  ['/reference', 'Substances'],
+  ['/reference/solutions', 'Stock solutions'],
+  ['/reference/scratch', 'Scratch'],
+  ['/reference/shelf', 'Bottles on the shelf'],
+  ['/reference/laboratory', 'The laboratory'],
+] as const
+
+/** The head of a page of the Reference, with the way to the others. */
+export function ReferenceHead({ title, here }: { title: string; here: (typeof pages)[number][0] }) {
+  return (
+    <div className="head">
+      <h1>{title}</h1>
+      {pages
+        .filter(([path]) => path !== here)
+        .map(([path, name]) => (
+          <Link key={path} className="sub" href={path}>
+            {name}
+          </Link>
+        ))}
+    </div>
+  )
+}
