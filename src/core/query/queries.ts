@@ -17,6 +17,7 @@ import { incompatible } from './incompatible'
 import { records } from './records'
 import { undriedSolids } from './undriedSolids'
 import { unusualAmount } from './unusualAmount'
+import { unknownBlank } from './unknownBlank'
 import { unknownClasses } from './unknownClasses'
 import { wasteMeets } from './wasteMeets'
 import { wasteStreams } from './wasteStreams'
@@ -27,6 +28,7 @@ const rules: readonly QueryRule[] = [
   closeReactants,
   smallAmount,
   lineUse,
+  unknownBlank,
   orderOfWork,
   notMeasured,
   vesselFill,
