@@ -161,8 +161,21 @@ function strengthOf({ form }: Pick<Line, 'form'>): number {
 /** A substance and how it is dispensed. */
 export type Kept = [substance: Known, line: Pick<Line, 'form'>]
 
+/** Classes that were worked out, by substance and by how it is dispensed: each vessel of a plan asks for the same. */
+const remembered = new WeakMap<object, WeakMap<object, ReadonlySet<ClassInVessel>>>()
+
 /** The classes of a substance as it is dispensed. What is not known to belong to a class does not. */
-export function classesOf(...[substance, line]: Kept): Set<ClassInVessel> {
+export function classesOf(...[substance, line]: Kept): ReadonlySet<ClassInVessel> {
+  const ofSubstance = remembered.get(substance) ?? new WeakMap<object, ReadonlySet<ClassInVessel>>()
+  remembered.set(substance, ofSubstance)
+  const known = ofSubstance.get(line.form)
+  if (known) return known
+  const found = workedOut(substance, line)
+  ofSubstance.set(line.form, found)
+  return found
+}
+
+function workedOut(...[substance, line]: Kept): Set<ClassInVessel> {
   const found = new Set<ClassInVessel>(knownClasses(substance).classes)
   const strength = strengthOf(line)
   if (found.has('sulfuric acid') && strength >= concentrated.sulfuric) found.add('concentrated sulfuric acid')

@@ -143,12 +143,24 @@ function newton(miss: (at: Two) => [number, number], start: Two): [number, numbe
   return null
 }
 
+/** Constants that were found, by the structures of the pair and the slopes of their vapour pressures. */
+const found = new Map<string, [L12: number, L21: number] | undefined>()
+
 /** Wilson's Λ of a pair, the first of it first: from what is on record of it dilute, else from its azeotrope; undefined where neither is. */
 export function wilsonOf(
   one: Component & { smiles?: string | undefined },
   other: Component & { smiles?: string | undefined },
 ): [L12: number, L21: number] | undefined {
   if (one.smiles === undefined || other.smiles === undefined) return undefined
+  const pair = [one.smiles, one.a, one.b, other.smiles, other.a, other.b].join(' ')
+  if (!found.has(pair)) found.set(pair, lookUp(one, other))
+  return found.get(pair)
+}
+
+function lookUp(
+  one: Component & { smiles?: string | undefined },
+  other: Component & { smiles?: string | undefined },
+): [L12: number, L21: number] | undefined {
   const back = ([l12, l21]: Two): [number, number] => [l21, l12]
   const known = infiniteDilution.find(({ one: a, other: b }) => [a, b].includes(one.smiles!) && [a, b].includes(other.smiles!))
   if (known) {

@@ -123,6 +123,21 @@ export const asSolutes = (rows: readonly WorkRow[]): Solute[] =>
  * The layers of a plan from its first extraction or wash to its last, with what was typed for each step: what the funnel holds at first, then every shaking and every change of pH of a layer that was drawn off.
  */
 export function flowOfPlan(context: Context): PlanFlow | null {
+  const { plan, table, lab, measured } = context
+  const known = followed.get(table)
+  if (known && known.plan === plan && known.lab === lab && known.measured === measured) return known.flow
+  const flow = follow(context)
+  followed.set(table, { plan, lab, measured, flow })
+  return flow
+}
+
+/** The last flow with each table: every step of a plan asks for the same. */
+const followed = new WeakMap<
+  ReactionTable,
+  Pick<Context, 'plan' | 'lab'> & { measured: Context['measured']; flow: PlanFlow | null }
+>()
+
+function follow(context: Context): PlanFlow | null {
   const { plan, table, filledOf } = context
   const contents = stepContents(plan, table)
   const first = plan.steps.findIndex((step) => operationIn(step)?.shakes)

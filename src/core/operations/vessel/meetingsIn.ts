@@ -23,10 +23,10 @@ export interface Met extends Pair {
 
 /** All pairs among contents that the table of meetings knows, in its order: the graver first. */
 export function pairsAmong(contents: readonly Content[]): Pair[] {
-  const inside = contents
-    .flatMap((content) => [content, ...content.holds])
-    .map((content) => ({ content, classes: classesOf(content.substance, content.line) }))
-  const has = (wanted: ClassInVessel) => inside.filter(({ classes }) => classes.has(wanted)).map(({ content }) => content)
+  const byClass = new Map<ClassInVessel, Content[]>()
+  for (const content of contents.flatMap((each) => [each, ...each.holds]))
+    for (const each of classesOf(content.substance, content.line)) byClass.set(each, [...(byClass.get(each) ?? []), content])
+  const has = (wanted: ClassInVessel) => byClass.get(wanted) ?? []
   return meetings.flatMap((meeting) => {
     if (meeting.with && has(meeting.with).length === 0) return []
     return has(meeting.one).flatMap((one) =>
