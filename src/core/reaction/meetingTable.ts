@@ -691,8 +691,8 @@ export const meetingTable: readonly Meeting[] = [
     one: 'water-reactive',
     other: 'water',
     grave: 'injures',
-    happens: 'acid gas comes off, violently',
-    gas: { of: 'hydrogen chloride', perOne: 1, needs: 1 },
+    happens: 'it reacts violently, and from most of them acid gas comes off',
+    // Which gas differs: hydrogen chloride or bromide, sulfur dioxide with it, or none.
     instead: dry,
     meant: drowns,
   },

@@ -61,7 +61,7 @@ const byFormula: Readonly<Record<string, readonly ReactiveClass[]>> = Object.fro
       [['aluminium'], 'Al'],
       [['magnesium'], 'Mg'],
       [['zinc or iron'], 'Zn Fe'],
-      [['organometallic compound'], 'C4H9Li C6H5Li CH3Li'],
+      [['organometallic compound'], 'C4H9Li'],
       [['hydrogenation catalyst'], 'Pd Pt Ni'],
       [['alkoxide', 'strong base'], 'CH3NaO C2H5NaO C4H9KO C4H9NaO'],
       [['strong base'], 'NaOH KOH LiOH CaH2O2 BaH2O2 K3PO4 Na3PO4'],
