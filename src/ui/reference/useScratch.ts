@@ -24,7 +24,8 @@ export function useScratch(course: string) {
     store.current
       .about(about)
       .then((records) => {
-        if (!left && records[0]) setState(({ before }) => ({ plan: records[0]!.plan, before }))
+        // What was typed before it had come stands above it.
+        if (!left && records[0]) setState((now) => (now.before.length > 0 ? now : { plan: records[0]!.plan, before: [] }))
       })
       .catch(() => setUnkept(true))
       .finally(() => !left && setReady(true))
