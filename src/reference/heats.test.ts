@@ -4,7 +4,7 @@ import type { Content } from '@/core/operations/vessel/content'
 import { adiabaticRise } from '@/core/operations/add/adiabaticRise'
 import { heatCapacityIn } from '@/core/operations/add/heatCapacity'
 import { heats } from '@/core/reaction/heatTable'
-import { heatOf } from '@/core/reaction/heats'
+import { heatOf, saysHeat } from '@/core/reaction/heats'
 
 const solid = (id: string, mmol: number) => {
   const of = grams(id, 1)
@@ -40,6 +40,18 @@ describe('heat capacity', () => {
     ).toBeNull()
     expect(heatCapacityIn([])).toBeNull()
   })
+})
+
+test('two bases under one acid: what the first leaves meets the second, and both heats count', () => {
+  const contents = [dilute('sodium-hydroxide', 10, 1), dilute('ammonia', 10, 2), dilute('hydrochloric-acid', 15, 1)]
+  const found = heatOf(contents, ['hydrochloric-acid'])!
+  // 10 mmol take the hydroxide at 57, the 5 that are left the ammonia at 50 kJ/mol: 820 J, 82 for each of the first.
+  expect([found.heat.what, found.mmol]).toEqual(['strong acid with strong base', 10])
+  expect(found.besides.map(({ heat, mmol }) => [heat.what, mmol])).toEqual([['strong acid with ammonia or an amine', 5]])
+  expect(found.kJ).toEqual([55 + 35 / 2, 57 + 50 / 2, 60 + 60 / 2])
+  expect(saysHeat(found)).toContain('with it strong acid with ammonia or an amine of 5')
+  // With no acid left over the second gives nothing.
+  expect(heatOf([contents[0]!, contents[1]!, dilute('hydrochloric-acid', 10, 1)], ['hydrochloric-acid'])!.besides).toEqual([])
 })
 
 describe('heat of what meets', () => {

@@ -143,7 +143,8 @@ function productWorking(plan: Plan, table: ReactionTable, line: ComputedLine, co
   const coefficient = line.line.coefficient ?? 1
   const rows: WorkPiece[][] = [
     ...amountRows(plan, table, limiting),
-    [text('extent ξ = '), fraction(carried(limiting.amount!), String(nu)), text(` = ${carried(extent)}`)],
+    [text('extent ξ = '), fraction(carried(limiting.amount!), String(nu)), text(` = ${carried(limiting.perCoefficient!)}`)],
+    ...closeRows(table),
     [letter('n'), text(`(${line.substance.name}) = ${coefficient} × ${carried(extent)}`)],
   ]
   if (column === 'amount') rows.push([text('= '), result(writeFigureText(line.amount!, 'amount'))])
@@ -163,6 +164,19 @@ function productWorking(plan: Plan, table: ReactionTable, line: ComputedLine, co
     rows,
     notes: notesOf(plan, limiting, line[column]!, column),
   }
+}
+
+/** Where two may set the limit: what is counted from, the mean of the smaller of two uncertain amounts. */
+function closeRows(table: ReactionTable): WorkPiece[][] {
+  if (!table.eitherLimits) return []
+  const [, second] = table.eitherLimits.map((id) => computedLine(table, id))
+  return [
+    [
+      text(`as near: ${second!.substance.name}, `),
+      letter('n'),
+      text(`/ν = ${carried(second!.perCoefficient!)}; the smaller of the two is ξ = ${carried(table.extent!)} on average`),
+    ],
+  ]
 }
 
 function ratioWorking(plan: Plan, table: ReactionTable, line: ComputedLine): Working {
@@ -195,7 +209,11 @@ function excessWorking(table: ReactionTable, line: ComputedLine): Working | null
   if (line.limiting) {
     return {
       title: `${line.substance.name} sets the limit`,
-      rows: [per, [text('No other reactant has less, so the extent ξ = '), result(writeFigureText(table.extent, 'amount'))]],
+      rows: [
+        per,
+        ...closeRows(table),
+        [text('No other reactant has less, so the extent ξ = '), result(writeFigureText(table.extent, 'amount'))],
+      ],
       notes: [],
     }
   }
@@ -206,7 +224,7 @@ function excessWorking(table: ReactionTable, line: ComputedLine): Working | null
       per,
       [
         text('excess = '),
-        fraction(carried(line.perCoefficient), carried(table.extent)),
+        fraction(carried(line.perCoefficient), carried(computedLine(table, table.limiting[0]!).perCoefficient!)),
         text(' − 1 = '),
         result(`${writeNumber(percent, percent < 1 ? 2 : 0)} %`),
       ],

@@ -5,7 +5,7 @@ import { isWatery } from '../vessel/watery'
 import { additionRate, dropsML, pauseRule } from './additionRate'
 import { adiabaticRise } from './adiabaticRise'
 import { initiationLadder, initiationMin } from './initiation'
-import { heatOf } from '../../reaction/heats'
+import { heatOf, saysHeat } from '../../reaction/heats'
 import { heatSource } from '../../reaction/heatTable'
 import { gramsIn } from '../vessel/inVessel'
 import { heatCapacityIn } from './heatCapacity'
@@ -58,8 +58,8 @@ function heatHere({ now, step }: Context) {
 function spanOf(context: Context, heat: number, cp: number): [low: number, high: number] {
   const warms = heatHere(context)
   const capacity = heatCapacityIn(context.now.contents)
-  const [least, usualHeat, most] = warms?.heat.kJ ?? [heat, heat, heat]
-  const onRecord = heat === usualHeat && heat > 0
+  const [least, usualHeat, most] = warms?.kJ ?? [heat, heat, heat]
+  const onRecord = heat === rough(usualHeat) && heat > 0
   const spread = capacity && rough(capacity.cp) === cp ? capacity.spread : 0
   return [(onRecord ? least / heat : 1) * (1 - spread), (onRecord ? most / heat : 1) * (1 + spread)]
 }
@@ -95,7 +95,7 @@ export const adding = planner({
           : 'no more than goes in, and no more than the reaction can turn',
       ),
       heat: warms
-        ? ofRecord(warms.heat.kJ[1], `${warms.heat.what}, ${warms.heat.kJ[0]} to ${warms.heat.kJ[2]} kJ/mol, ${heatSource}`)
+        ? ofRecord(rough(warms.kJ[1]), `${saysHeat(warms)}, ${heatSource}`)
         : unknown(0, 'the heat of this reaction is not on record'),
       cp: capacity
         ? ofRecord(

@@ -1,4 +1,4 @@
-import { heatOf } from '../../reaction/heats'
+import { heatOf, saysHeat } from '../../reaction/heats'
 import { adiabaticRise } from '../add/adiabaticRise'
 import { heatCapacityIn } from '../add/heatCapacity'
 import { pressureMmHg } from '../../lab/lab'
@@ -95,10 +95,10 @@ function rise({ now, step }: Context): Fact[] {
   const capacity = heatCapacityIn(now.contents)
   if (!warms || !capacity || warms.mmol <= 0) return []
   const by = (kJ: number) => adiabaticRise(warms.mmol, kJ, [{ g: capacity.grams, cp: capacity.cp }])
-  const [least, usualKJ, most] = warms.heat.kJ
+  const [least, usualKJ, most] = warms.kJ
   return [
     fact('rise', 'rise if no heat left it', by(usualKJ), 'K', 0, {
-      how: `${warms.heat.what}: ${writeNumber(warms.mmol, 1)} mmol × ${usualKJ} kJ/mol over ${writeNumber(capacity.grams, 0)} g; between ${writeNumber(by(least), 0)} and ${writeNumber(by(most), 0)} K`,
+      how: `${saysHeat(warms)}: ${writeNumber(warms.mmol, 1)} mmol × ${writeNumber(usualKJ, 0)} kJ/mol over ${writeNumber(capacity.grams, 0)} g; between ${writeNumber(by(least), 0)} and ${writeNumber(by(most), 0)} K`,
     }),
   ]
 }
