@@ -88,7 +88,11 @@ test('an amount that is typed in mL, g or mmol goes with the scale, but for size
     'potML',
     'vesselML',
     'solubility',
+    // Flasks, pipettes and burettes come in sizes, and a standard is weighed for them.
     'aliquotML',
+    'standardG',
+    'flaskML',
+    'toleranceML',
   ]
   const typed = Object.entries(planners).flatMap(([key, planner]) =>
     planner!.fields.flatMap((field) =>

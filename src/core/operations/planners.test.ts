@@ -63,7 +63,7 @@ const lowPressure: Lab = { ...defaultLab, pressure: { by: 'mmHg', value: 700 } }
 
 describe('every planner', () => {
   const all = Object.entries(planners) as [OperationKey, NonNullable<(typeof planners)[OperationKey]>][]
-  test('there is one for each operation that has figures', () => expect(all).toHaveLength(21))
+  test('there is one for each operation that has figures', () => expect(all).toHaveLength(22))
   test.each(all)(
     '%s: every blank has a field, a value within its bounds, and a report, also on a step just added',
     (key, planner) => {

@@ -16,6 +16,7 @@ import { extracting } from './extract/planner'
 import { filtering } from './filter/planner'
 import { heating } from './reflux/planner'
 import { holding } from './heat/planner'
+import { makingUp } from './make-up/planner'
 import { melting } from './melt/planner'
 import { ownPlanner } from './own-made/planner'
 import type { Context, Measured, Planner, Report, Said } from './planner'
@@ -51,6 +52,7 @@ export const planners: Partial<Record<OperationKey, Planner>> = Object.fromEntri
     sending,
     takingBoilingRange,
     diluting,
+    makingUp,
     takingIndex,
     settingPH,
     titrating,

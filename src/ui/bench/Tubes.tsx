@@ -2,8 +2,7 @@
 
 import type { Lab } from '@/core/lab/lab'
 import { blanksOf, contextOf } from '@/core/operations/planners'
-import { tubeNames, type TestBlanks } from '@/core/operations/test/planner'
-import { testMethodOf } from '@/core/operations/test/testPanel'
+import { methodIn, tubeNames, type TestBlanks } from '@/core/operations/test/planner'
 import type { Entry, EntryBodies } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
 import type { StepState } from '@/core/run/stepState'
@@ -25,7 +24,7 @@ export function Tubes({ run, state, lab, write }: { run: RunState; state: StepSt
   const now = useNow(0)
   const step = state.step.id
   const filled = blanksOf<TestBlanks>(contextOf(run.plan, run.planned, state.step, lab))
-  const method = testMethodOf(String(filled.method))
+  const method = methodIn(filled)
   const tubes = tubeNames(filled)
   const entries = state.standing.filter((entry) => entry.kind === 'tube') as Entry<'tube'>[]
   const of = (tube: string) => entries.filter(({ body }) => body.tube === tube)

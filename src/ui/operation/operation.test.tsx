@@ -136,7 +136,6 @@ describe('pictures', () => {
     const html = renderToStaticMarkup(
       <TubesPicture
         filled={{
-          method: '',
           tubes: [
             { holds: 'sample', what: 'benzil', expect: 'positive' },
             { holds: 'control', what: 'benzaldehyde', expect: 'positive' },

@@ -8,6 +8,7 @@ import { typedFor } from '../../plan/typedFor'
 import { writeNumber } from '../../quantity/write'
 import { calledBy } from '../../substance/calledBy'
 import { molarMass } from '../../substance/molarMass'
+import type { Substance } from '../../substance/substance'
 import { boilsAt, decimalsWorth, vapourConstants, water, worth } from '../../substance/boilsAt'
 import { azeotropeOf } from './azeotropes'
 import { withWater } from './partsFromWater'
@@ -16,6 +17,29 @@ import { steamDistillation } from './steam'
 import { expectedReading, stemFactor, type Filling } from './thermometer'
 import { decomposesFromC, whichDistillation } from './whichDistillation'
 import { fact, when, type Advice, type Context, type Fact } from '../planner'
+
+interface InPot {
+  mmol: number
+  substance: Substance | undefined
+}
+
+/** What comes over when all of the wanted substance is carried over with steam: its volume, the water that comes with it, and the water that is in the pot, mL; null where none of it is there. */
+function carriedOver(named: readonly InPot[], wanted: Substance, gPerGWater: number) {
+  const grams = (which: (substance: Substance) => boolean) =>
+    named.reduce(
+      (sum, { mmol, substance }) =>
+        substance?.formula !== undefined && which(substance) ? sum + (mmol * molarMass(substance.formula)) / 1000 : sum,
+      0,
+    )
+  const wantedG = grams((substance) => substance === wanted)
+  if (wantedG <= 0) return null
+  return {
+    wantedG,
+    wantedML: wantedG / (wanted.density?.gPerML ?? 1),
+    waterML: wantedG / gPerGWater,
+    inPotML: grams(({ formula }) => formula === 'H2O'),
+  }
+}
 
 /** What the figures and the advice of a step both rest on. */
 export function worksOut(context: Context, filled: DistilBlanks) {
@@ -59,6 +83,7 @@ export function worksOut(context: Context, filled: DistilBlanks) {
     wanted?.formula !== undefined && boil && boil.atC > 140 && withWater(wanted) === 'parts from it'
       ? steamDistillation(wanted, molarMass(wanted.formula), water, mmHg)
       : null
+  const carried = steam && wanted ? carriedOver(named, wanted, steam.gPerGWater) : null
   const estimated = named.some(({ substance }) => substance && vapourConstants(substance)?.estimated)
   return {
     plan,
@@ -83,6 +108,7 @@ export function worksOut(context: Context, filled: DistilBlanks) {
     type,
     stages,
     steam,
+    carried,
     estimated,
   }
 }
@@ -124,7 +150,7 @@ function pairAdvice({ named }: Worked, model: string): Advice[] {
 
 /** The figures that follow. */
 export function factsOf(at: Worked): Fact[] {
-  const { mmHg, wanted, boil, nearest, potML, stopML, volumeML, thermometer, shows } = at
+  const { mmHg, wanted, boil, nearest, potML, stopML, volumeML, thermometer, shows, steam, carried } = at
   return [
     fact('pot', 'in the pot', volumeML, 'mL', 0, {
       how: `${writeNumber((100 * volumeML) / potML, 0)} % of ${potML} mL at the first drop, ${writeNumber((100 * stopML) / potML, 0)} % at the end`,
@@ -145,6 +171,18 @@ export function factsOf(at: Worked): Fact[] {
             atBench: true,
           }),
         ]),
+    ...(carried && steam && carried.inPotML > 0
+      ? [
+          fact('water-over', 'water that comes with it', carried.waterML, 'mL', 0, {
+            how: `${writeNumber(carried.wantedG, 1)} g ÷ ${writeNumber(steam.gPerGWater, 2)} g to the gram of water`,
+            atBench: true,
+          }),
+          fact('receiver', 'the receiver takes', carried.waterML + carried.wantedML, 'mL', 0, {
+            how: `${writeNumber(carried.waterML, 0)} mL of water and ${writeNumber(carried.wantedML, 1)} mL`,
+            atBench: true,
+          }),
+        ]
+      : []),
     ...(nearest === null ? [] : [fact('apart', 'nearest other component', nearest, 'K', 0)]),
   ]
 }
@@ -213,7 +251,8 @@ export function liquidAdvice(at: Worked, filled: DistilBlanks): Advice[] {
 
 /** What to do and to doubt about flask and window, and with steam. */
 export function setUpAdvice(at: Worked, context: Context): Advice[] {
-  const { plan, wanted, potML, stopML, lowC, highC, volumeML, shows, steam } = at
+  const { plan, wanted, potML, stopML, lowC, highC, volumeML, shows, steam, carried } = at
+  const short = carried && carried.inPotML > 0 ? carried.waterML + stopML - carried.inPotML : 0
   return [
     ...(volumeML > (2 / 3) * potML
       ? [
@@ -268,6 +307,13 @@ export function setUpAdvice(at: Worked, context: Context): Advice[] {
           },
         ]
       : []),
+    ...when(
+      short > 0.5,
+      'steam-water',
+      'doubt',
+      `${writeNumber(carried?.waterML ?? 0, 0)} mL of water come over with it and ${writeNumber(stopML, 0)} mL stay, but ${writeNumber(carried?.inPotML ?? 0, 0)} mL are in the pot: let ${writeNumber(short, 0)} mL run in from a funnel as it goes, never more than fills the flask.`,
+      'the water that distils with it leaves the pot',
+    ),
     {
       id: 'set-up',
       level: 'open',

@@ -35,6 +35,9 @@ export interface TestMethod {
   warm: boolean
 }
 
+/** The test that a step's author writes, as its choice stands in the plan. */
+export const ownTest = 'own'
+
 /** The tests of a first teaching course (Furniss et al., Vogel's Textbook of Practical Organic Chemistry, ch. 9). */
 export const testMethods: readonly TestMethod[] = [
   {
@@ -241,7 +244,7 @@ export function testMethodOf(name: string): TestMethod {
 
 /** What a substance is expected to do in a test, by its groups; undefined where the test's groups are not on record, or the substance's. */
 export function expectedOf(
-  { answers }: TestMethod,
+  { answers }: Pick<TestMethod, 'answers'>,
   substance: Pick<Substance, 'groups' | 'smiles'> | undefined,
 ): Tube['expect'] | undefined {
   if (!answers || !substance || (substance.groups === undefined && substance.smiles === undefined)) return undefined

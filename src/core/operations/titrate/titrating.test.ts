@@ -7,6 +7,7 @@ import { foldRun } from '../../run/foldRun'
 import { measuredOf } from '../../run/measured'
 import type { OperationKey } from '../registry'
 import { contextOf, filledFor, reportFor } from '../planners'
+import { titreKnown } from './strengthFound'
 import { concordant } from './titres'
 
 /** What a step of that operation works out with these blanks, from a run where one is given. */
@@ -54,6 +55,58 @@ test('by hand: 0.1000 mol/L × 21.45 mL ÷ 25.00 mL = 0.0858 mol/L; twice that a
   // Without a strength the titre stands, and nothing is invented from it.
   expect(reported('titrate', { aliquotML: 25 }, log).fact('titre')).toBeDefined()
   expect(reported('titrate', { aliquotML: 25 }, log).fact('found')).toBeUndefined()
+})
+
+test('the titrant against a primary standard: 0.5 g in 100 mL, 25 mL of it take 9.18 mL', () => {
+  // 1000 × 0.5 ÷ (135.166 × 100) = 0.036992 mol/L; × 25 ÷ 9.18 = 0.10074 mol/L.
+  const typed = {
+    finds: 'titrant',
+    standard: 'acetanilide',
+    standardG: 0.5,
+    flaskML: 100,
+    aliquotML: 25,
+    balance: 'balance-0.0001',
+  }
+  const found = reported('titrate', typed, titres([0, 9.18], [10, 19.18]))
+  // Acetanilide stands in for the standard: 135.166 g/mol.
+  expect(found.fact('standard')).toBeCloseTo(0.036992, 5)
+  expect(found.fact('found')).toBeCloseTo((0.036992 * 25) / 9.18, 4)
+  // The burette's 9.18 mL are the worst known: 2·√(2·(0.05²/12 + 0.05²) + 0.1²/3)/9.18 = 2.0 % and what the rest adds.
+  expect(found.fact('found-u')! / found.fact('found')!).toBeCloseTo(0.0206, 3)
+  expect(found.advice('standard')).toContain('dried')
+  expect(
+    reported('titrate', { ...typed, standard: 'nothing known' }, titres([0, 9.18], [10, 19.18])).fact('found'),
+  ).toBeUndefined()
+  expect(reported('titrate', { ...typed, standardG: 0 }, titres([0, 9.18], [10, 19.18])).fact('found')).toBeUndefined()
+})
+
+test('what titrations find is worth no more than glass, scatter and titrant allow', () => {
+  const u = (typed: Record<string, number>, ...all: [number, number][]) =>
+    reported('titrate', { molPerL: 0.1, aliquotML: 25, ...typed }, titres(...all)).fact('found-u')!
+  const fine = u({}, [0, 20], [0, 20])
+  // A titrant that is itself known to 2 % only makes the strength no better.
+  expect(u({ titrantPercent: 2 }, [0, 20], [0, 20])).toBeGreaterThan(fine)
+  expect(u({ titrantPercent: 2 }, [0, 20], [0, 20]) / 0.08).toBeGreaterThan(0.02)
+  expect(u({ toleranceML: 0.5 }, [0, 20], [0, 20])).toBeGreaterThan(fine)
+  expect(titreKnown([20, 20.1]).u).toBeCloseTo(titreKnown([20, 20]).u, 9)
+  expect(titreKnown([20, 21]).u).toBeCloseTo(0.5, 9)
+})
+
+test('making up by hand: 0.5 mol/L × 250 mL × 135.166 g/mol = 16.896 g; a stronger one by volume; the weaker is refused', () => {
+  const typed = { what: 'acetanilide', molPerL: 0.5, toML: 250 }
+  expect(reported('make-up', typed).fact('take')).toBeCloseTo(16.896, 2)
+  expect(reported('make-up', { ...typed, purity: 98 }).fact('take')).toBeCloseTo(16.896 / 0.98, 2)
+  expect(reported('make-up', { ...typed, crystalWater: 1 }).fact('take')).toBeCloseTo(16.896 + 0.125 * 18.015, 2)
+  expect(reported('make-up', { ...typed, from: 'stronger', fromMolPerL: 2 }).fact('take')).toBeCloseTo(62.5, 9)
+  expect(reported('make-up', { ...typed, from: 'stronger', fromMolPerL: 0.5 }).advice('impossible')).toContain('not stronger')
+  expect(reported('make-up', { ...typed, from: 'stronger', fromMolPerL: 0.5 }).fact('take')).toBeUndefined()
+  expect(reported('make-up', { what: 'acetanilide', toML: 250 }).fact('take')).toBeUndefined()
+})
+
+test('saturated with a tenth more than dissolves: acetanilide, 0.46 g to 100 mL at 20 °C, 1.265 g for 250 mL', () => {
+  const typed = { what: 'acetanilide', strength: 'saturated', toML: 250, atC: 20 }
+  expect(reported('make-up', typed).fact('take')).toBeCloseTo(1.265, 9)
+  expect(reported('make-up', { ...typed, what: 'nothing on record' }).advice('no-solubility')).toBeDefined()
 })
 
 test('two that differ want a third; one says nothing yet', () => {

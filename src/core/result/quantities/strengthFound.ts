@@ -17,14 +17,20 @@ export const strengthFound: Quantity = {
     const state = run.steps.find(({ step }) => step.id === id)
     if (!state) return null
     const context = contextOf(run.plan, base.table, state.step, undefined, measuredOf(run))
-    const fact = reportFor(context, blanksOf(context))?.facts.find((each) => each.id === 'found')
+    const facts = reportFor(context, blanksOf(context))?.facts ?? []
+    const fact = facts.find((each) => each.id === 'found')
     if (!fact) return null
+    const twice = facts.find((each) => each.id === 'found-u')
     return {
-      figure: exact(fact.value),
+      figure: { ...exact(fact.value), u: (twice?.value ?? 0) / 2 / fact.value },
       unit: 'mol/L',
       text: fact.text,
       evidence: evidenceIn(run, (step) => step.id === id),
-      judgement: { level: 'open', words: 'Titres agree', evidence: `${fact.text} = ${fact.how ?? ''}.` },
+      judgement: {
+        level: 'open',
+        words: 'Titres agree',
+        evidence: `${fact.text} = ${fact.how ?? ''}${twice ? `, ± ${twice.text}` : ''}.`,
+      },
     }
   },
 }
