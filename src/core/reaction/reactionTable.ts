@@ -37,10 +37,10 @@ export interface ComputedLine {
 
 export interface ReactionTable {
   lines: ComputedLine[]
-  /** ξ in mmol: the least n/ν of the reactants, as a distribution where another is as near as both are uncertain; null when the plan has no reactant with a coefficient. */
+  /** ξ in mmol: the least n/ν of the reactants; of two that were measured and are as near as they are uncertain, the mean of the smaller. Null when the plan has no reactant with a coefficient. */
   extent: Figure | null
-  /** The two reactants either of which may set the limit, the smaller first; null where one surely does. */
-  eitherLimits: readonly [string, string] | null
+  /** The two reactants either of which may set the limit, the smaller first, and the extent as a distribution; null where one surely does. */
+  eitherLimits: { lines: readonly [string, string]; extent: Figure } | null
   /** Ids of every reactant that reaches the minimum. */
   limiting: string[]
 }
@@ -54,20 +54,19 @@ export interface Charge {
 /** Two amounts are close when they differ by no more than so many of their combined standard uncertainty: k = 2. */
 const closeK = 2
 
-/** The extent from the two least amounts per coefficient: the least, and where either may be it, the smaller of two uncertain ones. */
-function extentOf(reactants: readonly ComputedLine[]): Pick<ReactionTable, 'extent' | 'eitherLimits'> {
+/** The two reactants with least to the coefficient where either may limit, and the extent as a distribution: the smaller of two uncertain amounts. */
+function eitherOf(reactants: readonly ComputedLine[]): ReactionTable['eitherLimits'] {
   const [first, second] = [...reactants].sort((a, b) => a.perCoefficient!.value - b.perCoefficient!.value)
-  if (!first) return { extent: null, eitherLimits: null }
-  const least = first.perCoefficient!
-  const other = second?.perCoefficient
+  if (!first || !second) return null
+  const [least, other] = [first.perCoefficient!, second.perCoefficient!]
   const absolute = ({ value, u }: Figure) => ({ value, u: Math.abs(u * value) })
-  const [one, two] = [absolute(least), other ? absolute(other) : { value: Infinity, u: 0 }]
-  if (!second || two.value - one.value > closeK * Math.hypot(one.u, two.u)) return { extent: least, eitherLimits: null }
+  const [one, two] = [absolute(least), absolute(other)]
+  if (two.value - one.value > closeK * Math.hypot(one.u, two.u)) return null
   const limit = limitOfTwo(one, two)
   return {
+    lines: [first.line.id, second.line.id],
     // What is known no better than to a third is not normal about its value, and may not fall below 0.
-    extent: Math.max(least.u, other!.u) < 1 / 3 ? { ...least, value: limit.value, u: limit.u / limit.value } : least,
-    eitherLimits: [first.line.id, second.line.id],
+    extent: Math.max(least.u, other.u) < 1 / 3 ? { ...least, value: limit.value, u: limit.u / limit.value } : least,
   }
 }
 
@@ -77,7 +76,7 @@ const tie = 1e-9
 /**
  * Works out a plan: n = m·w/M for solids, n = V·ρ·w/M for liquids and % w/w solutions, n = V·c for solutions, n = m(100 mL)/100·V/M for % w/v, n = r·n(ref) for ratios and mol %;
  * volumes per gram follow the mass of the limiting reagent, shares the mass of the line they are part of;
- * extent ξ = min n/ν over the reactants, the mean of the smaller where two are as close as they are uncertain; products n = ν·ξ.
+ * extent ξ = min n/ν over the reactants, where two that were measured are as close as they are uncertain the mean of the smaller; products n = ν·ξ.
  * `charged` replaces planned figures by what was weighed or measured; ratios then count from the charged reference.
  */
 export function reactionTable(plan: Plan, charged: Readonly<Record<string, Charge>> = {}): ReactionTable {
@@ -142,12 +141,18 @@ export function reactionTable(plan: Plan, charged: Readonly<Record<string, Charg
   })
 
   const reactants = computed.filter(({ line, perCoefficient }) => isReactant(line) && perCoefficient)
-  const { extent, eitherLimits } = extentOf(reactants)
-  if (extent) {
-    const least = Math.min(...reactants.map(({ perCoefficient }) => perCoefficient!.value))
+  const eitherLimits = eitherOf(reactants)
+  const least = reactants.reduce<Figure | null>(
+    (min, { perCoefficient }) => (!min || perCoefficient!.value < min.value ? perCoefficient : min),
+    null,
+  )
+  // What is planned is aimed at and scales; a bias is in what was measured.
+  const measured = eitherLimits?.lines.every((id) => charged[id] !== undefined)
+  const extent = measured ? eitherLimits!.extent : least
+  if (extent && least) {
     for (const reactant of reactants) {
-      reactant.limiting = reactant.perCoefficient!.value <= least * (1 + tie)
-      reactant.excess = reactant.perCoefficient!.value / least - 1
+      reactant.limiting = reactant.perCoefficient!.value <= least.value * (1 + tie)
+      reactant.excess = reactant.perCoefficient!.value / least.value - 1
     }
     for (const product of computed.filter(({ line }) => isProduct(line))) {
       // What forms on the way does so before a later reactant may run short: it counts from what ratios count from.

@@ -168,8 +168,8 @@ function productWorking(plan: Plan, table: ReactionTable, line: ComputedLine, co
 
 /** Where two may set the limit: what is counted from, the mean of the smaller of two uncertain amounts. */
 function closeRows(table: ReactionTable): WorkPiece[][] {
-  if (!table.eitherLimits) return []
-  const [, second] = table.eitherLimits.map((id) => computedLine(table, id))
+  if (!table.eitherLimits || table.extent !== table.eitherLimits.extent) return []
+  const [, second] = table.eitherLimits.lines.map((id) => computedLine(table, id))
   return [
     [
       text(`as near: ${second!.substance.name}, `),
