@@ -692,7 +692,7 @@ export const meetingTable: readonly Meeting[] = [
     other: 'water',
     grave: 'injures',
     happens: 'it reacts violently, and from most of them acid gas comes off',
-    // Which gas differs: hydrogen chloride or bromide, sulfur dioxide with it, or none.
+    // Which gas differs from one to the next (meetings.ts, fromWater).
     instead: dry,
     meant: drowns,
   },
@@ -700,7 +700,7 @@ export const meetingTable: readonly Meeting[] = [
     one: 'acyl halide',
     other: 'alcohol',
     grave: 'heed',
-    happens: 'it acylates with heat, and hydrogen chloride comes off where no base takes it up',
+    happens: 'it acylates with heat, and hydrogen chloride or bromide comes off where no base takes it up',
     gas: { of: 'hydrogen chloride', perOne: 1, needs: 1 },
     instead: 'Cold, dropwise, with base or a trap.',
   },

@@ -1,5 +1,6 @@
 import { gasMolarVolume } from '../substance/acidBase'
 import type { Substance } from '../substance/substance'
+import { readFormula } from '../substance/readFormula'
 import { equivalentsOf } from './equivalents'
 import type { Meeting } from './meeting'
 import { meetingTable } from './meetingTable'
@@ -43,9 +44,35 @@ export function betweenTwo(one: Kept, other: Kept): string | undefined {
 
 type Amount = { substance: Pick<Substance, 'formula' | 'groups'>; mmol: number }
 
-/** mmol of gas from a meeting: as far as the scarcer of the two goes; 0 where none comes off. */
-export function gasOf({ gas, one: as, other: asOther }: Meeting, one: Amount, other: Amount): number {
-  if (!gas) return 0
+type Gas = NonNullable<Meeting['gas']>
+
+/** Moles of gas from a mole of what water takes apart, by formula: at most, for water holds much of it back (Greenwood and Earnshaw, Chemistry of the Elements: hydrolysis of the halides). */
+const fromWater: Readonly<Record<string, readonly Gas[]>> = Object.fromEntries(
+  (
+    [
+      ['SOCl2', ['hydrogen chloride', 2], ['sulfur dioxide', 1]],
+      ['PCl3', ['hydrogen chloride', 3]],
+      ['PCl5', ['hydrogen chloride', 5]],
+      ['POCl3', ['hydrogen chloride', 3]],
+      ['PBr3', ['hydrogen bromide', 3]],
+      ['AlCl3', ['hydrogen chloride', 3]],
+      ['C2H3ClO', ['hydrogen chloride', 1]],
+      ['C7H5ClO', ['hydrogen chloride', 1]],
+    ] as const
+  ).map(([formula, ...gases]) => [formula, gases.map(([of, perOne]) => ({ of, perOne, needs: 0 }))]),
+)
+
+/** The gases of a meeting of these two: of what water takes apart by its formula, and of a bromide the bromide. */
+export function gasesOf(meeting: Meeting, one: Pick<Substance, 'formula'>): readonly Gas[] {
+  const { formula = '' } = one
+  if (meeting.one === 'water-reactive' && meeting.other === 'water') return fromWater[formula] ?? []
+  if (!meeting.gas) return []
+  const { Cl, Br } = meeting.one === 'acyl halide' ? readFormula(formula).atoms : {}
+  return [Br && !Cl ? { ...meeting.gas, of: 'hydrogen bromide' } : meeting.gas]
+}
+
+/** mmol of a gas from a meeting: as far as the scarcer of the two goes. */
+export function gasOf(gas: Gas, { one: as, other: asOther }: Meeting, one: Amount, other: Amount): number {
   const each = equivalentsOf(as, one.substance)
   const perOne = gas.perOne === 'each' ? each : gas.perOne
   const needs = gas.needs === 'each' ? each : gas.needs

@@ -1,6 +1,6 @@
 import type { Plan } from '../../plan/plan'
 import type { GasName } from '../../reaction/gases'
-import { gasLitres, gasOf } from '../../reaction/meetings'
+import { gasesOf, gasLitres, gasOf } from '../../reaction/meetings'
 import type { ReactionTable } from '../../reaction/reactionTable'
 import { stepContents } from './contents'
 import { pairName, pairsAmong } from './meetingsIn'
@@ -27,11 +27,18 @@ export function gasesIn(plan: Plan, table: ReactionTable, mmHg = 760): GasAt[] {
     for (const { meeting, one, other } of pairsAmong(contents)) {
       // Water is never short, weighed or not.
       const others = meeting.other === 'water' ? Infinity : other.mmol
-      if (!meeting.gas || one.mmol === null || others === null) continue
-      const name = `${pairName({ one, other })} ${meeting.gas.of}`
-      const mmol = gasOf(meeting, { substance: one.substance, mmol: one.mmol }, { substance: other.substance, mmol: others })
-      if (mmol > (here.get(name)?.mmol ?? 0))
-        here.set(name, { step, gas: meeting.gas.of, litres: 0, from: [one.substance.name, other.substance.name], mmol })
+      if (one.mmol === null || others === null) continue
+      for (const gas of gasesOf(meeting, one.substance)) {
+        const name = `${pairName({ one, other })} ${gas.of}`
+        const mmol = gasOf(
+          gas,
+          meeting,
+          { substance: one.substance, mmol: one.mmol },
+          { substance: other.substance, mmol: others },
+        )
+        if (mmol > (here.get(name)?.mmol ?? 0))
+          here.set(name, { step, gas: gas.of, litres: 0, from: [one.substance.name, other.substance.name], mmol })
+      }
     }
     return [...here].flatMap(([name, { mmol, ...at }]) => {
       const fresh = mmol - (before.get(name) ?? 0)
