@@ -36,7 +36,7 @@ export function forPlan(record: SubstanceRecord): Substance {
     id,
     name,
     ...(systematicName ? { systematicName } : {}),
-    formula,
+    ...(formula === undefined ? {} : { formula }),
     ...(smiles ? { smiles } : {}),
     ...(density ? { density } : {}),
     ...(melting ? { melting } : {}),
@@ -64,7 +64,7 @@ export const crystallisationSolvents: readonly Substance[] = usualSolvents.flatM
     {
       id,
       name,
-      formula,
+      ...(formula === undefined ? {} : { formula }),
       ...(antoine ? { antoine } : {}),
       ...(boiling ? { boiling } : {}),
       ...(smiles ? { smiles } : {}),

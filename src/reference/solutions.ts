@@ -165,7 +165,8 @@ export interface StockCard extends StockSolution {
 /** A stock solution worked out for a volume: what to take, and what its label says by the limits of the regulation. */
 export function stockCard(stock: StockSolution, toML: number): StockCard {
   const record = substanceRecords.find(({ id }) => id === stock.of)!
-  const gPerMol = molarMass(record.formula)
+  // A stock solution is of one substance, which has a formula: a test walks them.
+  const gPerMol = molarMass(record.formula!)
   const molPerL = molarityOf(stock.form, gPerMol)
   const gPerML = 'gPerML' in stock.form ? stock.form.gPerML : undefined
   const inWater = !('solvent' in stock.form) || stock.form.solvent === undefined

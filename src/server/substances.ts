@@ -61,7 +61,7 @@ export async function substanceCard(id: string, comparisons: readonly Comparison
   return {
     record,
     compared: comparisons.filter((each) => each.record === id && current.get(each.what) === each.value).map(({ what }) => what),
-    molarMass: molarMass(record.formula),
+    molarMass: record.formula === undefined ? null : molarMass(record.formula),
     drawing: await drawStructure(record.smiles, record.name),
     hazards: hazards.map(statementText),
     precautions: precautionsFor(hazards).map(statementText),
@@ -74,7 +74,7 @@ async function found(record: SubstanceRecord): Promise<FoundSubstance> {
   return {
     substance: forPlan(record),
     synonyms: record.synonyms ?? [],
-    molarMass: molarMass(record.formula),
+    molarMass: record.formula === undefined ? null : molarMass(record.formula),
     drawing: await drawStructure(record.smiles, record.name),
   }
 }

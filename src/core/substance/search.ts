@@ -6,7 +6,8 @@ export interface Named {
   name: string
   systematicName?: string
   synonyms?: readonly string[]
-  formula: string
+  /** Absent on a mixture. */
+  formula?: string
 }
 
 export interface SubstanceIndex<T extends Named> {
@@ -28,7 +29,8 @@ export function substanceIndex<T extends Named>(records: readonly T[]): Substanc
     entries: records.map((record) => ({
       record,
       names: [record.name, ...(record.systematicName ? [record.systematicName] : []), ...(record.synonyms ?? [])].map(plainName),
-      formulas: [...new Set([plainName(record.formula), plainName(inHillOrder(record.formula))])],
+      formulas:
+        record.formula === undefined ? [] : [...new Set([plainName(record.formula), plainName(inHillOrder(record.formula))])],
     })),
   }
 }

@@ -16,7 +16,7 @@ interface Listed {
   id: string
   name: string
   synonyms: string[]
-  formula: string
+  formula?: string
 }
 
 interface Props {
@@ -32,7 +32,8 @@ export interface Card {
   record: SubstanceRecord
   /** Names of its values that were compared with their source. */
   compared: string[]
-  molarMass: number
+  /** Null for a mixture. */
+  molarMass: number | null
   drawing: string | null
   hazards: string[]
   precautions: string[]
@@ -95,7 +96,7 @@ export function Reference({ list, card, asked, course, mayCompare }: Props) {
               >
                 {name}
               </Link>{' '}
-              <FormulaText formula={formula} />
+              {formula !== undefined && <FormulaText formula={formula} />}
               {synonyms.length > 0 && <small>{synonyms.join(', ')}</small>}
             </li>
           ))}
@@ -141,8 +142,12 @@ function CardSheet({
   const range = ({ lowC, highC }: { lowC: number; highC: number }) =>
     `${degrees(lowC)}${lowC === highC ? '' : `–${degrees(highC)}`} °C`
   const rows: [label: string, value: ReactNode, source?: string, what?: string][] = [
-    ['formula', <FormulaText key="f" formula={formula} />],
-    ['molar mass', `${writeNumber(molarMass, 2)} g/mol`, 'IUPAC standard atomic weights'],
+    ['formula', formula === undefined ? 'none' : <FormulaText key="f" formula={formula} />],
+    [
+      'molar mass',
+      molarMass === null ? 'a mixture: it has none' : `${writeNumber(molarMass, 2)} g/mol`,
+      'IUPAC standard atomic weights',
+    ],
   ]
   if (density)
     rows.push([
