@@ -7,6 +7,7 @@ import { migrate } from '@/data/migrate'
 import { isOn } from '@/server/day'
 import { build } from './build'
 import { stopAll, stopAllOnSignals } from './child'
+import { firstLink } from './first'
 import { databaseRecord, secretsOf, startDatabase } from './database'
 import { workFolder } from './home'
 import { keepRunning } from './keepRunning'
@@ -51,7 +52,7 @@ export async function demo(args: string[]): Promise<void> {
     const owner = connectTo(db.ownerUrl)
     await migrate(owner)
     await owner.close()
-    const made = await seed(db.ownerUrl)
+    const made = args.includes('--empty') ? null : await seed(db.ownerUrl)
     const options = {
       folder: built,
       dbUrl: db.appUrl,
@@ -63,14 +64,21 @@ export async function demo(args: string[]): Promise<void> {
     const served = await serve(options)
     const port = Number(new URL(served.address).port)
     keepRunning('the application', served.process, async () => (await serve({ ...options, port, exactly: true })).process)
+    const first = made === null ? await firstLink(db.appUrl, served.address) : undefined
     const note = [
       `Mozle: ${served.address}`,
       '',
-      'Demo sign-ins, all invented:',
-      ...made.people.map(({ role, signIn, password }) => `  ${role.padEnd(13)} ${signIn.padEnd(10)} ${password}`),
-      '',
-      `Bench codes for today, to type at ${served.address}/bench:`,
-      ...(await codesOfToday(db.ownerUrl)),
+      ...(made
+        ? [
+            'Demo sign-ins, all invented:',
+            ...made.people.map(({ role, signIn, password }) => `  ${role.padEnd(13)} ${signIn.padEnd(10)} ${password}`),
+            '',
+            `Bench codes for today, to type at ${served.address}/bench:`,
+            ...(await codesOfToday(db.ownerUrl)),
+          ]
+        : first
+          ? ['Nobody is here yet. The college begins at this address, which is good once and for a week:', `  ${first}`]
+          : ['The college has begun: sign in.']),
       '',
       'Ctrl-C stops all of it; the data stays in .mozle/demo. ./mozle demo --fresh starts over.',
     ].join('\n')

@@ -1,6 +1,8 @@
+import { ulid } from 'ulid'
 import { connectTo } from '@/data/connect'
 import {
   BottleRow,
+  CollegeRow,
   Course,
   EntryRow,
   LabSession,
@@ -8,13 +10,18 @@ import {
   Preparation,
   Revision,
   Run,
+  RunStudent,
   Section,
+  Student,
   StudentGroup,
   User,
 } from '@/data/models'
 import { writePlanFile } from '@/core/format/planFile'
 import { college, type College } from '@/demo/college'
 import { hashPassword } from '@/server/password'
+
+/** The term that a day lies in. */
+const termOf = (at: Date) => `${at.getMonth() >= 6 ? 'autumn' : 'spring'} ${at.getFullYear()}`
 
 /**
  * Writes the made-up college into an empty database; leaves one with people in it as it is. @returns the college
@@ -29,11 +36,21 @@ export async function seed(ownerUrl: string, at = new Date()): Promise<College> 
       const options = { transaction }
       const { course, people, sections, preparations, sessions } = made
       const owner = people[0]!.id
+      const students = sections.flatMap(({ groups }) =>
+        groups.flatMap(({ id, members }) => members.split(', ').map((name) => ({ id: ulid(), studentGroup: id, name }))),
+      )
+      await CollegeRow.create({ id: ulid(), title: course.college, zone: course.zone, keepNamesMonths: 0 }, options)
       await User.bulkCreate(
-        people.map(({ id, signIn, name }, index) => ({ id, signIn, name, passwordHash: hashes[index]! })),
+        people.map(({ id, signIn, name }, index) => ({
+          id,
+          signIn,
+          name,
+          passwordHash: hashes[index]!,
+          administrator: index === 0,
+        })),
         options,
       )
-      await Course.create({ ...course, lab: JSON.stringify(course.lab) }, options)
+      await Course.create({ ...course, term: termOf(at), lab: JSON.stringify(course.lab) }, options)
       await Membership.bulkCreate(
         people.map(({ id, role }) => ({ user: id, course: course.id, role })),
         options,
@@ -44,6 +61,10 @@ export async function seed(ownerUrl: string, at = new Date()): Promise<College> 
       )
       await StudentGroup.bulkCreate(
         sections.flatMap(({ id, groups }) => groups.map((group) => ({ ...group, section: id }))),
+        options,
+      )
+      await Student.bulkCreate(
+        students.map((student, place) => ({ ...student, place })),
         options,
       )
       await Preparation.bulkCreate(
@@ -92,6 +113,12 @@ export async function seed(ownerUrl: string, at = new Date()): Promise<College> 
             studentGroup: group,
             lastSeq: entries.length,
           })),
+          options,
+        )
+        await RunStudent.bulkCreate(
+          session.runs.flatMap(({ id, group }) =>
+            students.filter((each) => each.studentGroup === group).map((each, place) => ({ run: id, student: each.id, place })),
+          ),
           options,
         )
         await EntryRow.bulkCreate(

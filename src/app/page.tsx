@@ -7,12 +7,12 @@ import { today } from '@/server/today'
 import type { SessionHead } from '@/server/sessions'
 
 export default async function Today() {
-  const { actor, course, courses, may } = await visitor('/', 'plan.read')
+  const { actor, course, courses, frame, may } = await visitor('/', 'plan.read')
   const at = new Date()
   const { now, next, last, waiting } = await today(course.id, actor, at)
   const opens = may('run.read')
   return (
-    <Frame place="today" who={actor.name} aside={course.college} course={course.id} courses={courses}>
+    <Frame place="today" who={actor.name} aside={course.college} course={course.id} courses={courses} {...frame}>
       <main className="page-only today">
         <div className="head">
           <h1>Today</h1>

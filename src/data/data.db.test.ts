@@ -41,6 +41,7 @@ describe('migrations', () => {
       '0005-kept-promises',
       '0006-form-beside-bytes',
       '0007-compared-values',
+      '0008-a-real-college',
     ])
     expect(await migrate(owner)).toEqual([])
     // A draft has moved to its own table; a document without a title keeps that of its preparation.

@@ -2,6 +2,7 @@ import { Op, QueryTypes, UniqueConstraintError, type Transaction } from 'sequeli
 import type { Entry } from '@/core/run/entry'
 import { database } from './connect'
 import { EntryRow, Run } from './models'
+import { withNames } from './writers'
 
 /** An entry with the number the server gave it and the server's time. */
 export type NumberedEntry = Entry & { seq: number; received: string }
@@ -38,11 +39,11 @@ export const mostEntries = 10_000
  */
 export async function appendEntries(run: string, entries: readonly Entry[], received: Date): Promise<NumberedEntry[]> {
   try {
-    return await addAll(run, entries, received)
+    return await withNames(await addAll(run, entries, received))
   } catch (error) {
     if (!(error instanceof UniqueConstraintError)) throw error
     // Some are in the book already: the usual case of a tablet that did not hear the answer.
-    return addUnknown(run, entries, received)
+    return withNames(await addUnknown(run, entries, received))
   }
 }
 
@@ -124,6 +125,7 @@ export async function readEntries(
   })
   const byRun: Record<string, NumberedEntry[]> = Object.fromEntries(runs.map((run) => [run, []]))
   for (const row of runs.length === 0 ? [] : rows) byRun[row.run]!.push(fromRow(row))
+  await withNames(Object.values(byRun).flat())
   return byRun
 }
 

@@ -7,6 +7,7 @@ import { laboratory } from './migrations/0004-laboratory'
 import { keptPromises } from './migrations/0005-kept-promises'
 import { formBesideBytes } from './migrations/0006-form-beside-bytes'
 import { comparedValues } from './migrations/0007-compared-values'
+import { aRealCollege } from './migrations/0008-a-real-college'
 
 const migrations = {
   '0001-people-and-plans': peopleAndPlans,
@@ -16,6 +17,7 @@ const migrations = {
   '0005-kept-promises': keptPromises,
   '0006-form-beside-bytes': formBesideBytes,
   '0007-compared-values': comparedValues,
+  '0008-a-real-college': aRealCollege,
 }
 
 export type MigrationName = keyof typeof migrations
@@ -23,6 +25,8 @@ export type MigrationName = keyof typeof migrations
 /** What the application's own user may do with a table, where it is less than read, add, change and delete. */
 const lessThanAll: Readonly<Record<string, string>> = {
   entry: 'SELECT, INSERT',
+  deed: 'SELECT, INSERT',
+  approval: 'SELECT, INSERT',
   // A revision is added when it is published; afterwards its state moves on, and what cannot be read is marked.
   revision: 'SELECT, INSERT, UPDATE (state, fault)',
 }

@@ -16,7 +16,44 @@ export class User extends Row<User> {
   declare id: string
   declare signIn: string
   declare name: string
+  /** Empty until an invitation is taken up: no password fits it. */
   declare passwordHash: string
+  /** Looks after the college: its courses, its people, and the record of what was done. */
+  declare administrator: CreationOptional<boolean>
+  /** When the person was withdrawn from the college; null for those who are here. */
+  declare withdrawnAt: CreationOptional<Date | null>
+}
+
+/** The one college of a database. */
+export class CollegeRow extends Row<CollegeRow> {
+  declare id: string
+  declare title: string
+  declare zone: string
+  /** Months after a session after which students' names are no longer kept; 0: for good. */
+  declare keepNamesMonths: number
+}
+
+/** A link with which a person chooses a password; without a person, the one with which a college begins. */
+export class Invitation extends Row<Invitation> {
+  declare id: string
+  declare user: string | null
+  /** SHA-256 of the secret in the link. */
+  declare tokenHash: string
+  declare madeAt: Date
+  declare madeBy: string | null
+  declare endsAt: Date
+  declare usedAt: CreationOptional<Date | null>
+}
+
+/** Something a person did. The application's database user may read and add, and has no right to update or delete. */
+export class Deed extends Row<Deed> {
+  declare id: string
+  declare at: Date
+  declare person: string | null
+  declare course: string | null
+  declare what: string
+  declare about: string
+  declare from: string
 }
 
 /** A sign-in on one device. It ends when its row goes, or when the person's password is no longer the one it was opened with. */
@@ -47,6 +84,11 @@ export class Course extends Row<Course> {
   declare zone: string
   /** How the laboratory works (core/lab), as JSON; null while nobody has said. */
   declare lab: CreationOptional<string | null>
+  /** Such as autumn 2026; empty where nobody has said. */
+  declare term: CreationOptional<string>
+  declare copiedFrom: CreationOptional<string | null>
+  /** True where a second person approves a plan before a session of it is set. */
+  declare approval: CreationOptional<boolean>
 }
 
 export class Membership extends Row<Membership> {
@@ -66,7 +108,48 @@ export class StudentGroup extends Row<StudentGroup> {
   declare id: string
   declare section: string
   declare bench: number
+  /** Names of its members, written from their rows (server/students.ts). */
   declare members: string
+  /** When it was given up; null for a group that is there. */
+  declare leftAt: CreationOptional<Date | null>
+}
+
+/** A student: a name and nothing else, without an account. */
+export class Student extends Row<Student> {
+  declare id: string
+  /** Null for one who has left. */
+  declare studentGroup: string | null
+  /** Null once it is no longer kept. */
+  declare name: string | null
+  declare place: number
+}
+
+/** Who belongs to a run. */
+export class RunStudent extends Row<RunStudent> {
+  declare run: string
+  declare student: string
+  declare place: number
+  declare absent: CreationOptional<boolean>
+}
+
+/** A further day of a run, with its code. */
+export class RunDay extends Row<RunDay> {
+  declare run: string
+  declare session: string
+  declare code: string
+}
+
+/** That a second person has approved a published plan. */
+export class Approval extends Row<Approval> {
+  declare revision: string
+  declare person: string
+  declare at: Date
+}
+
+/** The secret address under which a person's sessions can be read as a calendar. */
+export class Feed extends Row<Feed> {
+  declare tokenHash: string
+  declare user: string
 }
 
 export class Preparation extends Row<Preparation> {
@@ -152,6 +235,13 @@ export class LabSession extends Row<LabSession> {
   declare startsAt: Date
   declare endsAt: Date
   declare room: string
+  declare cancelledAt: CreationOptional<Date | null>
+  /** Why it was cancelled. */
+  declare reason: CreationOptional<string | null>
+  /** The session whose runs go on here; such a day has no runs of its own. */
+  declare goesOnFrom: CreationOptional<string | null>
+  /** The step with which this day begins by the plan. */
+  declare beginsAtStep: CreationOptional<string | null>
 }
 
 /** One group's run in one lab session. */
@@ -199,19 +289,48 @@ const moment = () => ({ type: DataTypes.DATE(3), allowNull: false })
 /** Ties the model classes to a connection. */
 export function defineModels(sequelize: Sequelize): void {
   const table = (tableName: string) => ({ sequelize, tableName })
-  User.init({ id: key(), signIn: text(), name: text(), passwordHash: text(200) }, table('user'))
+  const flag = () => ({ type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false })
+  const perhaps = () => ({ type: DataTypes.DATE(3) })
+  const maybe = () => ({ type: DataTypes.CHAR(26) })
+  User.init(
+    { id: key(), signIn: text(), name: text(), passwordHash: text(200), administrator: flag(), withdrawnAt: perhaps() },
+    table('user'),
+  )
+  CollegeRow.init({ id: key(), title: text(), zone: text(60), keepNamesMonths: whole() }, table('college'))
+  Invitation.init(
+    { id: key(), user: maybe(), tokenHash: text(64), madeAt: moment(), madeBy: maybe(), endsAt: moment(), usedAt: perhaps() },
+    table('invitation'),
+  )
+  Deed.init(
+    { id: key(), at: moment(), person: maybe(), course: maybe(), what: text(40), about: text(500), from: text(80) },
+    table('deed'),
+  )
   SignIn.init({ id: key(), user: ulid(), password: text(64), openedAt: moment() }, table('sign_in'))
   Attempt.init(
     { key: { ...text(200), primaryKey: true }, failures: whole(), last: moment(), until: moment(), token: ulid() },
     table('attempt'),
   )
   Course.init(
-    { id: key(), title: text(), college: text(), zone: text(60), lab: { type: DataTypes.TEXT('long') } },
+    {
+      id: key(),
+      title: text(),
+      college: text(),
+      zone: text(60),
+      lab: { type: DataTypes.TEXT('long') },
+      term: { ...text(60), defaultValue: '' },
+      copiedFrom: maybe(),
+      approval: flag(),
+    },
     table('course'),
   )
   Membership.init({ user: key(), course: key(), role: text(20) }, table('membership'))
   Section.init({ id: key(), course: ulid(), name: text() }, table('section'))
-  StudentGroup.init({ id: key(), section: ulid(), bench: whole(), members: text(200) }, table('student_group'))
+  StudentGroup.init({ id: key(), section: ulid(), bench: whole(), members: text(200), leftAt: perhaps() }, table('student_group'))
+  Student.init({ id: key(), studentGroup: maybe(), name: { type: DataTypes.STRING(120) }, place: whole() }, table('student'))
+  RunStudent.init({ run: key(), student: key(), place: whole(), absent: flag() }, table('run_student'))
+  RunDay.init({ run: key(), session: key(), code: { type: DataTypes.CHAR(6), allowNull: false } }, table('run_day'))
+  Approval.init({ revision: key(), person: ulid(), at: moment() }, table('approval'))
+  Feed.init({ tokenHash: { ...text(64), primaryKey: true }, user: ulid() }, table('feed'))
   Preparation.init({ id: key(), course: ulid(), title: text(200), archivedAt: { type: DataTypes.DATE(3) } }, table('preparation'))
   BottleRow.init(
     {
@@ -266,7 +385,18 @@ export function defineModels(sequelize: Sequelize): void {
     table('revision'),
   )
   LabSession.init(
-    { id: key(), section: ulid(), revision: ulid(), startsAt: moment(), endsAt: moment(), room: text() },
+    {
+      id: key(),
+      section: ulid(),
+      revision: ulid(),
+      startsAt: moment(),
+      endsAt: moment(),
+      room: text(),
+      cancelledAt: perhaps(),
+      reason: { type: DataTypes.STRING(200) },
+      goesOnFrom: maybe(),
+      beginsAtStep: { type: DataTypes.STRING(80) },
+    },
     table('lab_session'),
   )
   Run.init(

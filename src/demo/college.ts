@@ -222,7 +222,7 @@ export function college(at: Date, zone: string): College {
       scale: scale[index]!,
       code: code(),
       readCode: readCode(),
-      entries: write(index, `Bench ${group.bench}: ${group.members}`),
+      entries: write(index, `Bench ${group.bench}`),
     }))
 
   const lastWeek = atClock(-7, 13, 30)

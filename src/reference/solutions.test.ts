@@ -1,6 +1,6 @@
 import fc from 'fast-check'
-import { makeUp, molarityOf } from '@/core/stores/makeUp'
-import { dilutionHazards } from '@/core/safety/dilutionHazards'
+import { makeUp, molarityOf } from '@/core/reaction/makeUp'
+import { dilutionHazards } from '@/core/substance/dilutionHazards'
 import type { Form } from '@/core/plan/plan'
 import { hazardStatements } from './hazardStatements'
 import { substanceRecords } from './records'

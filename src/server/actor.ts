@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import { database } from '@/data/connect'
-import { peopleOfSignIns, placesOfRuns, type PlaceOfRun, type SignedInPerson } from '@/data/people'
+import { dayOfCode, peopleOfSignIns, placesOfRuns, type PlaceOfRun, type SignedInPerson } from '@/data/people'
 import { readCookie, signInMs } from './cookies'
 import { dayIn } from './day'
 import { labFrom } from './laboratory'
@@ -31,8 +31,8 @@ export async function peopleSignedIn(signIns: readonly string[], now: Date): Pro
   )
 }
 
-function personFrom({ id, name, roles, signIn }: SignedInPerson): Person {
-  return { kind: 'user', id, name, roles, signIn }
+function personFrom({ id, name, roles, administrator, signIn }: SignedInPerson): Person {
+  return { kind: 'user', id, name, roles, administrator, signIn }
 }
 
 /** The bench this tablet is bound to, or null. */
@@ -40,7 +40,7 @@ export async function benchHere(now = new Date()): Promise<BenchActor | null> {
   database()
   const { bench } = await readCookie('bench')
   if (!bench) return null
-  const [place] = await placesOfRuns({ ids: [bench.run] })
+  const place = dayOfCode(await placesOfRuns({ ids: [bench.run] }), bench.run, bench.code)
   return place ? benchAt(place, bench.code, now) : null
 }
 

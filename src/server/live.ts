@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import { lastNumbers, readEntries } from '@/data/entries'
-import { placesOfRuns } from '@/data/people'
+import { dayOfCode, placesOfRuns } from '@/data/people'
 import { benchAt, peopleSignedIn } from './actor'
 import type { OpenAnswer } from './openAnswers'
 import { may, type Actor } from './rights'
@@ -140,7 +140,7 @@ export async function recheck(now = new Date()): Promise<void> {
   const [people, places] = await Promise.all([peopleSignedIn(signIns, now), placesOfRuns({ ids: runs })])
   for (const watcher of [...watch.watchers]) {
     const { actor, course } = watcher
-    const place = actor.kind === 'bench' ? places.find(({ run }) => run === actor.run) : undefined
+    const place = actor.kind === 'bench' ? dayOfCode(places, actor.run, actor.code) : undefined
     const current =
       actor.kind === 'user' ? (people.get(actor.signIn ?? '') ?? null) : place ? benchAt(place, actor.code, now) : null
     const subject = actor.kind === 'bench' ? { course, run: actor.run } : { course }

@@ -1,5 +1,6 @@
 import { notFound, redirect } from 'next/navigation'
 import type { Lab } from '@/core/lab/lab'
+import { database } from '@/data/connect'
 import { Course } from '@/data/models'
 import { signedIn, type Person } from './actor'
 import { sealedCookie } from './cookies'
@@ -19,7 +20,24 @@ export interface Visitor {
   /** All courses of this person, when there are several. */
   courses: CourseHead[]
   may: (right: Right) => boolean
+  /** Which further places this person has, for the frame. */
+  frame: { mayCourse: boolean; mayCollege: boolean }
 }
+
+/** The connection is there before a page that anybody may open asks for something. */
+export const ready = (): void => void database()
+
+/** The administrator who opens a page of the college; anyone else is sent to sign in, or finds no such page. */
+export async function collegeVisitor(path: string): Promise<Pick<Visitor, 'actor' | 'courses' | 'frame'>> {
+  const actor = await signedIn()
+  if (!actor) redirect(`/sign-in?to=${encodeURIComponent(path)}`)
+  if (!may(actor, 'college.write', { course: '' })) notFound()
+  const own = await Course.findAll({ where: { id: Object.keys(actor.roles) }, order: [['title', 'ASC']] })
+  return { actor, courses: own.length > 1 ? own.map(head) : [], frame: { mayCourse: own.length > 0, mayCollege: true } }
+}
+
+/** A course as it is chosen: two terms of one course are told apart. */
+const head = ({ id, title, term }: Course): CourseHead => ({ id, title: term ? `${title}, ${term}` : title })
 
 /**
  * The person who opens a page, with the rights they have in the course of what it shows, never in another of theirs; anyone else is sent to sign in and comes back afterwards. Without one of the
@@ -29,7 +47,7 @@ export async function visitor(path: string, need: Right | readonly Right[], abou
   const actor = await signedIn()
   if (!actor) redirect(`/sign-in?to=${encodeURIComponent(path)}`)
   const own = await Course.findAll({ where: { id: Object.keys(actor.roles) }, order: [['title', 'ASC']] })
-  if (own.length === 0) redirect('/sign-in?none=1')
+  if (own.length === 0) redirect(actor.administrator ? '/college' : '/sign-in?none=1')
   const wanted = about ? (await orNotFound(about)).course : (await sealedCookie('user')).course
   const course = own.find(({ id }) => id === wanted) ?? (about ? notFound() : own[0]!)
   const allowed = (right: Right) => may(actor, right, { course: course.id })
@@ -37,8 +55,9 @@ export async function visitor(path: string, need: Right | readonly Right[], abou
   return {
     actor,
     course: { id: course.id, title: course.title, college: course.college, zone: course.zone, lab: labFrom(course.lab) },
-    courses: own.length > 1 ? own.map(({ id, title }) => ({ id, title })) : [],
+    courses: own.length > 1 ? own.map(head) : [],
     may: allowed,
+    frame: { mayCourse: allowed('session.read'), mayCollege: actor.administrator === true },
   }
 }
 

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import path from 'node:path'
 import type { CourseRole } from '@/data/models'
-import { may, rights, type Actor, type BenchState, type Right } from './rights'
+import { collegeRights, may, rights, type Actor, type BenchState, type Right } from './rights'
 
 const person = (role: CourseRole): Actor => ({ kind: 'user', id: 'u', name: 'Test', roles: { here: role } })
 const benchIn = (state: BenchState): Actor => ({
@@ -29,8 +29,11 @@ const expected: Record<CourseRole, Right[]> = {
     'run.read',
     'run.sign',
     'results.read',
+    'people.write',
+    'section.write',
+    'approve',
   ],
-  demonstrator: ['plan.read', 'session.read', 'code.read', 'code.write', 'run.read', 'run.sign', 'results.read'],
+  demonstrator: ['plan.read', 'session.read', 'code.read', 'code.write', 'run.read', 'run.sign', 'results.read', 'approve'],
   stores: ['plan.read', 'shelf.write', 'session.read'],
   reader: ['plan.read', 'results.read'],
 }
@@ -60,7 +63,17 @@ describe('rights', () => {
   })
 
   test('nobody may do nothing', () => {
-    for (const right of rights) expect(may(null, right, { course: 'here' })).toBe(false)
+    for (const right of [...rights, ...collegeRights]) expect(may(null, right, { course: 'here' })).toBe(false)
+  })
+
+  test('the college is looked after by its administrator alone, who has no right in a course by that', () => {
+    const administrator: Actor = { kind: 'user', id: 'u', name: 'Test', roles: {}, administrator: true }
+    for (const right of collegeRights) {
+      expect(may(administrator, right, { course: '' })).toBe(true)
+      for (const role of Object.keys(expected) as CourseRole[]) expect(may(person(role), right, { course: 'here' })).toBe(false)
+      expect(may(benchIn('open'), right, { course: 'here', run: 'ours' })).toBe(false)
+    }
+    for (const right of rights) expect(may(administrator, right, { course: 'here' })).toBe(false)
   })
 })
 
@@ -80,10 +93,17 @@ describe('every route and page asks for its right', () => {
   })
 
   test('pages ask for a visitor and a right, or are the open ones', () => {
-    const open = ['bench/page.tsx', 'sign-in/page.tsx']
+    // A link with a secret is checked where it is read.
+    const open = [
+      'bench/page.tsx',
+      'bench/open/page.tsx',
+      'sign-in/page.tsx',
+      'first/[token]/page.tsx',
+      'invitation/[token]/page.tsx',
+    ]
     for (const file of files.filter((name) => name.endsWith('page.tsx') && !open.includes(name))) {
       const text = readFileSync(path.join(app, file), 'utf8')
-      expect([file, /await visitor\([^;]*'[a-z]+\.[a-z]+'/.test(text)]).toEqual([file, true])
+      expect([file, /await visitor\([^;]*'[a-z]+\.[a-z]+'|await collegeVisitor\(/.test(text)]).toEqual([file, true])
     }
   })
 })

@@ -1,5 +1,8 @@
 import type { CourseRole } from '@/data/models'
 
+/** What a person may be in a course. */
+export const roles = ['owner', 'demonstrator', 'stores', 'reader'] as const satisfies readonly CourseRole[]
+
 /** Everything that can be allowed. */
 export const rights = [
   'plan.read',
@@ -14,7 +17,14 @@ export const rights = [
   'run.write',
   'run.sign',
   'results.read',
+  'people.write',
+  'section.write',
+  'approve',
 ] as const
+
+/** What the college's administrator may do, whatever the course. */
+export const collegeRights = ['college.write', 'record.read'] as const
+export type CollegeRight = (typeof collegeRights)[number]
 
 export type Right = (typeof rights)[number]
 
@@ -32,8 +42,11 @@ const granted: Record<CourseRole, readonly Right[]> = {
     'run.read',
     'run.sign',
     'results.read',
+    'people.write',
+    'section.write',
+    'approve',
   ],
-  demonstrator: ['plan.read', 'session.read', 'code.read', 'code.write', 'run.read', 'run.sign', 'results.read'],
+  demonstrator: ['plan.read', 'session.read', 'code.read', 'code.write', 'run.read', 'run.sign', 'results.read', 'approve'],
   stores: ['plan.read', 'shelf.write', 'session.read'],
   reader: ['plan.read', 'results.read'],
 }
@@ -52,7 +65,14 @@ export type BenchState = 'open' | 'late' | 'reading'
 
 /** A signed-in person, or a tablet bound to one run. */
 export type Actor =
-  | { kind: 'user'; id: string; name: string; roles: Readonly<Record<string, CourseRole>>; signIn?: string }
+  | {
+      kind: 'user'
+      id: string
+      name: string
+      roles: Readonly<Record<string, CourseRole>>
+      administrator?: boolean
+      signIn?: string
+    }
   | {
       kind: 'bench'
       run: string
@@ -72,9 +92,13 @@ export interface Subject {
   run?: string
 }
 
+const isCollegeRight = (right: Right | CollegeRight): right is CollegeRight =>
+  (collegeRights as readonly string[]).includes(right)
+
 /** True only where a rule grants it: by the person's role in that course, or by the bench's own run. */
-export function may(actor: Actor | null, right: Right, subject: Subject): boolean {
+export function may(actor: Actor | null, right: Right | CollegeRight, subject: Subject): boolean {
   if (!actor) return false
+  if (isCollegeRight(right)) return actor.kind === 'user' && actor.administrator === true
   if (actor.kind === 'bench')
     return subject.run === actor.run && subject.course === actor.course && grantedToBench[actor.state].includes(right)
   const role = Object.hasOwn(actor.roles, subject.course) ? actor.roles[subject.course] : undefined

@@ -7,19 +7,22 @@ import { database } from '@/data/connect'
 import { benchHere, signedIn } from './actor'
 import { UnreadableDocument } from './documents'
 import { Refusal } from './refusal'
-import { may, type Actor, type Right, type Subject } from './rights'
+import { record, type DeedKind } from './deeds'
+import { may, type Actor, type CollegeRight, type Right, type Subject } from './rights'
 
 type Params = Record<string, string>
 
 interface Guarded<P extends Params, B> {
   /** The right that is asked for, or why anyone may call this. */
-  need: Right | { open: string }
+  need: Right | CollegeRight | { open: string }
   /** What the right is asked for; not needed for an open route. Throws Refusal 404 where there is no such thing. */
   subject?: (params: P, people: readonly (Actor | null)[]) => Promise<Subject>
   /** The same where only the body names it. */
   subjectOfBody?: (body: B) => Promise<Subject>
   /** What the request's JSON must be. */
   body?: Schema<B>
+  /** What was done, where it stands in the record of what people did. */
+  deed?: DeedKind
 }
 
 export interface Call<P extends Params, B> {
@@ -54,6 +57,8 @@ export function route<P extends Params = Params, B = undefined>(
       const body = guard.body ? await readBody(request, guard.body) : (undefined as B)
       const { actor, about } = early ?? (await allowed(guard, people, params, body))
       const answer = await handle({ request, params, actor, about, body })
+      if (guard.deed && actor?.kind === 'user')
+        await record({ what: guard.deed, person: actor.id, course: about?.course, about: params, from: addressOf(request) })
       return answer instanceof Response ? answer : NextResponse.json(answer ?? { ok: true })
     } catch (error) {
       return refusalOf(error)
@@ -76,6 +81,12 @@ async function allowed<P extends Params, B>(
   if (!actor) throw new Refusal(403, 'Your role in this course does not allow this.')
   return { actor, about }
 }
+
+/** The subject of a route that is about a course by its id. */
+export const courseOf = <P extends { id: string }>({ id }: P): Promise<Subject> => Promise.resolve({ course: id })
+
+/** The subject of a route about the whole college. */
+export const college = (): Promise<Subject> => Promise.resolve({ course: '' })
 
 /** The person behind a call whose right only people hold. @throws Refusal 403 for a bench */
 export function personOf(actor: Actor | null): Actor & { kind: 'user' } {

@@ -13,6 +13,7 @@ import type { BenchActor, Person } from './actor'
 import { planOfRevision } from './documents'
 import { labFrom } from './laboratory'
 import { nudge } from './live'
+import { record } from './deeds'
 import { Refusal } from './refusal'
 import { may, type Actor, type Subject } from './rights'
 import { checkPassword } from './signIn'
@@ -99,7 +100,8 @@ export async function writeEntries(
       const { clockMs: _claimed, ...rest } = entry
       good.push({
         ...rest,
-        by: `Bench ${bench.bench}: ${bench.members}`.slice(0, 80),
+        // Names stand beside the log, where they can be forgotten.
+        by: `Bench ${bench.bench}`,
         ...(off === undefined ? {} : { clockMs: off }),
       } as Entry)
     } catch (error) {
@@ -149,9 +151,11 @@ export async function signStep(
   step: string,
   signer: Person | { signIn: string; password: string; from: string },
   device: string,
+  from: string,
   now = new Date(),
 ): Promise<NumberedEntry[]> {
-  const person = 'kind' in signer ? signer : await signerByPassword(signer, await subjectOfRun(id))
+  const subject = await subjectOfRun(id)
+  const person = 'kind' in signer ? signer : await signerByPassword(signer, subject)
   const view = await viewRun(id)
   const state = foldRun(view.plan, view.scale, view.entries).steps.find((candidate) => candidate.step.id === step)
   if (!state?.step.witness) throw new Refusal(400, 'Nothing in this step needs a signature.')
@@ -165,7 +169,7 @@ export async function signStep(
     step,
     body: { covers },
     at: now.toISOString(),
-    by: person.name,
+    by: person.id,
     device,
     supersedes: null,
     reason: null,
@@ -173,6 +177,7 @@ export async function signStep(
     clockMs: 0,
   }
   const signed = await appendEntries(id, [entry], now)
+  await record({ what: 'signed', person: person.id, course: subject.course, about: { run: id, step }, from }, now)
   nudge()
   return signed
 }
@@ -198,7 +203,7 @@ export async function writeFinding(
       id: ulid(now.getTime()),
       ...found,
       at: now.toISOString(),
-      by: person.name,
+      by: person.id,
       device: 'results page',
       supersedes: before?.id ?? null,
       reason: before ? 'found anew' : null,

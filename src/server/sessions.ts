@@ -1,22 +1,24 @@
-import { randomInt } from 'node:crypto'
 import { QueryTypes } from 'sequelize'
-import { ulid } from 'ulid'
 import { substanceOf, type Plan } from '@/core/plan/plan'
 import { madeLine } from '@/core/edit/sequence'
+import { days, lengthOf } from '@/core/plan/duration'
 import { computedLine, reactionTable } from '@/core/reaction/reactionTable'
 import { database } from '@/data/connect'
 import { readEntries, type NumberedEntry } from '@/data/entries'
-import { LabSession, Preparation, Revision, Run, Section, StudentGroup } from '@/data/models'
+import { LabSession, Preparation, Revision, Run, RunDay, Section, StudentGroup } from '@/data/models'
 import { planOfRevision, readDocument, UnreadableDocument } from './documents'
-import { recheck } from './live'
 import { Refusal } from './refusal'
 import { earlierProducts, type Earlier } from './sequences'
 import type { Subject } from './rights'
+import { presence } from './students'
 
 export interface RunView {
   id: string
   bench: number
   members: string
+  group: string
+  /** Who belongs to it, and who is not there. */
+  people: { id: string; name: string | null; absent: boolean }[]
   scale: number
   /** Only for those who may hand it out. */
   code: string | null
@@ -36,12 +38,18 @@ export interface SessionHead {
   endsAt: string
   room: string
   benches: number
+  /** The session whose runs go on here; null for one with runs of its own. */
+  goesOnFrom: string | null
+  cancelled: boolean
+  reason: string | null
   revision: { id: string; preparation: string; number: number; state: 'published' | 'superseded' }
   zone: string
 }
 
 export interface SessionView extends SessionHead {
   plan: Plan
+  /** Every day of these runs, this one among them. */
+  days: SessionHead[]
   runs: RunView[]
 }
 
@@ -54,7 +62,11 @@ export async function subjectOfSession(id: string): Promise<Subject> {
 
 /** Ids of the runs of a session. */
 export async function runsOfSession(session: string): Promise<string[]> {
-  return (await Run.findAll({ where: { session }, attributes: ['id'] })).map(({ id }) => id)
+  const [own, later] = await Promise.all([
+    Run.findAll({ where: { session }, attributes: ['id'] }),
+    RunDay.findAll({ where: { session }, attributes: ['run'] }),
+  ])
+  return [...own.map(({ id }) => id), ...later.map(({ run }) => run)]
 }
 
 export async function subjectOfSection(id: string): Promise<Subject> {
@@ -72,6 +84,9 @@ interface HeadRow {
   endsAt: Date | string
   room: string
   benches: number | bigint
+  goesOnFrom: string | null
+  cancelledAt: Date | string | null
+  reason: string | null
   revision: string
   preparation: string
   number: number
@@ -87,13 +102,15 @@ async function heads(
 ): Promise<SessionHead[]> {
   const rows = await database().query<HeadRow>(
     `SELECT l.id, c.id AS course, c.zone, s.name AS section, l.starts_at AS startsAt, l.ends_at AS endsAt, l.room,
-       (SELECT COUNT(*) FROM run WHERE run.session = l.id) AS benches, r.id AS revision, r.preparation, r.number, r.state, r.title
+       (SELECT COUNT(*) FROM run WHERE run.session = l.id) + (SELECT COUNT(*) FROM run_day WHERE run_day.session = l.id) AS benches,
+       l.goes_on_from AS goesOnFrom, l.cancelled_at AS cancelledAt, l.reason, r.id AS revision, r.preparation, r.number, r.state, r.title
      FROM lab_session l JOIN section s ON s.id = l.section JOIN course c ON c.id = s.course JOIN revision r ON r.id = l.revision
      WHERE ${where} ORDER BY ${order}`,
     { replacements, type: QueryTypes.SELECT },
   )
-  return rows.map(({ revision, preparation, number, state, startsAt, endsAt, benches, ...row }) => ({
+  return rows.map(({ revision, preparation, number, state, startsAt, endsAt, benches, cancelledAt, ...row }) => ({
     ...row,
+    cancelled: cancelledAt !== null,
     startsAt: new Date(startsAt).toISOString(),
     endsAt: new Date(endsAt).toISOString(),
     benches: Number(benches),
@@ -120,9 +137,13 @@ export async function sessionsAround(
   at: Date,
 ): Promise<{ now: SessionHead[]; next: SessionHead | null; last: SessionHead | null }> {
   const [now, next, last] = await Promise.all([
-    heads('c.id = :course AND l.starts_at <= :at AND l.ends_at >= :at', { course, at }),
-    heads('c.id = :course AND l.starts_at > :at', { course, at }, 'l.starts_at ASC, l.id ASC LIMIT 1'),
-    heads('c.id = :course AND l.starts_at <= :at AND l.ends_at < :at', { course, at }, 'l.starts_at DESC, l.id DESC LIMIT 1'),
+    heads('c.id = :course AND l.cancelled_at IS NULL AND l.starts_at <= :at AND l.ends_at >= :at', { course, at }),
+    heads('c.id = :course AND l.cancelled_at IS NULL AND l.starts_at > :at', { course, at }, 'l.starts_at ASC, l.id ASC LIMIT 1'),
+    heads(
+      'c.id = :course AND l.cancelled_at IS NULL AND l.starts_at <= :at AND l.ends_at < :at',
+      { course, at },
+      'l.starts_at DESC, l.id DESC LIMIT 1',
+    ),
   ])
   return { now, next: next[0] ?? null, last: last[0] ?? null }
 }
@@ -131,10 +152,17 @@ export async function sessionsAround(
 export async function viewSession(id: string, withCodes: boolean): Promise<SessionView> {
   const [known] = await heads('l.id = :id', { id })
   if (!known) throw new Refusal(404, 'There is no such lab session.')
-  const runs = await Run.findAll({ where: { session: id }, order: [['bench', 'ASC']] })
+  const later = await RunDay.findAll({ where: { session: id } })
+  const codeOf = new Map(later.map(({ run, code }) => [run, code]))
+  const runs = await Run.findAll({
+    where: known.goesOnFrom === null ? { session: id } : { id: [...codeOf.keys()] },
+    order: [['bench', 'ASC']],
+  })
   const plan = await planOfRevision(known.revision.id)
-  const [entries, before] = await Promise.all([
+  const [entries, days, people, before] = await Promise.all([
     readEntries(runs.map((run) => run.id)),
+    heads('l.id = :first OR l.goes_on_from = :first', { first: known.goesOnFrom ?? id }),
+    presence(runs.map((run) => run.id)),
     earlierProducts(
       known.course,
       plan,
@@ -145,31 +173,30 @@ export async function viewSession(id: string, withCodes: boolean): Promise<Sessi
   return {
     ...known,
     plan,
+    days,
     runs: runs.map((run) => ({
       id: run.id,
       before: before[run.studentGroup] ?? [],
       bench: run.bench,
       members: run.members,
       scale: run.scale,
-      code: withCodes ? run.code : null,
+      // A cancelled day has no codes.
+      code: withCodes && !known.cancelled ? (codeOf.get(run.id) ?? run.code) : null,
+      group: run.studentGroup,
+      people: people[run.id] ?? [],
       readCode: withCodes ? (run.readCode ?? null) : null,
       entries: entries[run.id]!,
     })),
   }
 }
 
-/** Gives a run a new code for its bench: what was opened with the old one ends, and what a tablet had written still comes in with the new. */
-export async function newBenchCode(run: string): Promise<{ code: string }> {
-  const code = benchCode(() => randomInt(alphabet.length))
-  await Run.update({ code }, { where: { id: run } })
-  await recheck()
-  return { code }
-}
-
 /** What a session may be set from: sections with their groups, and published revisions. */
 export async function sessionChoices(course: string) {
   const sections = await Section.findAll({ where: { course }, order: [['name', 'ASC']] })
-  const groups = await StudentGroup.findAll({ where: { section: sections.map(({ id }) => id) }, order: [['bench', 'ASC']] })
+  const groups = await StudentGroup.findAll({
+    where: { section: sections.map(({ id }) => id), leftAt: null },
+    order: [['bench', 'ASC']],
+  })
   const preparations = await Preparation.findAll({ where: { course, archivedAt: null } })
   const revisions = await Revision.findAll({ where: { preparation: preparations.map(({ id }) => id), state: 'published' } })
   const plans: { id: string; number: number; plan: Plan }[] = []
@@ -198,6 +225,7 @@ export async function sessionChoices(course: string) {
           id,
           number,
           title: plan.title,
+          days: days(plan).map(({ steps }) => lengthOf(steps).usual),
           from: await startingMasses(course, plan, groups, now),
         })),
     ),
@@ -219,68 +247,4 @@ async function startingMasses(course: string, plan: Plan, groups: StudentGroup[]
     Object.entries(earlier).flatMap(([group, [nearest]]) => (nearest ? [[group, nearest.massG]] : [])),
   )
   return { product: substanceOf(plan, line).name, title: line.madeIn!, needsG, weighed }
-}
-
-export interface NewSession {
-  section: string
-  revision: string
-  startsAt: string
-  endsAt: string
-  room: string
-  groups: { group: string; scale: number }[]
-}
-
-/** Sets a lab session: each group gets a run at its own scale, a bench code, and a code that only reads. @throws Refusal 400 */
-export async function createSession(wanted: NewSession): Promise<{ id: string }> {
-  const { course } = await subjectOfSection(wanted.section)
-  if (new Set(wanted.groups.map(({ group }) => group)).size < wanted.groups.length)
-    throw new Refusal(400, 'A group was named twice.')
-  const revision = await Revision.findByPk(wanted.revision)
-  const preparation = revision && (await Preparation.findByPk(revision.preparation))
-  if (!revision || preparation?.course !== course) throw new Refusal(400, 'Choose a preparation of this course.')
-  if (revision.state !== 'published')
-    throw new Refusal(400, 'Only a published plan can be run. Publish it first, or choose its published revision.')
-  if (Date.parse(wanted.endsAt) <= Date.parse(wanted.startsAt))
-    throw new Refusal(400, 'The session ends before it begins. Give an end later than the start.')
-  const groups = await StudentGroup.findAll({ where: { section: wanted.section, id: wanted.groups.map(({ group }) => group) } })
-  if (groups.length !== wanted.groups.length) throw new Refusal(400, 'A group was named that is not in this section.')
-  const id = ulid()
-  await database().transaction(async (transaction) => {
-    await LabSession.create(
-      {
-        id,
-        section: wanted.section,
-        revision: wanted.revision,
-        startsAt: new Date(wanted.startsAt),
-        endsAt: new Date(wanted.endsAt),
-        room: wanted.room,
-      },
-      { transaction },
-    )
-    await Run.bulkCreate(
-      wanted.groups.map(({ group, scale }) => {
-        const { bench, members } = groups.find((candidate) => candidate.id === group)!
-        return {
-          id: ulid(),
-          session: id,
-          studentGroup: group,
-          bench,
-          members,
-          scale,
-          code: benchCode(() => randomInt(alphabet.length)),
-          readCode: benchCode(() => randomInt(alphabet.length), 8),
-        }
-      }),
-      { transaction },
-    )
-  })
-  return { id }
-}
-
-/** Without the letters and digits that are mistaken for each other. */
-const alphabet = '23456789ABCDEFGHJKLMNPQRSTUVWXYZ'
-
-/** A bench code of six signs: 32⁶, about 10⁹ codes, behind a limit on attempts. Codes for reading have eight, so that the two cannot be taken for each other. */
-export function benchCode(pick: () => number, signs = 6): string {
-  return Array.from({ length: signs }, () => alphabet[pick()]).join('')
 }

@@ -8,8 +8,10 @@ import { sealedCookie, signInMs } from './cookies'
 import { dayIn } from './day'
 import { recheck } from './live'
 import { hashPassword, passwordFits } from './password'
+import { record } from './deeds'
 import { Refusal } from './refusal'
 import { may } from './rights'
+import { forgetOld } from './students'
 
 /** A hash of nothing anyone knows, so that an unknown name takes as long to refuse as a wrong password. */
 let decoy: Promise<string> | undefined
@@ -30,11 +32,12 @@ const mostPeopleOfDevice = 20
 export async function checkPassword(signIn: string, password: string, from: string): Promise<Person> {
   const name = signIn.trim().toLowerCase().slice(0, 120)
   const device = await sealedCookie('device')
-  const known = await User.findOne({ where: { signIn: name } })
+  const known = await User.findOne({ where: { signIn: name, withdrawnAt: null } })
   const ownDevice = known !== null && device.people?.includes(known.id) === true
   const check = async () => {
-    const fits = await passwordFits(known?.passwordHash ?? (await (decoy ??= hashPassword(crypto.randomUUID()))), password)
-    return known && fits ? known : null
+    // Whoever has not taken up an invitation yet has no password that could fit.
+    const fits = await passwordFits(known?.passwordHash || (await (decoy ??= hashPassword(crypto.randomUUID()))), password)
+    return known && known.passwordHash !== '' && fits ? known : null
   }
   const user = ownDevice
     ? await limited(`user:${name}#${from}`, patience.account, check)
@@ -45,6 +48,7 @@ export async function checkPassword(signIn: string, password: string, from: stri
     kind: 'user',
     id: user.id,
     name: user.name,
+    administrator: user.administrator,
     roles: Object.fromEntries(memberships.map(({ course, role }) => [course, role])),
   }
 }
@@ -52,6 +56,14 @@ export async function checkPassword(signIn: string, password: string, from: stri
 /** Signs a person in on this device. @throws Refusal */
 export async function signIn(name: string, password: string, from: string, now = new Date()): Promise<void> {
   const { id } = await checkPassword(name, password, from)
+  await openFor(id, now)
+  await record({ what: 'signed in', person: id, from }, now)
+  // Names that are no longer kept go when somebody next comes; this may take no sign-in with it.
+  await forgetOld(now).catch((error: unknown) => console.error('Old names could not be taken out.', error))
+}
+
+/** Opens a sign-in for a person on this device. */
+export async function openFor(id: string, now = new Date()): Promise<void> {
   const { passwordHash } = await User.findByPk(id, { rejectOnEmpty: true })
   await SignIn.destroy({ where: { openedAt: { [Op.lt]: new Date(now.getTime() - signInMs) } } })
   const row = await SignIn.create({ id: ulid(now.getTime()), user: id, password: fingerprint(passwordHash), openedAt: now })

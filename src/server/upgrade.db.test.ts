@@ -13,7 +13,7 @@ import { readDocument } from './documents'
 import { viewSession } from './sessions'
 import { connectTo, database } from '@/data/connect'
 import { migrate } from '@/data/migrate'
-import { Membership, Revision, Run, User } from '@/data/models'
+import { Membership, Revision, Run, RunStudent, Student, StudentGroup, User } from '@/data/models'
 
 let owner: Sequelize
 
@@ -40,7 +40,12 @@ test('the release with the laboratory: every plan, session and result is there a
     { type: QueryTypes.SELECT },
   )
   expect(before.length).toBeGreaterThan(8)
-  expect(await migrate(owner)).toEqual(['0005-kept-promises', '0006-form-beside-bytes', '0007-compared-values'])
+  expect(await migrate(owner)).toEqual([
+    '0005-kept-promises',
+    '0006-form-beside-bytes',
+    '0007-compared-values',
+    '0008-a-real-college',
+  ])
   const after = await owner.query<{ id: string; plan: string; title: string; brought_forward: string }>(
     'SELECT id, plan, title, brought_forward FROM revision',
     { type: QueryTypes.SELECT },
@@ -73,6 +78,13 @@ test('the release with the laboratory: every plan, session and result is there a
   const broughtForward = kept.broughtForward!.replace('"title": "', '"title": "As it was kept: ')
   const other = Revision.build({ ...kept.get(), id: '01J00000000000000000000009', broughtForward })
   expect((await readDocument(other)).title).toMatch(/^As it was kept: /)
+  // The owner of before looks after the college, and every name that stood in a text is a person now.
+  expect((await User.findByPk(user))!.administrator).toBe(true)
+  const students = await Student.findAll({ order: [['place', 'ASC']] })
+  const groups = await StudentGroup.findAll()
+  for (const { id, members } of groups)
+    expect(students.filter(({ studentGroup }) => studentGroup === id).map(({ name }) => name)).toEqual(members.split(', '))
+  expect(await RunStudent.count()).toBeGreaterThan(await Run.count())
   // Runs from before have no code for reading until they get one.
   expect(await Run.count({ where: { readCode: null } })).toBe(24)
 })

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
+import { CalendarLinks } from '@/ui/class/CalendarLinks'
 import { Frame } from '@/ui/frame/Frame'
 import { clockTime, longDay } from '@/ui/time'
 import { visitor } from '@/server/page'
@@ -8,13 +9,13 @@ import { listSessions } from '@/server/sessions'
 export const metadata: Metadata = { title: 'Class' }
 
 export default async function ClassList({ searchParams }: { searchParams: Promise<{ page?: string }> }) {
-  const { actor, course, courses, may } = await visitor('/class', ['session.read', 'results.read'])
+  const { actor, course, courses, frame, may } = await visitor('/class', ['session.read', 'results.read'])
   const { page: wanted } = await searchParams
   const page = wanted && /^\d{1,4}$/.test(wanted) ? Math.max(1, Number(wanted)) : 1
   const now = new Date().toISOString()
   const { sessions, more } = await listSessions(course.id, page)
   return (
-    <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses}>
+    <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
       <main className="page-only">
         <div className="head">
           <h1>Class</h1>
@@ -26,10 +27,11 @@ export default async function ClassList({ searchParams }: { searchParams: Promis
             </div>
           )}
         </div>
+        {may('session.read') && <CalendarLinks course={course.id} />}
         {sessions.length === 0 && <p>No lab session is set yet. Publish a preparation, then set a session with it.</p>}
         <ul className="sheet-list" style={{ marginTop: 14 }}>
-          {sessions.map(({ id, title, section, startsAt, endsAt, room, benches, zone }) => {
-            const when = startsAt > now ? 'to come' : endsAt < now ? 'over' : 'on now'
+          {sessions.map(({ id, title, section, startsAt, endsAt, room, benches, zone, cancelled, goesOnFrom }) => {
+            const when = cancelled ? 'not held' : startsAt > now ? 'to come' : endsAt < now ? 'over' : 'on now'
             return (
               <li key={id}>
                 <span>
@@ -45,6 +47,7 @@ export default async function ClassList({ searchParams }: { searchParams: Promis
                   <br />
                   <span className="quiet">
                     {longDay(startsAt, zone)}, {clockTime(startsAt, zone)}–{clockTime(endsAt, zone)}, {room}, {benches} benches,{' '}
+                    {goesOnFrom !== null && 'work goes on, '}
                     {when}
                   </span>
                 </span>

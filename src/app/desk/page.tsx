@@ -9,12 +9,12 @@ import { listPreparations } from '@/server/preparations'
 export const metadata: Metadata = { title: 'Desk' }
 
 export default async function DeskList() {
-  const { actor, course, courses, may } = await visitor('/desk', 'plan.read')
+  const { actor, course, courses, frame, may } = await visitor('/desk', 'plan.read')
   const all = await listPreparations(course.id, actor)
   const preparations = all.filter(({ archived }) => !archived)
   const away = all.filter(({ archived }) => archived)
   return (
-    <Frame place="desk" who={actor.name} aside={course.title} course={course.id} courses={courses}>
+    <Frame place="desk" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
       <main className="page-only">
         <h1>Desk</h1>
         <div className="head">

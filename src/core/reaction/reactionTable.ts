@@ -70,6 +70,26 @@ function eitherOf(reactants: readonly ComputedLine[]): ReactionTable['eitherLimi
   }
 }
 
+/** Marks the reactants that limit, with the excess of each over the least, and says the extent. */
+function limitOf(
+  reactants: readonly ComputedLine[],
+  charged: Readonly<Record<string, Charge>>,
+): Pick<ReactionTable, 'extent' | 'eitherLimits'> {
+  const least = reactants.reduce<Figure | null>(
+    (min, { perCoefficient }) => (!min || perCoefficient!.value < min.value ? perCoefficient : min),
+    null,
+  )
+  if (!least) return { extent: null, eitherLimits: null }
+  for (const reactant of reactants) {
+    reactant.limiting = reactant.perCoefficient!.value <= least.value * (1 + tie)
+    reactant.excess = reactant.perCoefficient!.value / least.value - 1
+  }
+  const eitherLimits = eitherOf(reactants)
+  // What is planned is aimed at and scales; a bias is in what was measured.
+  const measured = eitherLimits?.lines.every((id) => charged[id] !== undefined)
+  return { extent: measured ? eitherLimits!.extent : least, eitherLimits }
+}
+
 /** Two lines tie for the limit when they differ by less than this, relative: rounding of floats, not of balances. */
 const tie = 1e-9
 
@@ -141,19 +161,8 @@ export function reactionTable(plan: Plan, charged: Readonly<Record<string, Charg
   })
 
   const reactants = computed.filter(({ line, perCoefficient }) => isReactant(line) && perCoefficient)
-  const eitherLimits = eitherOf(reactants)
-  const least = reactants.reduce<Figure | null>(
-    (min, { perCoefficient }) => (!min || perCoefficient!.value < min.value ? perCoefficient : min),
-    null,
-  )
-  // What is planned is aimed at and scales; a bias is in what was measured.
-  const measured = eitherLimits?.lines.every((id) => charged[id] !== undefined)
-  const extent = measured ? eitherLimits!.extent : least
-  if (extent && least) {
-    for (const reactant of reactants) {
-      reactant.limiting = reactant.perCoefficient!.value <= least.value * (1 + tie)
-      reactant.excess = reactant.perCoefficient!.value / least.value - 1
-    }
+  const { extent, eitherLimits } = limitOf(reactants, charged)
+  if (extent) {
     for (const product of computed.filter(({ line }) => isProduct(line))) {
       // What forms on the way does so before a later reactant may run short: it counts from what ratios count from.
       const first = product.line.role === 'intermediate' ? reactants.find(({ line }) => line.id === plan.reference) : undefined

@@ -57,7 +57,6 @@ export interface BenchProps {
 export function Bench({
   run: runId,
   bench,
-  members,
   scale,
   plan,
   graver,
@@ -71,11 +70,7 @@ export function Bench({
   now,
 }: BenchProps) {
   const router = useRouter()
-  const { entries, onTablet, refused, held, unkept, write, add, again, drop } = useRun(
-    runId,
-    initial,
-    `Bench ${bench}: ${members}`,
-  )
+  const { entries, onTablet, refused, held, unkept, write, add, again, drop } = useRun(runId, initial, `Bench ${bench}`)
   const run = useMemo(() => foldRun(plan, scale, entries), [plan, scale, entries])
   const [picked, setPicked] = useState<{ index: number; now: number } | null>(null)
   const [striking, setStriking] = useState<Entry | null>(null)

@@ -1,29 +1,41 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { useEffect, useEffectEvent, useState } from 'react'
 import { Button, Form } from 'react-bootstrap'
 import { call } from '../call'
 
 /** Six signs from the bench card make a tablet that bench for the day. */
-export function CodeForm() {
+export function CodeForm({ fromAddress = false }: { fromAddress?: boolean }) {
   const router = useRouter()
   const [code, setCode] = useState('')
   const [problem, setProblem] = useState<string>()
-  const enter = async () => {
+  const enter = async (code: string) => {
     if (code.trim() === '') return setProblem('Type the six signs on the bench card, or the eight that open a run to read.')
     try {
       await call('/api/bench', 'POST', { code })
+      if (fromAddress) router.replace('/bench')
       router.refresh()
     } catch (error) {
       setProblem((error as Error).message)
     }
   }
+  // A bench card's square brings its code behind the address.
+  const enterFromAddress = useEffectEvent(() => {
+    const brought = window.location.hash.slice(1)
+    if (!fromAddress || brought === '') return
+    setCode(brought)
+    void enter(brought)
+  })
+  useEffect(() => {
+    const soon = setTimeout(() => enterFromAddress())
+    return () => clearTimeout(soon)
+  }, [])
   return (
     <form
       onSubmit={(event) => {
         event.preventDefault()
-        void enter()
+        void enter(code)
       }}
     >
       <Form.Group controlId="code">

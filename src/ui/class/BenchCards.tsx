@@ -5,17 +5,31 @@ import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import { call } from '../call'
 import type { BoardRun } from './Board'
+import { Presence } from './Presence'
 
-export type CardRun = Pick<BoardRun, 'id' | 'bench' | 'members' | 'scale' | 'code'> & { readCode: string | null }
+export type CardRun = Pick<BoardRun, 'id' | 'bench' | 'members' | 'scale' | 'code'> & {
+  readCode: string | null
+  people: { id: string; name: string | null; absent: boolean }[]
+}
 
 /** Bench cards: what each group types to open its bench, and to read its run afterwards. */
-export function BenchCards({ runs, planTitle, mayChange }: { runs: CardRun[]; planTitle: string; mayChange: boolean }) {
+export function BenchCards({
+  session,
+  runs,
+  planTitle,
+  mayChange,
+}: {
+  session: string
+  runs: CardRun[]
+  planTitle: string
+  mayChange: boolean
+}) {
   const [codes, setCodes] = useState<Record<string, string>>({})
   const [problem, setProblem] = useState<string>()
   const renew = async (run: string) => {
     setProblem(undefined)
     try {
-      const { code } = await call<{ code: string }>(`/api/runs/${run}/code`, 'POST', {})
+      const { code } = await call<{ code: string }>(`/api/runs/${run}/code`, 'POST', { day: session })
       setCodes((all) => ({ ...all, [run]: code }))
     } catch (error) {
       setProblem((error as Error).message)
@@ -35,7 +49,7 @@ export function BenchCards({ runs, planTitle, mayChange }: { runs: CardRun[]; pl
         {runs.map((run) => (
           <li key={run.id}>
             <b>Bench {run.bench}</b>
-            <span>{run.members}</span>
+            {mayChange && run.people.length > 0 ? <Presence run={run.id} people={run.people} /> : <span>{run.members}</span>}
             <span className="code fig">{codes[run.id] ?? run.code}</span>
             <small className="quiet">
               {planTitle}, scale {run.scale}
@@ -61,6 +75,7 @@ export function BenchCards({ runs, planTitle, mayChange }: { runs: CardRun[]; pl
         ))}
       </ul>
       <p className="no-print">
+        <Link href={`/class/${session}/cards`}>Cards to print, with our amounts</Link>{' '}
         <Link href="/bench">Open a bench on this device</Link>
       </p>
     </section>

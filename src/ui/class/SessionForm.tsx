@@ -4,13 +4,15 @@ import { yupResolver } from '@hookform/resolvers/yup'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Button, Form } from 'react-bootstrap'
-import { useForm, useWatch } from 'react-hook-form'
+import { useFieldArray, useForm, useWatch } from 'react-hook-form'
 import { array, boolean, object, string } from 'yup'
 import { readNumber } from '@/core/quantity/readQuantity'
 import { writeNumber } from '@/core/quantity/write'
 import { call } from '../call'
 import { State } from '../figures/State'
-import { momentIn } from '../time'
+import { chainOf, daysSchema, wantedDay, type SessionDay } from './sessionDay'
+import { SessionDays } from './SessionDays'
+import { useSaidBefore } from './useSaidBefore'
 import { useScaleDoubts } from './useScaleDoubts'
 
 export interface SessionChoices {
@@ -21,24 +23,17 @@ export interface SessionChoices {
     id: string
     number: number
     title: string
+    /** Minutes that each of its days takes as usual. */
+    days: number[]
     /** Where it goes on from another preparation: grams needed of that product, and grams weighed of it by group. */
     from: { product: string; title: string; needsG: number; weighed: Record<string, number> } | null
   }[]
 }
 
-const time = string().matches(/^\d{2}:\d{2}$/, 'Give a time such as 13:30.')
-
 const schema = object({
   revision: string().required('Choose a published preparation.'),
   section: string().required('Choose a section.'),
-  date: string()
-    .matches(/^\d{4}-\d{2}-\d{2}$/, 'Give the day of the session.')
-    .required(),
-  from: time.required(),
-  to: time.required().test('later', 'The session ends before it begins. Give a later time.', function (value) {
-    return !value || value > (this.parent as { from: string }).from
-  }),
-  room: string().trim().required('Say which room.'),
+  days: daysSchema,
   groups: array(
     object({
       group: string().required(),
@@ -55,38 +50,54 @@ const schema = object({
     .test('some', 'Choose at least one group.', (groups) => groups?.some(({ takesPart }) => takesPart) ?? false),
 })
 
+/** What a session is set like: another one, a week later. */
+export interface Like {
+  revision: string
+  section: string
+  days: SessionDay[]
+  groups: { group: string; scale: number }[]
+}
+
 /** Sets a lab session: preparation, section, time, room, and each group with its own scale. */
 export function SessionForm({
   choices,
   revision,
   day,
   zone,
+  like,
 }: {
   choices: SessionChoices
   revision: string | undefined
   day: string
   zone: string
+  like: Like | undefined
 }) {
   const router = useRouter()
   const [problem, setProblem] = useState<string>()
-  const [section, setSection] = useState(choices.sections[0])
+  const [section, setSection] = useState(choices.sections.find(({ id }) => id === like?.section) ?? choices.sections[0])
   const groupsOf = (chosen: typeof section) =>
-    (chosen?.groups ?? []).map(({ id }) => ({ group: id, takesPart: true, scale: '1' }))
+    (chosen?.groups ?? []).map(({ id }) => {
+      const before = like?.groups.find(({ group }) => group === id)
+      const others = like !== undefined && chosen?.id === like.section
+      return { group: id, takesPart: !others || before !== undefined, scale: String(before?.scale ?? 1) }
+    })
+  const first = choices.revisions.find(({ id }) => id === (like?.revision ?? revision)) ?? choices.revisions[0]
   const form = useForm({
     resolver: yupResolver(schema),
     defaultValues: {
-      revision: choices.revisions.find(({ id }) => id === revision)?.id ?? choices.revisions[0]?.id ?? '',
+      revision: first?.id ?? '',
       section: section?.id ?? '',
-      date: day,
-      from: '13:30',
-      to: '17:30',
-      room: 'North lab',
+      days: like?.days ?? chainOf(first?.days.length ?? 1, { date: day, from: '13:30', to: '17:30', room: 'North lab' }),
       groups: groupsOf(section),
     },
   })
   const { errors, isSubmitting } = form.formState
   const chosen = useWatch({ control: form.control, name: 'revision' })
   const from = choices.revisions.find(({ id }) => id === chosen)?.from
+  const sectionChosen = useWatch({ control: form.control, name: 'section' })
+  const dayFields = useFieldArray({ control: form.control, name: 'days' })
+  const days = useWatch({ control: form.control, name: 'days' })
+  const said = useSaidBefore({ revision: chosen, section: sectionChosen, days, zone })
   const scales = useWatch({ control: form.control, name: 'groups' })
   const doubtsAt = useScaleDoubts(chosen, scales)
   const scaleFor = (group: string) => {
@@ -95,14 +106,11 @@ export function SessionForm({
   }
   const submit = form.handleSubmit(async (values) => {
     setProblem(undefined)
-    const moment = (clock: string) => momentIn(zone, values.date, clock).toISOString()
     try {
       const { id } = await call<{ id: string }>('/api/sessions', 'POST', {
         section: values.section,
         revision: values.revision,
-        startsAt: moment(values.from),
-        endsAt: moment(values.to),
-        room: values.room,
+        days: values.days.map((each) => wantedDay(each, zone)),
         groups: values.groups.flatMap(({ group, takesPart, scale }) => {
           const read = readNumber(scale)
           return takesPart && read.ok ? [{ group, scale: read.value.value }] : []
@@ -125,7 +133,16 @@ export function SessionForm({
       <div className="fields">
         <Form.Group controlId="revision">
           <Form.Label>Preparation</Form.Label>
-          <Form.Select {...form.register('revision')}>
+          <Form.Select
+            {...form.register('revision', {
+              onChange: (event: { target: { value: string } }) => {
+                const wanted = choices.revisions.find(({ id }) => id === event.target.value)?.days.length ?? 1
+                const kept = form.getValues('days')
+                if (kept.length !== wanted)
+                  dayFields.replace([...kept.slice(0, wanted), ...chainOf(wanted, kept[0]!).slice(kept.length)])
+              },
+            })}
+          >
             {choices.revisions.map(({ id, title, number }) => (
               <option key={id} value={id}>
                 {title}, revision {number}
@@ -151,21 +168,15 @@ export function SessionForm({
             ))}
           </Form.Select>
         </Form.Group>
-        {(
-          [
-            ['date', 'Day', 'date'],
-            ['from', 'From', 'time'],
-            ['to', 'To', 'time'],
-            ['room', 'Room', 'text'],
-          ] as const
-        ).map(([name, label, type]) => (
-          <Form.Group controlId={name} key={name}>
-            <Form.Label>{label}</Form.Label>
-            <Form.Control type={type} {...form.register(name)} isInvalid={!!errors[name]} />
-            {errors[name] && <div className="problem">{errors[name].message}</div>}
-          </Form.Group>
-        ))}
       </div>
+      <SessionDays
+        form={form}
+        ids={dayFields.fields.map(({ id }) => id)}
+        usual={choices.revisions.find(({ id }) => id === chosen)?.days ?? []}
+        said={said}
+        onMore={() => dayFields.append(chainOf(2, form.getValues('days').at(-1)!)[1]!)}
+        onFewer={() => dayFields.remove(dayFields.fields.length - 1)}
+      />
       <h2 className="section-title">Groups and their scale</h2>
       <table className="ruled groups">
         <thead>

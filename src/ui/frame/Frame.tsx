@@ -5,7 +5,7 @@ import { CourseChoice } from './CourseChoice'
 import { SignOut } from './SignOut'
 import { WordsChoice } from '../words/WordsChoice'
 
-export type Place = 'today' | 'desk' | 'bench' | 'class' | 'reference'
+export type Place = 'today' | 'desk' | 'bench' | 'class' | 'reference' | 'course' | 'college'
 
 const places: { place: Place; href: string; name: string }[] = [
   { place: 'desk', href: '/desk', name: 'Desk' },
@@ -21,11 +21,18 @@ interface Props {
   /** The course that is shown, and all of this person's, when there are several. */
   course: string
   courses: readonly { id: string; title: string }[]
+  /** Whether this person sees the course’s own page, and the college’s. */
+  mayCourse: boolean
+  mayCollege: boolean
   children: ReactNode
 }
 
 /** The bench top around every page of a signed-in person: the places, and who is here. */
-export function Frame({ place, who, aside, course, courses, children }: Props) {
+export function Frame({ place, who, aside, course, courses, mayCourse, mayCollege, children }: Props) {
+  const further = [
+    ...(mayCourse ? [{ place: 'course', href: '/course', name: 'Course' }] : []),
+    ...(mayCollege ? [{ place: 'college', href: '/college', name: 'College' }] : []),
+  ]
   return (
     <>
       <a className="skip" href="#work">
@@ -45,6 +52,11 @@ export function Frame({ place, who, aside, course, courses, children }: Props) {
         </nav>
         <div className="who">
           {courses.length > 0 ? <CourseChoice course={course} courses={courses} /> : aside && <span>{aside}</span>}
+          {further.map(({ place: each, href, name }) => (
+            <Link key={each} href={href} aria-current={each === place ? 'page' : undefined}>
+              {name}
+            </Link>
+          ))}
           <span>{who}</span>
           <WordsChoice />
           <SignOut />

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { molarMass } from '@/core/substance/molarMass'
 import { readNumber } from '@/core/quantity/readQuantity'
 import { writeNumber } from '@/core/quantity/write'
-import { makeUp } from '@/core/stores/makeUp'
+import { makeUp } from '@/core/reaction/makeUp'
 import { SubstancePicker, type FoundSubstance } from '../desk/SubstancePicker'
 
 /** A solution to be made: of what, how strong, how much, and from the solid or a stronger one. */

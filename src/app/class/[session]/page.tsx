@@ -1,26 +1,33 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
 import { BenchCards } from '@/ui/class/BenchCards'
+import { ChangeSession } from '@/ui/class/ChangeSession'
 import { Board } from '@/ui/class/Board'
 import { withGraver } from '@/reference/graver'
 import { GraverSince } from '@/ui/desk/GraverSince'
 import { Frame } from '@/ui/frame/Frame'
 import { clockTime, longDay } from '@/ui/time'
+import { changeable } from '@/server/changeable'
 import { orNotFound, visitor } from '@/server/page'
-import { subjectOfSession, viewSession } from '@/server/sessions'
+import { subjectOfSession, viewSession, type SessionView } from '@/server/sessions'
 
 export const metadata: Metadata = { title: 'Class' }
 
 export default async function SessionPage({ params }: { params: Promise<{ session: string }> }) {
   const { session } = await params
-  const { actor, course, courses, may } = await visitor(`/class/${session}`, 'session.read', () => subjectOfSession(session))
+  const { actor, course, courses, frame, may } = await visitor(`/class/${session}`, 'session.read', () =>
+    subjectOfSession(session),
+  )
   const view = await orNotFound(() => viewSession(session, may('code.read')))
   const { graver } = withGraver(view.plan)
   const { plan, title, section, startsAt, endsAt, room, zone } = view
   // Cards need no readings.
-  const cards = view.runs.map(({ id, bench, members, scale, code, readCode }) => ({ id, bench, members, scale, code, readCode }))
+  const cards = view.runs.map(({ id, bench, members, scale, code, readCode, people }) => ({
+    ...{ id, bench, members, scale, code, readCode, people },
+  }))
+  const changes = may('session.write') && !view.cancelled ? await changeable(view) : null
   return (
-    <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses}>
+    <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
       <main className="page-only class">
         <div className="head">
           <h1>
@@ -32,23 +39,50 @@ export default async function SessionPage({ params }: { params: Promise<{ sessio
           </span>
           {may('results.read') && (
             <div className="actions">
+              {may('session.write') && (
+                <Link className="btn btn-quiet" href={`/class/new?like=${session}`}>
+                  Set it again
+                </Link>
+              )}
               <Link className="btn btn-quiet" href={`/class/${session}/results`}>
                 Results
               </Link>
             </div>
           )}
         </div>
+        {view.cancelled && (
+          <p className="problem" role="status">
+            This session is not held: {view.reason}. Its bench codes open nothing.
+          </p>
+        )}
+        <SessionDaysLine view={view} />
+        {changes && <ChangeSession key={`${view.startsAt} ${view.endsAt} ${view.room}`} session={changes} />}
         <GraverSince notes={graver} />
         {may('run.read') && (
           <Board {...{ session, plan, runs: view.runs, zone, startsAt }} maySign={may('run.sign')} now={new Date().getTime()} />
         )}
         {may('code.read') ? (
-          <BenchCards runs={cards} planTitle={title} mayChange={may('code.write')} />
+          <BenchCards session={session} runs={cards} planTitle={title} mayChange={may('code.write')} />
         ) : (
           !may('run.read') && <Groups runs={view.runs} />
         )}
       </main>
     </Frame>
+  )
+}
+
+/** The days of these runs, where there are several. */
+function SessionDaysLine({ view: { id, days, zone } }: { view: SessionView }) {
+  const held = days.filter(({ cancelled, id: each }) => !cancelled || each === id)
+  if (held.length < 2) return null
+  return (
+    <nav className="session-days" aria-label="Days of this session">
+      {held.map((day, index) => (
+        <Link key={day.id} href={`/class/${day.id}`} aria-current={day.id === id ? 'page' : undefined}>
+          Day {index + 1}, {longDay(day.startsAt, zone)}
+        </Link>
+      ))}
+    </nav>
   )
 }
 

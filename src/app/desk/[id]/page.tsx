@@ -21,9 +21,9 @@ export const metadata: Metadata = { title: 'Desk' }
 export default async function DeskPage({ params, searchParams }: Props) {
   const { id } = await params
   const { revision: wanted } = await searchParams
-  const { actor, course, courses, may } = await visitor(`/desk/${id}`, 'plan.read', () => subjectOfPreparation(id))
+  const { actor, course, courses, frame: places, may } = await visitor(`/desk/${id}`, 'plan.read', () => subjectOfPreparation(id))
   const opened = await orNotFound(() => openPreparation(id, actor, revisionNumber(wanted)).catch(unreadable))
-  const frame = { place: 'desk' as const, who: actor.name, aside: course.title, course: course.id, courses }
+  const frame = { place: 'desk' as const, who: actor.name, aside: course.title, course: course.id, courses, ...places }
   if (opened instanceof UnreadableDocument)
     return (
       <Frame {...frame}>

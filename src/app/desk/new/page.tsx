@@ -6,9 +6,9 @@ import { visitor } from '@/server/page'
 export const metadata: Metadata = { title: 'A new preparation' }
 
 export default async function NewPreparationPage() {
-  const { actor, course, courses } = await visitor('/desk/new', 'plan.write')
+  const { actor, course, courses, frame } = await visitor('/desk/new', 'plan.write')
   return (
-    <Frame place="desk" who={actor.name} aside={course.title} course={course.id} courses={courses}>
+    <Frame place="desk" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
       <main className="page-only">
         <h1>A new preparation</h1>
         <NewPreparation course={course.id} />

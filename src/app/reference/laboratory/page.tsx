@@ -7,9 +7,9 @@ import { visitor } from '@/server/page'
 export const metadata: Metadata = { title: 'The laboratory' }
 
 export default async function LaboratoryPage() {
-  const { actor, course, courses, may } = await visitor('/reference/laboratory', 'plan.read')
+  const { actor, course, courses, frame, may } = await visitor('/reference/laboratory', 'plan.read')
   return (
-    <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses}>
+    <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
       <main className="page-only">
         <ReferenceHead title="The laboratory" here="/reference/laboratory" />
         <Laboratory course={course.id} lab={course.lab} mayWrite={may('lab.write')} />

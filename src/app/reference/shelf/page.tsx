@@ -11,7 +11,7 @@ import { publishedPlans } from '@/server/preparations'
 export const metadata: Metadata = { title: 'Bottles on the shelf' }
 
 export default async function ShelfPage() {
-  const { actor, course, courses, may } = await visitor('/reference/shelf', 'plan.read')
+  const { actor, course, courses, frame, may } = await visitor('/reference/shelf', 'plan.read')
   const { plans, unreadable } = await publishedPlans(course.id)
   const tables = plans.map((plan) => ({ plan, table: reactionTable(plan) }))
   // Figures only: how many groups a bottle serves is all that this page says of a plan.
@@ -23,7 +23,7 @@ export default async function ShelfPage() {
     }),
   }))
   return (
-    <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses}>
+    <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
       <main className="page-only">
         <ReferenceHead title="Bottles on the shelf" here="/reference/shelf" />
         <Shelf course={course.id} bottles={bottles} unreadable={unreadable} mayWrite={may('shelf.write')} zone={course.zone} />

@@ -12,7 +12,7 @@ const [usual, most] = [500, 20_000]
 
 export default async function SolutionsPage({ searchParams }: { searchParams: Promise<{ mL?: string }> }) {
   const { mL } = await searchParams
-  const { actor, course, courses } = await visitor('/reference/solutions', 'plan.read')
+  const { actor, course, courses, frame } = await visitor('/reference/solutions', 'plan.read')
   const wanted = Number((mL ?? '').replace(',', '.'))
   const toML = wanted > 0 && wanted <= most ? wanted : usual
   const cards = stockSolutions.map((stock) => {
@@ -20,7 +20,7 @@ export default async function SolutionsPage({ searchParams }: { searchParams: Pr
     return { ...card, statements: card.hazards.codes.map(statementText) }
   })
   return (
-    <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses}>
+    <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
       <main className="page-only">
         <ReferenceHead title="Stock solutions" here="/reference/solutions" />
         <Solutions

@@ -13,12 +13,12 @@ export const metadata: Metadata = { title: 'Results' }
 
 export default async function ResultsPage({ params }: { params: Promise<{ session: string }> }) {
   const { session } = await params
-  const { actor, course, courses, may } = await visitor(`/class/${session}/results`, 'results.read', () =>
+  const { actor, course, courses, frame, may } = await visitor(`/class/${session}/results`, 'results.read', () =>
     subjectOfSession(session),
   )
   const { plan, runs, title, section, startsAt, room, zone } = await orNotFound(() => viewSession(session, false))
   return (
-    <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses}>
+    <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
       <main className="page-only class">
         <div className="head">
           <h1>

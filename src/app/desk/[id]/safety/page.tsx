@@ -1,6 +1,8 @@
 import type { Metadata } from 'next'
 import { withGraver } from '@/reference/graver'
+import { approvalOf } from '@/server/approvals'
 import { measuresFor } from '@/server/measures'
+import { ApprovalLine } from '@/ui/desk/ApprovalLine'
 import { SafetySheetView } from '@/ui/desk/SafetySheetView'
 import { Frame } from '@/ui/frame/Frame'
 import { orNotFound, visitor } from '@/server/page'
@@ -16,12 +18,14 @@ export const metadata: Metadata = { title: 'Safety sheet' }
 export default async function SafetyPage({ params, searchParams }: Props) {
   const { id } = await params
   const { revision: wanted } = await searchParams
-  const { actor, course, courses } = await visitor(`/desk/${id}/safety`, 'plan.read', () => subjectOfPreparation(id))
+  const { actor, course, courses, frame, may } = await visitor(`/desk/${id}/safety`, 'plan.read', () => subjectOfPreparation(id))
   const { revision } = await orNotFound(() => openPreparation(id, actor, revisionNumber(wanted)))
   const { plan, graver } = withGraver(revision.plan)
+  const approval = await approvalOf(revision.id, actor.id)
   return (
-    <Frame place="desk" who={actor.name} aside={course.title} course={course.id} courses={courses}>
+    <Frame place="desk" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
       <main className="page-only">
+        <ApprovalLine revision={revision.id} approval={approval} zone={course.zone} mayApprove={may('approve')} />
         <SafetySheetView
           plan={plan}
           graver={graver}

@@ -12,6 +12,7 @@ export const POST = route(
         .oneOf([true], 'Confirm the safety sheet of this draft first: it is published with your name.')
         .required('Confirm the safety sheet of this draft first: it is published with your name.'),
     }),
+    deed: 'published a plan',
   },
   ({ params, body, actor }) => publish(params.id, body.version, personOf(actor).id),
 )

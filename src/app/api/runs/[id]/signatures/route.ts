@@ -21,12 +21,12 @@ export const POST = route(
   async ({ params, body, request }) => {
     if (body.signer) {
       const signer = { ...body.signer, from: addressOf(request) }
-      return { entries: await signStep(params.id, body.step, signer, 'bench tablet') }
+      return { entries: await signStep(params.id, body.step, signer, 'bench tablet', addressOf(request)) }
     }
     const person = await signedIn()
     if (!person || !may(person, 'run.sign', await subjectOfRun(params.id))) {
       throw new Refusal(403, 'A demonstrator signs, with their own name and password.')
     }
-    return { entries: await signStep(params.id, body.step, person, 'demonstrator’s tablet') }
+    return { entries: await signStep(params.id, body.step, person, 'demonstrator’s tablet', addressOf(request)) }
   },
 )

@@ -3,7 +3,7 @@ import { csvOfSession } from '@/server/results'
 import { subjectOfSession } from '@/server/sessions'
 
 export const GET = route(
-  { need: 'results.read', subject: ({ id }: { id: string }) => subjectOfSession(id) },
+  { need: 'results.read', subject: ({ id }: { id: string }) => subjectOfSession(id), deed: 'exported results' },
   async ({ params }) => {
     const { name, text } = await csvOfSession(params.id)
     return new Response(text, {

@@ -1,0 +1,6 @@
+import { newLinkFor } from '@/server/people'
+import { college, personOf, route } from '@/server/route'
+
+export const POST = route({ need: 'college.write', subject: college, deed: 'made a new link' }, ({ params, actor }) =>
+  newLinkFor(params.user!, personOf(actor).id),
+)

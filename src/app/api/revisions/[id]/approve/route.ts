@@ -1,0 +1,8 @@
+import { approve } from '@/server/approvals'
+import { subjectOfRevision } from '@/server/preparations'
+import { personOf, route } from '@/server/route'
+
+export const POST = route(
+  { need: 'approve', subject: ({ id }: { id: string }) => subjectOfRevision(id), deed: 'approved a plan' },
+  ({ params, actor }) => approve(params.id, personOf(actor).id),
+)

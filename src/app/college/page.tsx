@@ -1,0 +1,32 @@
+import type { Metadata } from 'next'
+import { deedsBefore, deedsOnAPage } from '@/server/deeds'
+import { collegeOverview } from '@/server/people'
+import { collegeVisitor } from '@/server/page'
+import { College } from '@/ui/course/College'
+import { Record } from '@/ui/course/Record'
+import { Frame } from '@/ui/frame/Frame'
+
+export const metadata: Metadata = { title: 'College' }
+
+export default async function CollegePage({ searchParams }: { searchParams: Promise<{ before?: string }> }) {
+  const { actor, courses, frame } = await collegeVisitor('/college')
+  const { before } = await searchParams
+  const from = before && /^[0-9A-Z]{26}$/.test(before) ? before : undefined
+  const [overview, deeds] = await Promise.all([collegeOverview(), deedsBefore(from)])
+  return (
+    <Frame place="college" who={actor.name} course="" courses={courses} {...frame}>
+      <main className="page-only course">
+        <div className="head">
+          <h1>{overview.college?.title ?? 'The college'}</h1>
+        </div>
+        {!from && <College {...overview} me={actor.id} zones={Intl.supportedValuesOf('timeZone')} />}
+        <Record
+          deeds={deeds}
+          zone={overview.college?.zone ?? 'UTC'}
+          older={deeds.length === deedsOnAPage}
+          later={from !== undefined}
+        />
+      </main>
+    </Frame>
+  )
+}

@@ -1,0 +1,33 @@
+import type { Metadata } from 'next'
+import { courseSettings } from '@/server/terms'
+import { peopleOfCourse } from '@/server/people'
+import { sectionsOfCourse } from '@/server/students'
+import { visitor } from '@/server/page'
+import { People } from '@/ui/course/People'
+import { Sections } from '@/ui/course/Sections'
+import { Term } from '@/ui/course/Term'
+import { Frame } from '@/ui/frame/Frame'
+
+export const metadata: Metadata = { title: 'Course' }
+
+export default async function CoursePage() {
+  const { actor, course, courses, frame, may } = await visitor('/course', ['people.write', 'section.write', 'session.read'])
+  const [people, sections, settings] = await Promise.all([
+    may('people.write') ? peopleOfCourse(course.id) : [],
+    sectionsOfCourse(course.id),
+    courseSettings(course.id),
+  ])
+  return (
+    <Frame place="course" who={actor.name} course={course.id} courses={courses} {...frame}>
+      <main className="page-only course">
+        <div className="head">
+          <h1>{course.title}</h1>
+          <span className="sub">{[settings.term, course.college].filter(Boolean).join(', ')}</span>
+        </div>
+        <Sections course={course.id} sections={sections} mayWrite={may('section.write')} />
+        {may('people.write') && <People course={course.id} people={people} me={actor.id} zone={course.zone} />}
+        {may('people.write') && <Term course={settings} />}
+      </main>
+    </Frame>
+  )
+}

@@ -1,0 +1,463 @@
+/** A college from its first page through its terms: people, groups, sessions that change, and what is kept of whom. */
+import { Op, QueryTypes, type Sequelize } from 'sequelize'
+import { emptyDatabase } from '@/test-support/database'
+import { college } from '@/demo/college'
+import { database } from '@/data/connect'
+import { dayOfCode, placesOfRuns } from '@/data/people'
+import {
+  Approval,
+  Course,
+  Deed,
+  EntryRow,
+  Invitation,
+  LabSession,
+  Membership,
+  Run,
+  RunDay,
+  RunStudent,
+  SignIn,
+  Student,
+  StudentGroup,
+  User,
+} from '@/data/models'
+import { seed } from '../../scripts/seed'
+import { benchAt } from './actor'
+import { approvalOf, approve } from './approvals'
+import { calendarOfCourse, calendarOfFeed, newFeed } from './calendars'
+import { changeable, likeSession } from './changeable'
+import { newBenchCode } from './codes'
+import { deedsBefore, record } from './deeds'
+import { belongsOnlyTo, linkMs, openInvitation, takeUp } from './invitations'
+import {
+  changeCollege,
+  changeRole,
+  collegeOverview,
+  invite,
+  makeCourse,
+  newLink,
+  peopleOfCourse,
+  setAdministrator,
+  takeOut,
+  withdraw,
+} from './people'
+import { listPreparations } from './preparations'
+import { Refusal } from './refusal'
+import { subjectOfSession, viewSession } from './sessions'
+import { addGroup, anotherDay, cancelSession, changeSession, checkSession, createSession, splitSession } from './setSessions'
+import {
+  addSection,
+  exportStudent,
+  forget,
+  forgetOld,
+  presence,
+  removeSection,
+  renameSection,
+  saveGroups,
+  sectionsOfCourse,
+  setAbsent,
+} from './students'
+import { changeCourse, copyCourse } from './terms'
+
+const now = new Date('2026-11-23T15:00:00Z')
+const made = college(now, 'UTC')
+const [owner, demonstrator, stores] = made.people as [(typeof made.people)[0], (typeof made.people)[0], (typeof made.people)[0]]
+const course = made.course.id
+const [, , next] = made.sessions
+let tables: Sequelize
+
+const refusal = async (work: Promise<unknown>): Promise<string> => {
+  try {
+    await work
+  } catch (error) {
+    if (error instanceof Refusal) return `${error.status} ${error.message}`
+    throw error
+  }
+  throw new Error('it was not refused')
+}
+
+beforeAll(async () => {
+  tables = await emptyDatabase()
+  await seed(process.env.MOZLE_OWNER_URL!, now)
+  database()
+})
+afterAll(async () => {
+  await tables.close()
+  await database().close()
+})
+
+describe('people', () => {
+  const person = { name: 'Ruta Lind', signIn: 'Lind', role: 'demonstrator' as const }
+
+  test('an invitation is a link that ends with a week, with its use, and with a newer one', async () => {
+    const { user, token } = await invite(course, person, owner.id)
+    const mine = (await peopleOfCourse(course)).find(({ id }) => id === user)!
+    expect(mine).toMatchObject({ signIn: 'lind', here: false, role: 'demonstrator', mayLink: true })
+    expect(await openInvitation(token!, new Date(Date.now() + linkMs - 5000))).not.toBeNull()
+    expect(await openInvitation(token!, new Date(Date.now() + linkMs + 5000))).toBeNull()
+    const { token: newer } = await newLink(course, user, owner.id)
+    expect(await openInvitation(token!)).toBeNull()
+    expect(await refusal(takeUp(token!, 'a long password', 'here'))).toContain('404')
+    await takeUp(newer, 'a long password', 'here')
+    expect(await refusal(takeUp(newer, 'another password', 'here'))).toContain('404')
+    expect((await peopleOfCourse(course)).find(({ id }) => id === user)).toMatchObject({ here: true, linkUntil: null })
+    expect(await refusal(invite(course, person, owner.id))).toContain('belongs to this course already')
+    // What an open link keeps is a digest, not the secret.
+    expect((await Invitation.findAll()).every(({ tokenHash }) => tokenHash.length === 64 && tokenHash !== token)).toBe(true)
+  })
+
+  test('somebody known by another name is not taken for them', async () => {
+    expect(await refusal(invite(course, { ...person, signIn: 'haddad', name: 'Somebody' }, owner.id))).toContain(
+      'somebody else here',
+    )
+  })
+
+  test('an owner lets nobody in anew who has rights elsewhere; the administrator does', async () => {
+    const { id, token } = await makeCourse(
+      { title: 'Laboratory II', term: '', owner: { name: demonstrator.name, signIn: demonstrator.signIn } },
+      owner.id,
+    )
+    expect(token).toBeNull()
+    expect(await belongsOnlyTo(demonstrator.id, course)).toBe(false)
+    expect(await refusal(newLink(course, demonstrator.id, owner.id))).toContain('403')
+    expect(await refusal(newLink(course, owner.id, owner.id))).toContain('403')
+    expect(await refusal(newLink(id, stores.id, owner.id))).toContain('404')
+  })
+
+  test('a course keeps an owner, the college an administrator', async () => {
+    expect(await refusal(changeRole(course, owner.id, 'reader'))).toContain('one owner at least')
+    expect(await refusal(takeOut(course, owner.id))).toContain('one owner at least')
+    expect(await refusal(setAdministrator(owner.id, false))).toContain('one administrator at least')
+    expect(await refusal(withdraw(owner.id))).toContain('one administrator at least')
+    await changeRole(course, demonstrator.id, 'owner')
+    await changeRole(course, demonstrator.id, 'demonstrator')
+    expect((await Membership.findOne({ where: { user: demonstrator.id, course } }))!.role).toBe('demonstrator')
+  })
+
+  test('whoever is withdrawn is in no course, signs in no more, and keeps the name at what they did', async () => {
+    const { user, token } = await invite(course, { name: 'Oda Berg', signIn: 'berg', role: 'demonstrator' }, owner.id)
+    await takeUp(token!, 'a long password', 'here')
+    await SignIn.create({ id: '01J00000000000000000000002', user, password: 'x', openedAt: new Date() })
+    await record({ what: 'signed', person: user, course, from: 'here' })
+    await withdraw(user)
+    expect(await SignIn.count({ where: { user } })).toBe(0)
+    expect((await User.findByPk(user))!.passwordHash).toBe('')
+    expect((await peopleOfCourse(course)).map(({ id }) => id)).not.toContain(user)
+    expect((await deedsBefore(undefined)).find(({ what }) => what === 'signed')!.who).toBe('Oda Berg')
+    expect(await refusal(invite(course, { name: 'Oda Berg', signIn: 'berg', role: 'reader' }, owner.id))).toContain(
+      'has been withdrawn',
+    )
+    const { people } = await collegeOverview()
+    expect(people.find(({ id }) => id === user)).toMatchObject({ withdrawn: true, courses: '' })
+  })
+
+  test('the record cannot be changed or taken away by the application', async () => {
+    await expect(Deed.update({ what: 'x' }, { where: {} })).rejects.toThrow(/denied/i)
+    await expect(Deed.destroy({ where: {} })).rejects.toThrow(/denied/i)
+  })
+})
+
+describe('sections and groups', () => {
+  const section = made.sections[0]!.id
+  const groupsNow = async () => (await sectionsOfCourse(course)).find(({ id }) => id === section)!
+  const asWanted = async () => {
+    const { groups } = await groupsNow()
+    return {
+      groups: groups.map(({ bench, members }) => ({ bench, names: members.map(({ name }) => name!) })),
+      seen: groups.flatMap(({ members }) => members.map(({ id }) => id)),
+    }
+  }
+
+  test('a person keeps their id at another bench; runs ahead follow, those that have begun stay', async () => {
+    const before = await asWanted()
+    const kowal = (await Student.findOne({ where: { name: 'Kowal' } }))!
+    // Last week’s, and the one that is on.
+    const begun = made.sessions.slice(0, 2).map(({ runs }) => runs[0]!.id)
+    const hers = () => RunStudent.count({ where: { student: kowal.id, run: begun } })
+    const then = await hers()
+    expect(then).toBeGreaterThan(0)
+    const ahead = await createSession(
+      {
+        section,
+        revision: made.preparations.find(({ plan }) => plan.title === 'Benzoin')!.revision,
+        days: [{ startsAt: '2027-01-10T09:00:00Z', endsAt: '2027-01-10T15:00:00Z', room: 'Far lab' }],
+        groups: (await groupsNow()).groups.map(({ id }) => ({ group: id, scale: 1 })),
+      },
+      now,
+    )
+    const moved = before.groups.map(({ bench, names }) => ({
+      bench,
+      names: bench === 1 ? names.filter((name) => name !== 'Kowal') : bench === 2 ? [...names, 'Kowal'] : names,
+    }))
+    await saveGroups(section, { groups: [...moved, { bench: 40, names: ['New One'] }], seen: before.seen }, now)
+    const { groups } = await groupsNow()
+    expect(groups.find(({ bench }) => bench === 2)!.members.map(({ id }) => id)).toContain(kowal.id)
+    expect(groups.find(({ bench }) => bench === 40)!.members.map(({ name }) => name)).toEqual(['New One'])
+    const runs = (await viewSession(ahead.id, false)).runs
+    expect(runs.find(({ bench }) => bench === 2)!.members).toBe('Brandt, Osei, Kowal')
+    expect(runs.find(({ bench }) => bench === 1)!.members).toBe('Adeyemi')
+    expect(await hers()).toBe(then)
+    expect((await Run.findByPk(made.sessions[0]!.runs[0]!.id))!.members).toBe('Adeyemi, Kowal')
+  })
+
+  test('what somebody else changed meanwhile is not written over, and nothing impossible is', async () => {
+    const { groups, seen } = await asWanted()
+    expect(await refusal(saveGroups(section, { groups, seen: seen.slice(1) }))).toContain('409')
+    expect(await refusal(saveGroups(section, { groups: [...groups, groups[0]!], seen }))).toContain('named twice')
+    const many = Array.from({ length: 61 }, (_, at) => ({ bench: at + 1, names: [`n${at}`] }))
+    expect(await refusal(saveGroups(section, { groups: many, seen }))).toContain('60 groups')
+  })
+
+  test('a bench that is given up keeps its runs, and its people leave', async () => {
+    const { groups, seen } = await asWanted()
+    await saveGroups(section, { groups: groups.filter(({ bench }) => bench !== 40), seen })
+    expect((await groupsNow()).groups.map(({ bench }) => bench)).not.toContain(40)
+    expect((await StudentGroup.findOne({ where: { section, bench: 40 } }))!.leftAt).not.toBeNull()
+    expect((await Student.findOne({ where: { name: 'New One' } }))!.studentGroup).toBeNull()
+  })
+
+  test('sections are made, renamed, and taken away while no session was set for them', async () => {
+    const { id } = await addSection(course, 'Section D')
+    expect(await refusal(addSection(course, 'Section D'))).toContain('already')
+    expect(await refusal(renameSection(id, 'Section A'))).toContain('already')
+    await renameSection(id, 'Section E')
+    await saveGroups(id, { groups: [{ bench: 1, names: ['Ek'] }], seen: [] })
+    expect(await refusal(removeSection(section))).toContain('409')
+    await removeSection(id)
+    expect((await sectionsOfCourse(course)).map(({ name }) => name)).not.toContain('Section E')
+  })
+
+  test('absent for a day: the run says who was there, the group stays as it is', async () => {
+    const run = next!.runs[2]!.id
+    const people = (await presence([run]))[run]!
+    await setAbsent(run, [people[0]!.id])
+    expect((await Run.findByPk(run))!.members).toBe(people[1]!.name)
+    expect((await presence([run]))[run]!.map(({ absent }) => absent)).toEqual([true, false])
+    await setAbsent(run, [])
+    expect((await Run.findByPk(run))!.members).toBe(people.map(({ name }) => name).join(', '))
+    expect(await refusal(setAbsent(run, ['nobody']))).toContain('400')
+  })
+
+  test('what is held of a student, and forgetting: no figure and no entry changes', async () => {
+    const student = (await Student.findOne({ where: { name: 'Castellan' } }))!
+    const held = await exportStudent(student.id)
+    expect(held).toMatchObject({ name: 'Castellan', group: { section: 'Section A', bench: 3 } })
+    expect(held.runs.length).toBeGreaterThan(1)
+    const run = made.sessions[0]!.runs[2]!.id
+    const entries = () => EntryRow.findAll({ where: { run }, order: [['seq', 'ASC']], raw: true })
+    const before = await entries()
+    await forget([student.id])
+    expect(await entries()).toEqual(before)
+    expect((await Run.findByPk(run))!.members).toBe('Ivers, 1 no longer named')
+    const everywhere = await Promise.all(
+      ['student', 'student_group', 'run', 'deed'].map((table) =>
+        tables.query(`SELECT * FROM ${table}`, { type: QueryTypes.SELECT }).then((rows) => JSON.stringify(rows)),
+      ),
+    )
+    expect(everywhere.join()).not.toContain('Castellan')
+    expect((await exportStudent(student.id)).name).toBeNull()
+  })
+
+  test('names are kept as many months as the college says after the last session, and no day less', async () => {
+    const last = (await LabSession.findByPk(made.sessions[0]!.id))!
+    const bakari = (await Student.findOne({ where: { name: 'Bakari' } }))!
+    const ends = await LabSession.max<Date, LabSession>('endsAt', {
+      where: {
+        id: (
+          await Run.findAll({
+            where: { id: (await RunStudent.findAll({ where: { student: bakari.id } })).map(({ run }) => run) },
+          })
+        ).map(({ session }) => session),
+      },
+    })
+    expect(await forgetOld(new Date('2040-01-01'))).toBe(0)
+    await changeCollege({ title: 'Quillmere College', zone: 'UTC', keepNamesMonths: 6 })
+    const at = (days: number) => {
+      const day = new Date(ends)
+      day.setUTCMonth(day.getUTCMonth() + 6)
+      return new Date(day.getTime() + days * 86_400_000)
+    }
+    await forgetOld(at(-1))
+    expect((await Student.findByPk(bakari.id))!.name).toBe('Bakari')
+    await forgetOld(at(1))
+    expect((await Student.findByPk(bakari.id))!.name).toBeNull()
+    expect(last.endsAt.getTime()).toBeLessThan(at(1).getTime())
+    await changeCollege({ title: 'Quillmere College', zone: 'UTC', keepNamesMonths: 0 })
+  })
+})
+
+describe('terms', () => {
+  test('a course is copied with plans, settings and stock, without people, groups and runs', async () => {
+    await changeCourse(course, { title: made.course.title, term: 'autumn 2026', approval: false })
+    const { id } = await copyCourse(course, { title: made.course.title, term: 'spring 2027' }, owner.id)
+    const actor = {
+      kind: 'user' as const,
+      id: owner.id,
+      name: owner.name,
+      roles: { [course]: 'owner' as const, [id]: 'owner' as const },
+    }
+    const titles = async (of: string) => (await listPreparations(of, actor)).map(({ title }) => title).sort()
+    expect(await titles(id)).toEqual(await titles(course))
+    expect(await Membership.findAll({ where: { course: id }, raw: true })).toEqual([
+      { user: owner.id, course: id, role: 'owner' },
+    ])
+    expect(await sectionsOfCourse(id)).toEqual([])
+    const [from, to] = [(await Course.findByPk(course))!, (await Course.findByPk(id))!]
+    expect([to.lab, to.zone, to.copiedFrom]).toEqual([from.lab, from.zone, course])
+    expect(await refusal(copyCourse(course, { title: made.course.title, term: 'spring 2027' }, owner.id))).toContain('already')
+  })
+})
+
+describe('sessions that change', () => {
+  const section = made.sections[1]!.id
+  const revisionOf = (title: string) => made.preparations.find(({ plan }) => plan.title === title)!.revision
+  const day = (date: string, room = 'Hall', from = '09', to = '15') => ({
+    startsAt: `${date}T${from}:00:00.000Z`,
+    endsAt: `${date}T${to}:00:00.000Z`,
+    room,
+  })
+  const groups = made.sections[1]!.groups.map(({ id }) => ({ group: id, scale: 1 }))
+  const set = (title: string, days: ReturnType<typeof day>[], some = groups) =>
+    createSession({ section, revision: revisionOf(title), days, groups: some }, now)
+
+  test('clashes of room, section and hour, a day that is past, and hours that do not fit are said before', async () => {
+    await set('Benzoin', [day('2027-02-01')])
+    const said = async (days: ReturnType<typeof day>[], title = 'Benzoin', of = section) =>
+      (await checkSession({ section: of, revision: revisionOf(title), days })).map(({ level, words }) => `${level} ${words}`)
+    expect(await said([day('2027-02-01', 'Elsewhere')])).toEqual([
+      expect.stringContaining('danger Section B has Benzoin then, 09:00–15:00'),
+    ])
+    expect(await said([day('2027-02-01', 'Hall')], 'Benzoin', made.sections[0]!.id)).toEqual([
+      expect.stringContaining('danger Hall is taken then'),
+    ])
+    // One that begins when the other ends does not clash.
+    expect(await said([day('2027-02-01', 'Hall', '15', '21')])).toEqual([])
+    expect(await said([day('2020-02-01')])).toEqual([expect.stringContaining('This day is past')])
+    expect(await said([day('2027-02-02', 'Hall', '09', '11')])).toEqual([
+      expect.stringMatching(/^doubt The plan takes 3 h 53 min as usual, and there are 2 h/),
+    ])
+    expect(await said([day('2027-02-02', 'Hall', '11', '09')])).toContainEqual(expect.stringContaining('ends before it begins'))
+    expect(await refusal(set('Benzoin', [day('2027-02-01', 'Elsewhere')]))).toContain('409 Section B has Benzoin then')
+  })
+
+  test('a plan over two days is set as a chain; a run goes on with the code of its next day where it stopped', async () => {
+    const one = await checkSession({ section, revision: revisionOf('2-Methylhexan-2-ol'), days: [day('2027-03-01')] })
+    expect(one.map(({ words }) => words)).toContainEqual(expect.stringContaining('goes on over 2 days, and one is set'))
+    const { id } = await set('2-Methylhexan-2-ol', [day('2027-03-01'), day('2027-03-08')])
+    const view = await viewSession(id, true)
+    expect(view.days.map(({ startsAt }) => startsAt.slice(0, 10))).toEqual(['2027-03-01', '2027-03-08'])
+    const second = await viewSession(view.days[1]!.id, true)
+    expect(second.runs.map((run) => run.id)).toEqual(view.runs.map((run) => run.id))
+    expect(second.benches).toBe(view.benches)
+    const [first, later] = [view.runs[0]!, second.runs[0]!]
+    expect(later.code).not.toBe(first.code)
+    const at = async (code: string, when: string) => {
+      const place = dayOfCode(await placesOfRuns({ ids: [first.id] }), first.id, code)!
+      return benchAt(place, code, new Date(when))?.state
+    }
+    expect(await at(first.code!, '2027-03-01T10:00:00Z')).toBe('open')
+    expect(await at(first.code!, '2027-03-08T10:00:00Z')).toBe('late')
+    expect(await at(later.code!, '2027-03-01T10:00:00Z')).toBeUndefined()
+    expect(await at(later.code!, '2027-03-08T10:00:00Z')).toBe('open')
+    expect(await at(first.readCode!, '2027-03-08T10:00:00Z')).toBe('reading')
+    expect((await placesOfRuns({ code: later.code! })).map(({ session }) => session)).toEqual([second.id])
+    // A code that is replaced is that of its day alone.
+    const { code } = await newBenchCode(first.id, second.id)
+    expect(await at(later.code!, '2027-03-08T10:00:00Z')).toBeUndefined()
+    expect(await at(code, '2027-03-08T10:00:00Z')).toBe('open')
+    expect(await at(first.code!, '2027-03-01T10:00:00Z')).toBe('open')
+    expect((await subjectOfSession(second.id)).course).toBe(course)
+    // Its first day may not be moved behind its second.
+    expect(await refusal(changeSession(id, day('2027-03-09'), now))).toContain('after its next day')
+    expect(await refusal(changeSession(second.id, day('2027-02-28'), now))).toContain('before the day before it has ended')
+    expect(await refusal(set('Benzil', [day('2027-04-08'), day('2027-04-01')]))).toContain('before the day before has ended')
+  })
+
+  test('a session is moved until it has begun; afterwards it gets more time and another room only', async () => {
+    const { id } = await set('Benzil', [day('2027-05-01')])
+    await changeSession(id, day('2027-05-02', 'Other lab'), now)
+    expect((await viewSession(id, false)).startsAt).toBe('2027-05-02T09:00:00.000Z')
+    expect(await refusal(changeSession(id, day('2027-02-01', 'x'), now))).toContain('Section B has Benzoin')
+    const during = new Date('2027-05-02T10:00:00Z')
+    expect(await refusal(changeSession(id, day('2027-05-03'), during))).toContain('its start stays')
+    expect(await refusal(changeSession(id, day('2027-05-02', 'Hall', '09', '14'), during))).toContain('not less')
+    await changeSession(id, day('2027-05-02', 'Hall', '09', '17'), during)
+    expect((await viewSession(id, false)).endsAt).toBe('2027-05-02T17:00:00.000Z')
+    expect(await refusal(cancelSession(id, 'ill', during))).toContain('has begun')
+  })
+
+  test('a cancelled session opens nothing, clashes with nothing, and says why', async () => {
+    const { id } = await set('2-Methylhexan-2-ol', [day('2027-06-01'), day('2027-06-08')])
+    const { runs, days } = await viewSession(id, true)
+    await cancelSession(id, 'The hoods are being mended', now)
+    const after = await viewSession(id, true)
+    expect(after).toMatchObject({ cancelled: true, reason: 'The hoods are being mended' })
+    expect(after.runs.every(({ code }) => code === null)).toBe(true)
+    const place = dayOfCode(await placesOfRuns({ ids: [runs[0]!.id] }), runs[0]!.id, runs[0]!.code!)!
+    expect(benchAt(place, runs[0]!.code!, new Date('2027-06-01T10:00:00Z'))).toBeNull()
+    expect((await LabSession.findByPk(days[1]!.id))!.cancelledAt).not.toBeNull()
+    await set('Benzil', [day('2027-06-01')])
+    expect(await refusal(changeSession(id, day('2027-06-02'), now))).toContain('was cancelled')
+  })
+
+  test('some benches have theirs at another hour, a group comes late, one gets another day', async () => {
+    const { id } = await set('Benzil', [day('2027-07-01')], groups.slice(0, 7))
+    const view = await viewSession(id, true)
+    const some = view.runs.slice(0, 3).map((run) => run.id)
+    const { id: parted } = await splitSession(id, { ...day('2027-07-02'), runs: some }, now)
+    expect((await viewSession(parted, false)).runs.map((run) => run.id)).toEqual(some)
+    expect((await viewSession(id, false)).runs).toHaveLength(4)
+    const rest = (await viewSession(id, false)).runs.map((run) => run.id)
+    expect(await refusal(splitSession(id, { ...day('2027-07-03'), runs: rest }, now))).toContain('not all of them')
+    expect(await refusal(splitSession(id, { ...day('2027-07-03'), runs: [] }, now))).toContain('400')
+    await addGroup(id, { group: groups[7]!.group, scale: 0.5 }, now)
+    expect((await viewSession(id, false)).runs.at(-1)).toMatchObject({ scale: 0.5, bench: 8 })
+    expect(await refusal(addGroup(id, { group: groups[7]!.group, scale: 1 }, now))).toContain('takes part already')
+    expect(await refusal(addGroup(id, { group: made.sections[0]!.groups[0]!.id, scale: 1 }, now))).toContain(
+      'not in this section',
+    )
+    const late = new Date('2027-07-01T16:00:00Z')
+    const { id: further } = await anotherDay(id, { ...day('2027-07-09'), runs: [rest[1]!] }, late)
+    expect((await viewSession(further, true)).runs.map((run) => run.id)).toEqual([rest[1]])
+    expect(await RunDay.count({ where: { session: further } })).toBe(1)
+    expect(await refusal(anotherDay(id, { ...day('2027-07-08'), runs: [rest[0]!] }, late))).toContain(
+      'before the last of its days',
+    )
+    expect(await refusal(anotherDay(id, { ...day('2027-07-20'), runs: [some[0]!] }, late))).toContain('not in this session')
+    const again = (await likeSession(id, course))!
+    expect(again.days[0]).toEqual({ date: '2027-07-08', from: '09:00', to: '15:00', room: 'Hall' })
+    expect(again.groups).toHaveLength(5)
+    expect(await likeSession(id, 'elsewhere')).toBeUndefined()
+    expect((await changeable(await viewSession(id, false), now)).others.map(({ bench }) => bench)).toEqual([1, 2, 3])
+  })
+
+  test('where a course asks for it, a second person approves a plan before it is set', async () => {
+    await changeCourse(course, { title: made.course.title, term: 'autumn 2026', approval: true })
+    const revision = revisionOf('Benzoin')
+    expect(await refusal(set('Benzoin', [day('2027-08-01')]))).toContain('second person approves')
+    expect(await refusal(approve(revision, owner.id))).toContain('403')
+    expect(await approvalOf(revision, owner.id)).toEqual({ needed: true, by: null, may: false })
+    expect((await approvalOf(revision, demonstrator.id)).may).toBe(true)
+    await approve(revision, demonstrator.id)
+    expect(await refusal(approve(revision, demonstrator.id))).toContain('already')
+    expect((await approvalOf(revision, stores.id)).by!.name).toBe(demonstrator.name)
+    await set('Benzoin', [day('2027-08-01')])
+    await expect(Approval.destroy({ where: {} })).rejects.toThrow(/denied/i)
+    await changeCourse(course, { title: made.course.title, term: 'autumn 2026', approval: false })
+  })
+
+  test('a calendar by a secret address: the sessions of one’s courses, no names, and an end with a new address', async () => {
+    const { token } = await newFeed(demonstrator.id)
+    const text = await calendarOfFeed(token, now)
+    expect(text).toContain('SUMMARY:Benzoin\\, Section B')
+    expect(text).toContain('STATUS:CANCELLED')
+    for (const name of (await Student.findAll({ where: { name: { [Op.ne]: null } } })).map((student) => student.name!))
+      expect(text).not.toContain(name)
+    const { token: newer } = await newFeed(demonstrator.id)
+    expect(await refusal(calendarOfFeed(token, now))).toContain('404')
+    expect(await calendarOfFeed(newer, now)).toContain('BEGIN:VCALENDAR')
+    // A reader sees results, not what is set.
+    const { token: readers } = await newFeed(made.people[3]!.id)
+    expect(await calendarOfFeed(readers, now)).not.toContain('SUMMARY')
+    expect(await calendarOfCourse(course, now)).toContain('Section A')
+  })
+})

@@ -1,0 +1,85 @@
+import { Op, QueryTypes } from 'sequelize'
+import { ulid } from 'ulid'
+import { database } from '@/data/connect'
+import { Deed } from '@/data/models'
+
+/** What stands in the record: what people did that others may have to account for. */
+export const deedKinds = [
+  'began the college',
+  'signed in',
+  'took up an invitation',
+  'invited a person',
+  'changed a role',
+  'withdrew a person',
+  'made a new link',
+  'changed the college',
+  'made a course',
+  'copied a course',
+  'changed a section',
+  'changed a group',
+  'forgot a student',
+  'exported a student',
+  'published a plan',
+  'approved a plan',
+  'set a session',
+  'changed a session',
+  'cancelled a session',
+  'replaced a code',
+  'signed',
+  'exported results',
+] as const
+
+export type DeedKind = (typeof deedKinds)[number]
+
+interface Done {
+  what: DeedKind
+  person: string | null
+  course?: string | undefined
+  /** Ids of what it was done to: never names. */
+  about?: Readonly<Record<string, string>>
+  /** The address it came from. */
+  from: string
+}
+
+/** Writes down what a person did. */
+export async function record({ what, person, course, about = {}, from }: Done, now = new Date()): Promise<void> {
+  await Deed.create({
+    id: ulid(now.getTime()),
+    at: now,
+    person,
+    course: course || null,
+    what,
+    about: Object.entries(about)
+      .map(([key, value]) => `${key} ${value}`)
+      .join(', ')
+      .slice(0, 500),
+    from: from.slice(0, 80),
+  })
+}
+
+export interface DeedRow {
+  id: string
+  at: string
+  who: string | null
+  course: string | null
+  what: string
+  about: string
+  from: string
+}
+
+export const deedsOnAPage = 100
+
+/** A page of the record, the latest first: those before an id. */
+export async function deedsBefore(before: string | undefined): Promise<DeedRow[]> {
+  const rows = await database().query<Omit<DeedRow, 'at'> & { at: Date | string }>(
+    `SELECT d.id, d.at, u.name AS who, c.title AS course, d.what, d.about, d.\`from\` FROM deed d
+     LEFT JOIN user u ON u.id = d.person LEFT JOIN course c ON c.id = d.course
+     WHERE :before = '' OR d.id < :before ORDER BY d.id DESC LIMIT ${deedsOnAPage}`,
+    { replacements: { before: before ?? '' }, type: QueryTypes.SELECT },
+  )
+  return rows.map(({ at, ...rest }) => ({ ...rest, at: new Date(at).toISOString() }))
+}
+
+/** How often something stands in the record since a moment. */
+export const countSince = (what: DeedKind, since: Date): Promise<number> =>
+  Deed.count({ where: { what, at: { [Op.gte]: since } } })
