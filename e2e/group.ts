@@ -1,5 +1,5 @@
 import { expect, type Browser, type Page } from '@playwright/test'
-import { openBench } from './support'
+import { base, made, openBench } from './support'
 
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' }).click()
 
@@ -12,15 +12,33 @@ export async function publish(page: Page): Promise<void> {
   await expect(page.getByTestId('revision')).toContainText(/revision \d+/)
 }
 
-/** Sets a session of a preparation for the whole day, for the first bench alone. @returns its code */
+let sections = 0
+
+/** A section of its own with so many benches, so that a session of it clashes with no other. @returns its name, which serves for a room too */
+export async function ownSection(page: Page, benches: number): Promise<string> {
+  const name = `Section ${process.env.TEST_PARALLEL_INDEX}-${Date.now() % 100_000}-${(sections += 1)}`
+  const headers = { origin: base }
+  const answer = await page.request.post(`${base}/api/courses/${made.course.id}/sections`, { data: { name }, headers })
+  const { id } = (await answer.json()) as { id: string }
+  const groups = Array.from({ length: benches }, (_, index) => ({
+    bench: index + 1,
+    names: [`One ${index + 1}`, `Two ${index + 1}`],
+  }))
+  const put = await page.request.put(`${base}/api/sections/${id}/groups`, { data: { groups, seen: [] }, headers })
+  expect([put.status(), await put.text()]).toEqual([200, '{"ok":true}'])
+  return name
+}
+
+/** Sets a session of a preparation for the whole day, for one bench. @returns its code */
 export async function session(page: Page, preparation: string): Promise<string> {
+  const section = await ownSection(page, 1)
   await page.goto('/class')
   await page.getByRole('link', { name: 'Set a lab session' }).click()
   await page.getByLabel('Preparation').selectOption({ label: preparation })
-  await page.getByLabel('Section').selectOption('Section B')
-  await page.getByLabel('From').fill('00:01')
+  await page.getByLabel('Section').selectOption(section)
+  await page.getByLabel('Room', { exact: true }).fill(section)
+  await page.getByLabel('From', { exact: true }).fill('00:01')
   await page.getByLabel('To', { exact: true }).fill('23:59')
-  for (const bench of [2, 3, 4, 5, 6, 7, 8]) await page.getByLabel(`Bench ${bench} takes part`).uncheck()
   await press(page, 'Set this session')
   await expect(page.getByText('0 of 1 benches have begun')).toBeVisible()
   return (await page.locator('.cards .code').first().textContent())!

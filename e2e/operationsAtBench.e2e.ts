@@ -2,6 +2,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import type { Plan } from '../src/core/plan/plan'
+import { ownSection } from './group'
 import { base as origin, expectAccessible, made, openBench, owner, secondServer, signIn, writeReading } from './support'
 
 test.describe.configure({ mode: 'serial' })
@@ -78,12 +79,13 @@ test('a session is set with a preparation of one’s own', async ({ page }) => {
   await page.getByLabel(/I have read the safety sheet of this draft/).check()
   await page.getByRole('button', { name: 'Publish and freeze' }).click()
   await expect(page.getByTestId('revision')).toContainText('revision 1, published')
+  const section = await ownSection(page, 2)
   await page.goto('/class/new')
   await page.getByLabel('Preparation').selectOption({ label: 'Fractionation, tested first, revision 1' })
-  await page.getByLabel('Section').selectOption('Section B')
-  await page.getByLabel('From').fill('00:01')
+  await page.getByLabel('Section').selectOption(section)
+  await page.getByLabel('Room', { exact: true }).fill(section)
+  await page.getByLabel('From', { exact: true }).fill('00:01')
   await page.getByLabel('To', { exact: true }).fill('23:59')
-  for (const bench of [3, 4, 5, 6, 7, 8]) await page.getByLabel(`Bench ${bench} takes part`).uncheck()
   await page.getByRole('button', { name: 'Set this session' }).click()
   await expect(page.getByText('0 of 2 benches have begun')).toBeVisible()
   codes = await page.locator('.cards .code').allTextContents()

@@ -9,9 +9,14 @@ export interface Stand {
   second: string
   /** File with the made-up college as it was seeded, people and bench codes included. */
   college: string
+  /** An application on a database where nobody is yet; one stand has it. */
+  beginning?: { base: string; link: string }
 }
 
 const stands = JSON.parse(process.env.MOZLE_STANDS ?? '[]') as Stand[]
+
+/** Where a college begins. */
+export const beginning = () => stands.find((each) => each.beginning)?.beginning
 
 /** This worker's own stand. @throws when the tests were not started by `./mozle test browser` */
 export const stand = stands[Number(process.env.TEST_PARALLEL_INDEX ?? 0)]!

@@ -6,7 +6,8 @@ import { migrate } from '@/data/migrate'
 import { build } from './build'
 import { stopAll, stopAllOnSignals } from './child'
 import { clearLeftOver } from './leftOver'
-import { secretsOf, startDatabase } from './database'
+import { secretsOf, startDatabase, type RunningDatabase } from './database'
+import { firstLink } from './first'
 import { home, workFolder } from './home'
 import { load } from './load'
 import { ensurePackages } from './packages'
@@ -86,7 +87,8 @@ export async function test(args: string[]): Promise<void> {
           writeFileSync(college, JSON.stringify(withSecond), { mode: 0o600 })
           prepared.push({ db, college })
         }
-        return Promise.all(
+        const empty = await emptyStand(built, folder, await database('browser-empty'))
+        const served = await Promise.all(
           prepared.map(async ({ db, college }, index): Promise<Stand> => {
             const log = path.join(workFolder(), `test-app-${index}.log`)
             const one = { folder: built, dbUrl: db.appUrl, cookieKey: secretsOf(folder).cookie, log }
@@ -98,6 +100,9 @@ export async function test(args: string[]): Promise<void> {
             return { base: first.address, second: second.address, college }
           }),
         )
+        // The page with which a college begins is tried by one worker.
+        served[0]!.beginning = empty
+        return served
       })
       add(await timed('browser', () => playwright(folder, file, { MOZLE_STANDS: JSON.stringify(stands) })))
     }
@@ -117,6 +122,18 @@ export async function test(args: string[]): Promise<void> {
   for (const [name, ms] of times) console.log(`${name.padEnd(30)} ${(ms / 1000).toFixed(0).padStart(4)} s`)
   process.exitCode = total.failed > 0 || total.passed === 0 ? 1 : 0
   console.log(`${total.passed} passed, ${total.failed} failed`)
+}
+
+/** An application on a database where nobody is yet, and the link with which its college begins. */
+async function emptyStand(built: string, folder: string, db: RunningDatabase): Promise<{ base: string; link: string }> {
+  const { address } = await serve({
+    folder: built,
+    dbUrl: db.appUrl,
+    cookieKey: secretsOf(folder).cookie,
+    log: path.join(workFolder(), 'test-app-empty.log'),
+    record: path.join(folder, 'app-empty.process'),
+  })
+  return { base: address, link: (await firstLink(db.appUrl, address))! }
 }
 
 /** What the browser tests need before their databases; it runs beside the tests of the database, which mostly wait. */

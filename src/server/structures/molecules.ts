@@ -113,7 +113,11 @@ function atomsWritten(text: string): number {
 /** The record with this structure. Only records of the same formula are read, for reading all of them takes seconds. */
 function recordWith(code: string, formula: string): string | null {
   const found = substanceRecords.find(
-    (record) => record.smiles && record.formula && sameAtoms(record.formula, formula) && Molecule.fromSmiles(record.smiles).getIDCode() === code,
+    (record) =>
+      record.smiles &&
+      record.formula &&
+      sameAtoms(record.formula, formula) &&
+      Molecule.fromSmiles(record.smiles).getIDCode() === code,
   )
   return found?.name ?? null
 }

@@ -55,7 +55,7 @@ export function SessionDays({
                 const problem = errors.days?.[index]?.[name]
                 return (
                   <Form.Group controlId={`${name}-${index}`} key={name}>
-                    <Form.Label>{index === 0 ? label : `${label}, day ${index + 1}`}</Form.Label>
+                    <Form.Label>{index === 0 ? label : `${name === 'date' ? 'Date' : label}, day ${index + 1}`}</Form.Label>
                     <Form.Control type={type} {...form.register(`days.${index}.${name}`)} isInvalid={!!problem} />
                     {problem && <div className="problem">{problem.message}</div>}
                   </Form.Group>

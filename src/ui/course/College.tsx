@@ -206,9 +206,11 @@ function Everybody({
             <tr key={id}>
               <th scope="row">
                 {name}
-                <small className="quiet">
-                  {withdrawn ? 'withdrawn' : administrator ? 'looks after the college' : here ? '' : 'invited'}
-                </small>
+                {(withdrawn || administrator || !here) && (
+                  <small className="quiet">
+                    {withdrawn ? 'withdrawn' : administrator ? 'looks after the college' : 'invited'}
+                  </small>
+                )}
               </th>
               <td className="fig">{signIn}</td>
               <td>{courses || '–'}</td>

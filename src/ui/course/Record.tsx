@@ -19,7 +19,7 @@ export function Record({ deeds, zone, older, later }: { deeds: DeedLine[]; zone:
         What was done <small>written as it happens, never changed</small>
       </h2>
       {deeds.length === 0 && <p className="quiet">Nothing yet.</p>}
-      <div className="record-scroll" tabIndex={0} role="region" aria-labelledby="record">
+      <div className="record-scroll" tabIndex={0} role="region" aria-label="The record as a table">
         <table className="ruled record">
           <thead>
             <tr>

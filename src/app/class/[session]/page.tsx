@@ -56,7 +56,7 @@ export default async function SessionPage({ params }: { params: Promise<{ sessio
           </p>
         )}
         <SessionDaysLine view={view} />
-        {changes && <ChangeSession key={`${view.startsAt} ${view.endsAt} ${view.room}`} session={changes} />}
+        {changes && <ChangeSession session={changes} />}
         <GraverSince notes={graver} />
         {may('run.read') && (
           <Board {...{ session, plan, runs: view.runs, zone, startsAt }} maySign={may('run.sign')} now={new Date().getTime()} />
