@@ -29,7 +29,10 @@ test.describe('every screen without violations', () => {
         '/reference/laboratory',
         '/class',
         '/class/new',
+        '/course',
+        '/college',
         `/class/${on.id}`,
+        `/class/${on.id}/cards`,
         `/class/${finished.id}/results`,
         '/nowhere',
       ]

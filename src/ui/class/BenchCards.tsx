@@ -74,8 +74,8 @@ export function BenchCards({
           </li>
         ))}
       </ul>
-      <p className="no-print">
-        <Link href={`/class/${session}/cards`}>Cards to print, with our amounts</Link>{' '}
+      <p className="no-print doing">
+        <Link href={`/class/${session}/cards`}>Cards to print, with our amounts</Link>
         <Link href="/bench">Open a bench on this device</Link>
       </p>
     </section>
