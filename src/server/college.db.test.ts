@@ -32,6 +32,8 @@ import {
   changeCollege,
   changeRole,
   collegeOverview,
+  exportPerson,
+  forgetPerson,
   invite,
   makeCourse,
   newLink,
@@ -146,8 +148,15 @@ describe('people', () => {
     expect(await refusal(invite(course, { name: 'Oda Berg', signIn: 'berg', role: 'reader' }, owner.id))).toContain(
       'has been withdrawn',
     )
+    const held = await exportPerson(user)
+    expect(held).toMatchObject({ name: 'Oda Berg', courses: [] })
+    expect(held.deeds.map(({ what }) => what)).toContain('signed')
+    expect(await refusal(forgetPerson(owner.id))).toContain('Withdraw this person first')
     const { people } = await collegeOverview()
     expect(people.find(({ id }) => id === user)).toMatchObject({ withdrawn: true, courses: '' })
+    await forgetPerson(user)
+    expect((await deedsBefore(undefined)).find(({ what }) => what === 'signed')!.who).toBe('somebody who has left')
+    expect(JSON.stringify(await User.findAll({ raw: true }))).not.toMatch(/Oda|"berg"/)
   })
 
   test('the record cannot be changed or taken away by the application', async () => {

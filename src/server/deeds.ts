@@ -12,6 +12,8 @@ export const deedKinds = [
   'changed a role',
   'withdrew a person',
   'made a new link',
+  'forgot a person',
+  'exported a person',
   'changed the college',
   'made a course',
   'copied a course',

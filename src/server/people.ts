@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize'
 import { ulid } from 'ulid'
 import { database } from '@/data/connect'
-import { CollegeRow, Course, Membership, SignIn, User, type CourseRole } from '@/data/models'
+import { CollegeRow, Course, Deed, Membership, SignIn, User, type CourseRole } from '@/data/models'
 import { belongsOnlyTo, makeLink } from './invitations'
 import { recheck } from './live'
 import { Refusal } from './refusal'
@@ -193,6 +193,35 @@ export async function withdraw(user: string, now = new Date()): Promise<void> {
     await SignIn.destroy({ where: { user }, transaction })
   })
   await recheck()
+}
+
+/** Everything that is held of a person who works here, or did. @throws Refusal 404 */
+export async function exportPerson(id: string) {
+  const person = await User.findByPk(id)
+  if (!person) throw new Refusal(404, 'There is no such person.')
+  const courses = await database().query<{ title: string; term: string; role: string }>(
+    'SELECT c.title, c.term, m.role FROM membership m JOIN course c ON c.id = m.course WHERE m.user = :id ORDER BY c.title',
+    { replacements: { id }, type: QueryTypes.SELECT },
+  )
+  const deeds = await Deed.findAll({ where: { person: id }, order: [['id', 'ASC']], raw: true })
+  return {
+    id,
+    name: person.name,
+    signIn: person.signIn,
+    administrator: Boolean(person.administrator),
+    withdrawnAt: person.withdrawnAt,
+    courses,
+    deeds: deeds.map(({ at, what, about, from }) => ({ at, what, about, from })),
+    about: 'Logs of runs name this person by the id above where they signed or wrote what was found later.',
+  }
+}
+
+/** Forgets a person who was withdrawn: the name goes everywhere; what they did stays under an id that means nothing. @throws Refusal 404, 409 */
+export async function forgetPerson(id: string): Promise<void> {
+  const person = await User.findByPk(id)
+  if (!person) throw new Refusal(404, 'There is no such person.')
+  if (!person.withdrawnAt) throw new Refusal(409, 'Withdraw this person first.')
+  await person.update({ name: 'somebody who has left', signIn: `left-${id.toLowerCase()}` })
 }
 
 /** Makes a person look after the college, or no longer. @throws Refusal 404, 409 */

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { deedsBefore, deedsOnAPage } from '@/server/deeds'
+import { hasMail } from '@/server/mail'
 import { collegeOverview } from '@/server/people'
 import { collegeVisitor } from '@/server/page'
 import { College } from '@/ui/course/College'
@@ -19,7 +20,7 @@ export default async function CollegePage({ searchParams }: { searchParams: Prom
         <div className="head">
           <h1>{overview.college?.title ?? 'The college'}</h1>
         </div>
-        {!from && <College {...overview} me={actor.id} zones={Intl.supportedValuesOf('timeZone')} />}
+        {!from && <College {...overview} me={actor.id} mail={hasMail()} zones={Intl.supportedValuesOf('timeZone')} />}
         <Record
           deeds={deeds}
           zone={overview.college?.zone ?? 'UTC'}

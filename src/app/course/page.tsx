@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { courseSettings } from '@/server/terms'
+import { hasMail } from '@/server/mail'
 import { peopleOfCourse } from '@/server/people'
 import { sectionsOfCourse } from '@/server/students'
 import { visitor } from '@/server/page'
@@ -25,7 +26,7 @@ export default async function CoursePage() {
           <span className="sub">{[settings.term, course.college].filter(Boolean).join(', ')}</span>
         </div>
         <Sections course={course.id} sections={sections} mayWrite={may('section.write')} />
-        {may('people.write') && <People course={course.id} people={people} me={actor.id} zone={course.zone} />}
+        {may('people.write') && <People course={course.id} people={people} me={actor.id} zone={course.zone} mail={hasMail()} />}
         {may('people.write') && <Term course={settings} />}
       </main>
     </Frame>

@@ -43,12 +43,18 @@ export function StepFace({ run, state, lab, figures, zone, onTablet, onStrike, o
       ? { ...whole, figure: times(whole.figure, exact(step.portion)) }
       : whole
   const cautions = cautionsOf(run.plan, run.planned, step)
+  const before = run.plan.steps[run.plan.steps.findIndex(({ id }) => id === step.id) - 1]
   return (
     <>
       <h1>{printed(step.title)}</h1>
       {later && (
         <p>
           <State level="open">Cannot yet: first {later.toLowerCase()}.</State>
+        </p>
+      )}
+      {before?.kind === 'pause' && before.endsDay && printed(before.meanwhile) && (
+        <p className="text">
+          <b>From the day before:</b> {printed(before.meanwhile)}
         </p>
       )}
       <p className="text">

@@ -28,15 +28,17 @@ interface Props {
   }[]
   me: string
   zones: string[]
+  /** Whether links can be sent. */
+  mail: boolean
 }
 
 /** What the college's administrator looks after: what it is called, its courses, everybody who works here. */
-export function College({ college, courses, people, me, zones }: Props) {
+export function College({ college, courses, people, me, zones, mail }: Props) {
   const [shown, setShown] = useState<{ name: string; token: string }>()
   return (
     <>
       {college && <CollegeSettings key={JSON.stringify(college)} college={college} zones={zones} />}
-      {shown && <LinkShown {...shown} />}
+      {shown && <LinkShown key={shown.token} {...shown} mail={mail} />}
       <Courses courses={courses} onInvited={setShown} />
       <Everybody people={people} me={me} onLink={setShown} />
     </>
@@ -215,6 +217,20 @@ function Everybody({
               <td className="fig">{signIn}</td>
               <td>{courses || '–'}</td>
               <td className="doing">
+                <a className="btn btn-quiet btn-sm" href={`/api/college/people/${id}/held`} download={`${signIn}.json`}>
+                  What is held
+                </a>
+                {withdrawn && (
+                  <Button
+                    variant="quiet"
+                    size="sm"
+                    disabled={busy}
+                    aria-label={`Forget ${name}`}
+                    onClick={() => void run(() => call(`/api/college/people/${id}/held`, 'DELETE'))}
+                  >
+                    Forget the name
+                  </Button>
+                )}
                 {!withdrawn && (
                   <>
                     <Button

@@ -20,7 +20,19 @@ export interface Person {
 }
 
 /** The people of a course: who they are, what they may do; invited, let in anew, taken out. */
-export function People({ course, people, me, zone }: { course: string; people: Person[]; me: string; zone: string }) {
+export function People({
+  course,
+  people,
+  me,
+  zone,
+  mail,
+}: {
+  course: string
+  people: Person[]
+  me: string
+  zone: string
+  mail: boolean
+}) {
   const { problem, busy, run } = useDone()
   const [shown, setShown] = useState<{ name: string; token: string }>()
   const [leaving, setLeaving] = useState<string>()
@@ -31,7 +43,7 @@ export function People({ course, people, me, zone }: { course: string; people: P
         People
       </h2>
       <Problem words={problem} />
-      {shown && <LinkShown {...shown} />}
+      {shown && <LinkShown key={shown.token} {...shown} mail={mail} />}
       <table className="ruled people">
         <thead>
           <tr>
