@@ -1,4 +1,5 @@
 import { ulid } from 'ulid'
+import { setAside, writeBeside } from '@/data/beside'
 import { connectTo } from '@/data/connect'
 import {
   BottleRow,
@@ -121,9 +122,10 @@ export async function seed(ownerUrl: string, at = new Date()): Promise<College> 
           ),
           options,
         )
+        const parted = session.runs.map(({ id, entries }) => ({ id, entries: entries.map((entry) => setAside(entry)) }))
         await EntryRow.bulkCreate(
-          session.runs.flatMap(({ id, entries }) =>
-            entries.map((entry, index) => ({
+          parted.flatMap(({ id, entries }) =>
+            entries.map(({ entry }, index) => ({
               ...entry,
               run: id,
               seq: index + 1,
@@ -133,6 +135,10 @@ export async function seed(ownerUrl: string, at = new Date()): Promise<College> 
             })),
           ),
           options,
+        )
+        await writeBeside(
+          parted.flatMap(({ entries }) => entries.flatMap(({ beside }) => beside)),
+          transaction,
         )
       }
     })

@@ -1,5 +1,6 @@
 import { Op, QueryTypes, UniqueConstraintError, type Transaction } from 'sequelize'
 import type { Entry } from '@/core/run/entry'
+import { putBack, setAside, writeBeside } from './beside'
 import { database } from './connect'
 import { EntryRow, Run } from './models'
 import { withNames } from './writers'
@@ -51,9 +52,17 @@ async function addAll(run: string, entries: readonly Entry[], received: Date): P
   if (new Set(entries.map(({ id }) => id)).size < entries.length) return addUnknown(run, entries, received)
   return database().transaction(async (transaction) => {
     const last = await takeNumbers(run, entries, transaction)
-    const rows = entries.map((entry, index) => rowOf(run, entry, last - entries.length + index + 1, received))
-    await EntryRow.bulkCreate(rows, { transaction, returning: false })
-    return rows.map((row) => fromRow(row))
+    const parted = entries.map((entry) => setAside(entry))
+    const seqOf = (index: number) => last - entries.length + index + 1
+    await EntryRow.bulkCreate(
+      parted.map(({ entry }, index) => rowOf(run, entry, seqOf(index), received)),
+      { transaction, returning: false },
+    )
+    await writeBeside(
+      parted.flatMap(({ beside }) => beside),
+      transaction,
+    )
+    return entries.map((entry, index) => fromRow(rowOf(run, entry, seqOf(index), received)))
   })
 }
 
@@ -63,7 +72,7 @@ async function addUnknown(run: string, entries: readonly Entry[], received: Date
   const seen = new Set(known.map(({ id }) => id))
   const fresh = entries.filter(({ id }) => !seen.has(id) && seen.add(id))
   const added = fresh.length === 0 ? [] : await appendEntries(run, fresh, received)
-  return [...known.map(fromRow), ...added].sort((a, b) => a.seq - b.seq)
+  return [...(await putBack(known.map(fromRow))), ...added].sort((a, b) => a.seq - b.seq)
 }
 
 /** What an entry names that must stand before it: what it takes the place of, and what a signature covers. */
@@ -125,7 +134,8 @@ export async function readEntries(
   })
   const byRun: Record<string, NumberedEntry[]> = Object.fromEntries(runs.map((run) => [run, []]))
   for (const row of runs.length === 0 ? [] : rows) byRun[row.run]!.push(fromRow(row))
-  await withNames(Object.values(byRun).flat())
+  const all = Object.values(byRun).flat()
+  await Promise.all([withNames(all), putBack(all)])
   return byRun
 }
 

@@ -1,7 +1,9 @@
 /** A college from its first page through its terms: people, groups, sessions that change, and what is kept of whom. */
 import { Op, QueryTypes, type Sequelize } from 'sequelize'
 import { emptyDatabase } from '@/test-support/database'
+import type { Entry } from '@/core/run/entry'
 import { college } from '@/demo/college'
+import { appendEntries, readEntries } from '@/data/entries'
 import { database } from '@/data/connect'
 import { dayOfCode, placesOfRuns } from '@/data/people'
 import {
@@ -51,6 +53,7 @@ import {
   exportStudent,
   forget,
   forgetOld,
+  forgetWords,
   presence,
   removeSection,
   renameSection,
@@ -264,6 +267,41 @@ describe('sections and groups', () => {
     )
     expect(everywhere.join()).not.toContain('Castellan')
     expect((await exportStudent(student.id)).name).toBeNull()
+  })
+
+  test('free words and pictures stand beside the log, which holds their digests; they can go, and what was altered says so', async () => {
+    const run = made.sessions[1]!.runs[4]!.id
+    const step = made.preparations.find(({ plan }) => plan.title === 'Acetanilide')!.plan.steps[1]!.id
+    const picture = 'data:image/jpeg;base64,AAAA'
+    const seen = (id: string, text: string, more: object = {}) =>
+      ({
+        ...{ id, kind: 'observation', step, at: now.toISOString(), by: 'Bench 5', device: 't', supersedes: null, reason: null },
+        body: { text, colour: 'red', ...more },
+      }) as Entry
+    const [first, second] = ['01J0000000000000000000000A', '01J0000000000000000000000B'] as const
+    const written = await appendEntries(
+      run,
+      [seen(first, 'Mia spilt it', { picture }), { ...seen(second, 'calm'), reason: 'Mia said so' }],
+      now,
+    )
+    expect(written.map(({ body }) => (body as { text: string }).text)).toEqual(['Mia spilt it', 'calm'])
+    // Sent again, they come back as they were written.
+    const again = await appendEntries(run, [seen(first, 'Mia spilt it', { picture })], now)
+    expect(again[0]!.body).toEqual({ text: 'Mia spilt it', colour: 'red', picture })
+    const log = JSON.stringify(await EntryRow.findAll({ where: { run }, raw: true }))
+    expect(log).not.toMatch(/Mia|AAAA/)
+    expect(log).toContain('beside:')
+    const read = async (id: string) => (await readEntries([run]))[run]!.find((entry) => entry.id === id)!
+    expect((await read(first)).body).toEqual({ text: 'Mia spilt it', colour: 'red', picture })
+    expect((await read(second)).reason).toBe('Mia said so')
+    await tables.query("UPDATE beside SET words = 'Ida spilt it' WHERE words = 'Mia spilt it'")
+    expect((await read(first)).body).toMatchObject({ text: 'these words are not those that were written', picture })
+    const before = await EntryRow.findAll({ where: { run }, raw: true })
+    expect(await forgetWords([run])).toBeGreaterThan(3)
+    expect((await read(first)).body).toEqual({ text: 'no longer kept; picture no longer kept', colour: 'red' })
+    expect((await read(second)).reason).toBe('no longer kept')
+    expect(await EntryRow.findAll({ where: { run }, raw: true })).toEqual(before)
+    expect(await forgetWords([])).toBe(0)
   })
 
   test('names are kept as many months as the college says after the last session, and no day less', async () => {

@@ -21,6 +21,7 @@ export const deedKinds = [
   'changed a group',
   'forgot a student',
   'exported a student',
+  'forgot words',
   'published a plan',
   'approved a plan',
   'set a session',

@@ -2,7 +2,7 @@ import { Op, QueryTypes, type Transaction } from 'sequelize'
 import { ulid } from 'ulid'
 import { mostGroups, type GroupNames } from '@/core/classroom/groupsText'
 import { database } from '@/data/connect'
-import { CollegeRow, LabSession, Run, RunStudent, Section, Student, StudentGroup } from '@/data/models'
+import { Beside, CollegeRow, EntryRow, LabSession, Run, RunStudent, Section, Student, StudentGroup } from '@/data/models'
 import { Refusal } from './refusal'
 import type { Subject } from './rights'
 
@@ -280,7 +280,15 @@ export async function forget(ids: readonly string[]): Promise<void> {
   })
 }
 
-/** Forgets students whose last session lies further back than names are kept, and who are in no group that goes on. @returns how many */
+/** Forgets the free words and pictures of runs: the log keeps what was read, and says that words stood there. @returns how many */
+export async function forgetWords(runs: readonly string[]): Promise<number> {
+  if (runs.length === 0) return 0
+  return Beside.destroy({
+    where: { entry: (await EntryRow.findAll({ where: { run: [...runs] }, attributes: ['id'], raw: true })).map(({ id }) => id) },
+  })
+}
+
+/** Forgets students whose last session lies further back than names are kept, and the free words and pictures of sessions as long ago. @returns how many students */
 export async function forgetOld(now = new Date()): Promise<number> {
   const college = await CollegeRow.findOne()
   if (!college || college.keepNamesMonths === 0) return 0
@@ -292,5 +300,10 @@ export async function forgetOld(now = new Date()): Promise<number> {
     { replacements: { before }, type: QueryTypes.SELECT },
   )
   await forget(rows.map(({ id }) => id))
+  const over = await database().query<{ id: string }>(
+    'SELECT r.id FROM run r JOIN lab_session l ON l.id = r.session JOIN entry e ON e.run = r.id JOIN beside b ON b.entry = e.id WHERE l.ends_at < :before GROUP BY r.id',
+    { replacements: { before }, type: QueryTypes.SELECT },
+  )
+  await forgetWords(over.map(({ id }) => id))
   return rows.length
 }

@@ -79,6 +79,16 @@ export async function aRealCollege(query: QueryInterface): Promise<void> {
   })
   await query.createTable('feed', { token_hash: { ...text(64), primaryKey: true }, user: { ...to('user'), unique: true } })
 
+  // Free words and pictures of entries; the log holds their digests.
+  await query.createTable('beside', {
+    id: { ...ulid, primaryKey: true },
+    entry: to('entry'),
+    field: text(20),
+    salt: text(32),
+    words: { type: DataTypes.TEXT('long'), allowNull: false },
+  })
+  await query.addIndex('beside', ['entry', 'field'], { unique: true, name: 'beside_once' })
+
   await namesIntoRows(query)
   // Who owned a course before there were administrators looks after the college.
   await sql("UPDATE user SET administrator = 1 WHERE id IN (SELECT user FROM membership WHERE role = 'owner')")

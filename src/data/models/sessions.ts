@@ -68,6 +68,15 @@ export class EntryRow extends Row<EntryRow> {
   declare clockMs: CreationOptional<number | null>
 }
 
+/** Words or a picture of an entry, beside the log: they can go, and the log stays. */
+export class Beside extends Row<Beside> {
+  declare id: string
+  declare entry: string
+  declare field: 'text' | 'picture' | 'reason'
+  declare salt: string
+  declare words: string
+}
+
 /** Ties the models of sessions, runs and the log to a connection. */
 export function defineSessions(sequelize: Sequelize): void {
   const table = tables(sequelize)
@@ -120,5 +129,9 @@ export function defineSessions(sequelize: Sequelize): void {
       clockMs: { type: DataTypes.INTEGER },
     },
     table('entry'),
+  )
+  Beside.init(
+    { id: key(), entry: ulid(), field: text(20), salt: text(32), words: { type: DataTypes.TEXT('long'), allowNull: false } },
+    table('beside'),
   )
 }

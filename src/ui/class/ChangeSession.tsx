@@ -23,7 +23,7 @@ export interface SessionToChange {
   others: { id: string; bench: number; members: string }[]
 }
 
-type Way = 'move' | 'split' | 'day' | 'group' | 'cancel'
+type Way = 'move' | 'split' | 'day' | 'group' | 'cancel' | 'words'
 
 /** What can still be changed of a session: its hours and room, benches at another hour, another day, a group that came late; or that it is not held. */
 export function ChangeSession({ session }: { session: SessionToChange }) {
@@ -35,6 +35,7 @@ export function ChangeSession({ session }: { session: SessionToChange }) {
     ['day', 'Another day for benches that are not done', true],
     ['group', 'A group more', !over && goesOnFrom === null && others.length > 0],
     ['cancel', 'Cancel it', !begun],
+    ['words', 'Forget words and pictures', over],
   ]
   const done = () => setWay(undefined)
   return (
@@ -58,6 +59,7 @@ export function ChangeSession({ session }: { session: SessionToChange }) {
       {way === 'split' && <ForBenches session={session} to="split" press="Give them this hour" later={0} onDone={done} />}
       {way === 'day' && <ForBenches session={session} to="days" press="Set this day" later={7} onDone={done} />}
       {way === 'group' && <AddGroup session={session} onDone={done} />}
+      {way === 'words' && <ForgetWords session={session} onDone={done} />}
       {way === 'cancel' && <Cancel session={session} onDone={done} />}
     </section>
   )
@@ -219,6 +221,29 @@ function AddGroup({ session, onDone }: PartProps) {
       <Button type="submit" disabled={busy}>
         Let them take part
       </Button>
+      <Problem words={problem} />
+    </form>
+  )
+}
+
+function ForgetWords({ session, onDone }: PartProps) {
+  const { problem, busy, run } = useDone()
+  return (
+    <form
+      className="in-a-row"
+      aria-label="Forget words and pictures"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void run(() => call(`/api/sessions/${session.id}/words`, 'DELETE')).then((ok) => ok && onDone())
+      }}
+    >
+      <Button type="submit" variant="danger" disabled={busy}>
+        Forget them for good
+      </Button>
+      <small className="quiet">
+        What benches wrote in words of their own and the pictures they took go, as may hold names or faces. Readings, times and
+        results stay.
+      </small>
       <Problem words={problem} />
     </form>
   )

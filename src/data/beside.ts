@@ -1,0 +1,78 @@
+import { createHash, randomBytes } from 'node:crypto'
+import type { Transaction } from 'sequelize'
+import { ulid } from 'ulid'
+import type { Entry } from '@/core/run/entry'
+import { Beside } from './models'
+
+/** What of an entry stands beside the log: free words and pictures, which may say who somebody is. */
+type Field = 'text' | 'picture' | 'reason'
+
+interface SetAside {
+  id: string
+  entry: string
+  field: Field
+  salt: string
+  words: string
+}
+
+/** What stands in the log in the place of words: their salted digest, from which nobody can guess them once they are gone. */
+const markerOf = (salt: string, words: string) => `beside:${createHash('sha256').update(`${salt}${words}`).digest('hex')}`
+const isMarker = (value: unknown): value is string => typeof value === 'string' && /^beside:[0-9a-f]{64}$/.test(value)
+
+export const forgotten = 'no longer kept'
+const altered = 'these words are not those that were written'
+
+/** An entry as the log holds it, with what is written beside it. */
+export function setAside(entry: Entry): { entry: Entry; beside: SetAside[] } {
+  const beside: SetAside[] = []
+  const aside = (field: Field, words: string): string => {
+    const salt = randomBytes(16).toString('hex')
+    beside.push({ id: ulid(), entry: entry.id, field, salt, words })
+    return markerOf(salt, words)
+  }
+  const reason = entry.reason ? aside('reason', entry.reason) : entry.reason
+  if (entry.kind !== 'observation') return { entry: { ...entry, reason }, beside }
+  const { text, picture, ...rest } = entry.body
+  const body = {
+    ...rest,
+    text: text ? aside('text', text) : text,
+    ...(picture === undefined ? {} : { picture: aside('picture', picture) }),
+  }
+  return { entry: { ...entry, reason, body }, beside }
+}
+
+/** Writes what was set aside. */
+export async function writeBeside(rows: readonly SetAside[], transaction: Transaction): Promise<void> {
+  if (rows.length > 0) await Beside.bulkCreate([...rows], { transaction, returning: false })
+}
+
+/** Puts words and pictures back into entries as they were written; what is gone says so. One statement where there is anything to put back. */
+export async function putBack<T extends Entry>(entries: T[]): Promise<T[]> {
+  const body = (entry: Entry) => entry.body as { text?: unknown; picture?: unknown }
+  const waiting = entries.filter(
+    (entry) =>
+      isMarker(entry.reason) || (entry.kind === 'observation' && (isMarker(body(entry).text) || isMarker(body(entry).picture))),
+  )
+  if (waiting.length === 0) return entries
+  const rows = await Beside.findAll({ where: { entry: waiting.map(({ id }) => id) }, raw: true })
+  const found = new Map(rows.map((row) => [`${row.entry} ${row.field}`, row]))
+  const wordsOf = (entry: Entry, field: Field, marker: string): string | undefined => {
+    const row = found.get(`${entry.id} ${field}`)
+    if (!row) return undefined
+    return markerOf(row.salt, row.words) === marker ? row.words : altered
+  }
+  for (const entry of waiting) {
+    if (isMarker(entry.reason)) entry.reason = wordsOf(entry, 'reason', entry.reason) ?? forgotten
+    if (entry.kind !== 'observation') continue
+    const own = body(entry)
+    if (isMarker(own.text)) own.text = wordsOf(entry, 'text', own.text) ?? forgotten
+    if (isMarker(own.picture)) {
+      const picture = wordsOf(entry, 'picture', own.picture)
+      if (picture === undefined || picture === altered) {
+        delete own.picture
+        own.text = [own.text, `picture ${picture ?? forgotten}`].filter(Boolean).join('; ')
+      } else own.picture = picture
+    }
+  }
+  return entries
+}
