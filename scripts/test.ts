@@ -211,7 +211,6 @@ async function playwright(folder: string, file: string | undefined, env: Record<
   const code = await run(bin('playwright'), ['test', '--config', 'e2e/playwright.config.ts', ...(file ? [file] : [])], {
     ...env,
     PLAYWRIGHT_JSON_OUTPUT_NAME: report,
-    MOZLE_SHOTS: process.env.MOZLE_SHOTS ?? '',
   })
   if (!existsSync(report)) return { passed: 0, failed: 1 }
   const { stats } = JSON.parse(readFileSync(report, 'utf8')) as { stats: { expected: number; unexpected: number; flaky: number } }
