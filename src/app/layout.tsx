@@ -1,6 +1,7 @@
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css'
 import '@fontsource-variable/atkinson-hyperlegible-next/wght-italic.css'
 import '@/ui/theme/theme.scss'
+import { collegeWords } from '@/server/collegeWords'
 import { WordsOfThePage } from '@/ui/words/WordsOfThePage'
 import type { Metadata, Viewport } from 'next'
 import { connection } from 'next/server'
@@ -19,7 +20,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang="en">
       <body>
         {children}
-        <WordsOfThePage />
+        <WordsOfThePage ofCollege={await collegeWords()} />
       </body>
     </html>
   )

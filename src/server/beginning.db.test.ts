@@ -1,8 +1,10 @@
 /** How a college begins: one link, once. */
 import type { Sequelize } from 'sequelize'
 import { emptyDatabase } from '@/test-support/database'
+import { plainWords } from '@/core/words/say'
 import { database } from '@/data/connect'
 import { CollegeRow, Deed, User } from '@/data/models'
+import { wordsFrom } from './collegeWords'
 import { begin, makeLink, openInvitation } from './invitations'
 import { passwordFits } from './password'
 import { Refusal } from './refusal'
@@ -32,6 +34,7 @@ afterAll(async () => {
 const wanted = {
   college: 'Quillmere College',
   zone: 'UTC',
+  words: { ...plainWords, sulfur: 'sulphur' as const },
   name: 'Ilse Varga',
   signIn: 'Varga',
   password: 'a bench book owner',
@@ -45,7 +48,10 @@ test('one link, once, makes the college and its first person', async () => {
   const first = (await User.findByPk(user))!
   expect([first.signIn, first.administrator]).toEqual(['varga', true])
   expect(await passwordFits(first.passwordHash, wanted.password)).toBe(true)
-  expect((await CollegeRow.findOne())!.title).toBe('Quillmere College')
+  const here = (await CollegeRow.findOne())!
+  expect([here.title, wordsFrom(here.words).sulfur]).toEqual(['Quillmere College', 'sulphur'])
+  expect(wordsFrom('nonsense')).toEqual(plainWords)
+  expect(wordsFrom('{"volume":"pints"}')).toEqual(plainWords)
   expect(await refusal(begin(token, wanted, 'here', now))).toContain('404')
   const again = await makeLink(null, null, now)
   expect(await refusal(begin(again, wanted, 'here', now))).toContain('begun already')

@@ -2,6 +2,7 @@
 import { Op, QueryTypes, type Sequelize } from 'sequelize'
 import { emptyDatabase } from '@/test-support/database'
 import type { Entry } from '@/core/run/entry'
+import { plainWords } from '@/core/words/say'
 import { college } from '@/demo/college'
 import { appendEntries, readEntries } from '@/data/entries'
 import { database } from '@/data/connect'
@@ -317,7 +318,7 @@ describe('sections and groups', () => {
       },
     })
     expect(await forgetOld(new Date('2040-01-01'))).toBe(0)
-    await changeCollege({ title: 'Quillmere College', zone: 'UTC', keepNamesMonths: 6 })
+    await changeCollege({ title: 'Quillmere College', zone: 'UTC', keepNamesMonths: 6, words: plainWords })
     const at = (days: number) => {
       const day = new Date(ends)
       day.setUTCMonth(day.getUTCMonth() + 6)
@@ -328,7 +329,7 @@ describe('sections and groups', () => {
     await forgetOld(at(1))
     expect((await Student.findByPk(bakari.id))!.name).toBeNull()
     expect(last.endsAt.getTime()).toBeLessThan(at(1).getTime())
-    await changeCollege({ title: 'Quillmere College', zone: 'UTC', keepNamesMonths: 0 })
+    await changeCollege({ title: 'Quillmere College', zone: 'UTC', keepNamesMonths: 0, words: plainWords })
   })
 })
 

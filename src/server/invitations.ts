@@ -1,6 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto'
 import { Op } from 'sequelize'
 import { ulid } from 'ulid'
+import type { Words } from '@/core/words/say'
 import { database } from '@/data/connect'
 import { CollegeRow, Invitation, Membership, SignIn, User } from '@/data/models'
 import { record } from './deeds'
@@ -78,6 +79,7 @@ export async function takeUp(token: string, password: string, from: string, now 
 export interface Beginning {
   college: string
   zone: string
+  words: Words
   name: string
   signIn: string
   password: string
@@ -93,7 +95,10 @@ export async function begin(token: string, wanted: Beginning, from: string, now 
   await spend(open.id, now)
   const user = ulid(now.getTime())
   await database().transaction(async (transaction) => {
-    await CollegeRow.create({ id: ulid(), title: wanted.college, zone: wanted.zone, keepNamesMonths: 0 }, { transaction })
+    await CollegeRow.create(
+      { id: ulid(), title: wanted.college, zone: wanted.zone, keepNamesMonths: 0, words: JSON.stringify(wanted.words) },
+      { transaction },
+    )
     await User.create(
       { id: user, signIn: wanted.signIn.toLowerCase(), name: wanted.name, passwordHash, administrator: true },
       { transaction },

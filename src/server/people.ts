@@ -1,7 +1,9 @@
 import { QueryTypes } from 'sequelize'
 import { ulid } from 'ulid'
+import type { Words } from '@/core/words/say'
 import { database } from '@/data/connect'
 import { CollegeRow, Course, Deed, Membership, SignIn, User, type CourseRole } from '@/data/models'
+import { wordsFrom } from './collegeWords'
 import { belongsOnlyTo, makeLink } from './invitations'
 import { recheck } from './live'
 import { Refusal } from './refusal'
@@ -156,7 +158,12 @@ export async function collegeOverview(course?: string) {
   )
   return {
     course,
-    college: college && { title: college.title, zone: college.zone, keepNamesMonths: college.keepNamesMonths },
+    college: college && {
+      title: college.title,
+      zone: college.zone,
+      keepNamesMonths: college.keepNamesMonths,
+      words: wordsFrom(college.words),
+    },
     courses: courses.map(({ id, title, term, zone }) => ({ id, title, term, zone })),
     people: rows.map(({ password, withdrawnAt, administrator, courses: in_, ...row }): CollegePerson => ({
       ...row,
@@ -256,8 +263,16 @@ export async function makeCourse(
 }
 
 /** Changes what the college is called, its clock, and how long students' names are kept. */
-export async function changeCollege(wanted: { title: string; zone: string; keepNamesMonths: number }): Promise<void> {
+export async function changeCollege({
+  words,
+  ...wanted
+}: {
+  title: string
+  zone: string
+  keepNamesMonths: number
+  words: Words
+}): Promise<void> {
   const college = await CollegeRow.findOne({ rejectOnEmpty: true })
-  await college.update(wanted)
+  await college.update({ ...wanted, words: JSON.stringify(words) })
   await Course.update({ college: wanted.title }, { where: {} })
 }

@@ -25,7 +25,21 @@ export const zoneSchema = string()
 
 export const roleSchema = string().oneOf(roles, 'A role is owner, demonstrator, stores or reader.').required()
 
+/** How words and units are written. */
+export const wordsSchema = object({
+  volume: string()
+    .oneOf(['mL', 'cm³'] as const)
+    .required(),
+  names: string()
+    .oneOf(['usual', 'systematic'] as const)
+    .required(),
+  sulfur: string()
+    .oneOf(['sulfur', 'sulphur'] as const)
+    .required(),
+})
+
 export const collegeSchema = object({
+  words: wordsSchema.required(),
   title: string().trim().required('Write what the college is called.').max(120),
   zone: zoneSchema,
   keepNamesMonths: number()
@@ -38,6 +52,7 @@ export const collegeSchema = object({
 export const beginningSchema = object({
   college: string().trim().required('Write what the college is called.').max(120),
   zone: zoneSchema,
+  words: wordsSchema.required(),
   name: nameSchema,
   signIn: signInSchema,
   password: passwordSchema,

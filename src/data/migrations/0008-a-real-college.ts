@@ -21,6 +21,7 @@ export async function aRealCollege(query: QueryInterface): Promise<void> {
     // There is one college in a database: a second row cannot be written.
     only: { type: DataTypes.TINYINT, allowNull: false, defaultValue: 1, unique: true },
     keep_names_months: whole,
+    words: { ...text(200), defaultValue: '{}' },
   })
   await query.addColumn('user', 'administrator', { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false })
   await query.addColumn('user', 'withdrawn_at', perhaps)

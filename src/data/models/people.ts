@@ -23,6 +23,8 @@ export class CollegeRow extends Row<CollegeRow> {
   declare zone: string
   /** Months after a session after which students' names are no longer kept; 0: for good. */
   declare keepNamesMonths: number
+  /** How words and units are written where nobody has chosen otherwise, as JSON. */
+  declare words: CreationOptional<string>
 }
 
 /** A link with which a person chooses a password; without a person, the one with which a college begins. */
@@ -129,7 +131,10 @@ export function definePeople(sequelize: Sequelize): void {
     { id: key(), signIn: text(), name: text(), passwordHash: text(200), administrator: flag(), withdrawnAt: perhaps() },
     table('user'),
   )
-  CollegeRow.init({ id: key(), title: text(), zone: text(60), keepNamesMonths: whole() }, table('college'))
+  CollegeRow.init(
+    { id: key(), title: text(), zone: text(60), keepNamesMonths: whole(), words: { ...text(200), defaultValue: '{}' } },
+    table('college'),
+  )
   Invitation.init(
     { id: key(), user: maybe(), tokenHash: text(64), madeAt: moment(), madeBy: maybe(), endsAt: moment(), usedAt: perhaps() },
     table('invitation'),

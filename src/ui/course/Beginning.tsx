@@ -3,7 +3,9 @@
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { Button, Form } from 'react-bootstrap'
+import { plainWords } from '@/core/words/say'
 import { call } from '../call'
+import { WordsFields } from '../words/WordsFields'
 import { Problem } from './Problem'
 import { useDone } from './useDone'
 
@@ -11,7 +13,7 @@ import { useDone } from './useDone'
 export function Beginning({ token, zones }: { token: string; zones: string[] }) {
   const router = useRouter()
   const { problem, busy, run } = useDone()
-  const [wanted, setWanted] = useState({ college: '', zone: 'UTC', name: '', signIn: '', password: '' })
+  const [wanted, setWanted] = useState({ college: '', zone: 'UTC', words: plainWords, name: '', signIn: '', password: '' })
   // The clock of whoever sits here is most likely the laboratory's; only the browser knows it.
   useEffect(() => {
     const here = Intl.DateTimeFormat().resolvedOptions().timeZone
@@ -49,6 +51,9 @@ export function Beginning({ token, zones }: { token: string; zones: string[] }) 
           ))}
         </Form.Select>
       </Form.Group>
+      <div className="in-a-row">
+        <WordsFields value={wanted.words} onChange={(words) => setWanted({ ...wanted, words })} />
+      </div>
       {field('name', 'Your name', { autoComplete: 'name' })}
       {field('signIn', 'You sign in as', { autoComplete: 'username', autoCapitalize: 'none' })}
       {field('password', 'Password', { type: 'password', autoComplete: 'new-password' })}

@@ -3,7 +3,9 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
+import type { Words } from '@/core/words/say'
 import { call } from '../call'
+import { WordsFields } from '../words/WordsFields'
 import { LinkShown } from './LinkShown'
 import { Problem } from './Problem'
 import { useDone } from './useDone'
@@ -12,6 +14,7 @@ interface Settings {
   title: string
   zone: string
   keepNamesMonths: number
+  words: Words
 }
 
 interface Props {
@@ -95,6 +98,7 @@ function CollegeSettings({ college, zones }: { college: Settings; zones: string[
             : '0: for as long as nobody forgets them'}
         </small>
       </label>
+      <WordsFields value={wanted.words} onChange={(words) => setWanted({ ...wanted, words })} />
       <Button type="submit" disabled={busy}>
         Save
       </Button>

@@ -7,11 +7,12 @@ const key = 'mozle.words'
 /** The words of this device. They are kept here and nowhere else: two people at one course may write differently. */
 export const words = new Store<Words>(plainWords)
 
-/** Reads what this device has chosen before. Storage that cannot be read leaves the words as they are written down. */
-export function recallWords(): void {
+/** Reads what this device has chosen before, else takes the college's words. Storage that cannot be read leaves those. */
+export function recallWords(ofCollege: Words = plainWords): void {
+  if (JSON.stringify(words.get()) !== JSON.stringify(ofCollege)) words.set(ofCollege)
   try {
     const kept = JSON.parse(localStorage.getItem(key) ?? 'null') as Partial<Words> | null
-    if (kept) words.set({ ...plainWords, ...kept })
+    if (kept) words.set({ ...ofCollege, ...kept })
   } catch {
     // What cannot be read is as if nothing had been chosen.
   }

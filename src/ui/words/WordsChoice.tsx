@@ -4,7 +4,8 @@ import { useSyncExternalStore } from 'react'
 import { plainWords, type Words } from '@/core/words/say'
 import { chooseWords, words } from './Vocabulary'
 
-const choices: { key: keyof Words; label: string; options: [string, string][] }[] = [
+/** What can be chosen of words and units. */
+export const choices: { key: keyof Words; label: string; options: [string, string][] }[] = [
   {
     key: 'volume',
     label: 'volumes in',

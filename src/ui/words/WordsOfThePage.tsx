@@ -1,13 +1,14 @@
 'use client'
 
 import { useEffect, useSyncExternalStore } from 'react'
-import { plainWords } from '@/core/words/say'
+import { plainWords, type Words } from '@/core/words/say'
 import { recallWords, sayThroughout, systematicNames, words } from './Vocabulary'
 
-/** Keeps the whole page in the words that this device has chosen. */
-export function WordsOfThePage() {
+/** Keeps the whole page in the words that this device has chosen, else in those of the college. */
+export function WordsOfThePage({ ofCollege }: { ofCollege: Words }) {
   const chosen = useSyncExternalStore(words.subscribe, words.get, () => plainWords)
-  useEffect(recallWords, [])
+  const { volume, names, sulfur } = ofCollege
+  useEffect(() => recallWords({ volume, names, sulfur }), [volume, names, sulfur])
   useEffect(() => {
     if (JSON.stringify(chosen) === JSON.stringify(plainWords)) return undefined
     let back: (() => void) | undefined
