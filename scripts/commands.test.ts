@@ -55,6 +55,16 @@ describe('mozle calc', () => {
     expect(run.theoreticalYield_g.value).toBeCloseTo(4.70431, 4)
   })
 
+  test('the sheet of cases says of each how far it is off', () => {
+    const { code, out, err } = calc(['--cases'])
+    expect([code, err]).toEqual([0, ''])
+    expect(out).toMatch(/\n\d{3} cases, 0 off\n$/)
+    expect(out).toMatch(
+      /holds\tgas\t10 mmol of bicarbonate and enough acid\texpected 240.6\tfound 240.\d+ mL at 20 °C\tdeviation [+−]0/,
+    )
+    expect(calc(['--cases', 'x']).code).toBe(2)
+  })
+
   test.each([
     ['a plan that is not JSON', () => [file('bad.json', '{')], /bad.json: This is not JSON/],
     [

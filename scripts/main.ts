@@ -6,6 +6,7 @@ const usage = `usage: ./mozle COMMAND
   test [core|database|browser|FILE]   check and test everything, or a part of it
   test all                    the same, and many tablets at once
   calc PLAN [--log ENTRIES]   compute a plan file (and a run's entries) and print JSON
+  calc --cases                hand-worked and published cases, with how far each is off
   bench                       print speed figures
   mutate [PATH [N]]           change every decision of the core, one at a time: which changes does no test notice?
   load                        many tablets at once: how soon an entry is seen, and what is given back

@@ -1,11 +1,12 @@
 /** Where liquids, mixtures and solutions boil: published or hand-worked values, each with what it may be off. */
+import { mixtures, underPressure } from './cases'
 import { forPlan, substanceRecords } from './records'
 import { boilsAt } from '@/core/substance/boilsAt'
 import { molarMass } from '@/core/substance/molarMass'
 import { azeotropes, boilsWith, wilsonOf } from '@/core/operations/distil/azeotropes'
 import { vapourConstants } from '@/core/substance/boilsAt'
 import type { Content } from '@/core/operations/vessel/content'
-import { inWater, neat, solid } from '@/test-support/contents'
+import { inWater, neat, solid } from './contents'
 import { boilingOf } from '@/core/operations/vessel/boilingOf'
 import { acidBoilsAtC } from '@/core/operations/vessel/strongAcids'
 
@@ -16,25 +17,7 @@ const boils = (contents: Content[], mmHg = 760) => {
   return found
 }
 
-test.each([
-  // Handbook, boiling points under reduced pressure.
-  ['benzaldehyde', 10, 62, 2],
-  ['nitrobenzene', 10, 85, 2],
-  ['aniline', 10, 69, 2],
-  ['benzyl-alcohol', 10, 93, 2],
-  ['ethyl-acetoacetate', 14, 72, 3],
-  ['dimethylformamide', 39, 76, 2],
-  ['phenol', 10, 74, 2],
-  ['glycerol', 10, 167, 2],
-  ['dimethyl-sulfoxide', 10, 70, 8],
-  ['acetophenone', 10, 78, 3],
-  // Within the range of their constants.
-  ['water', 634, 95.0, 0.2],
-  ['toluene', 100, 51.9, 0.5],
-  ['acetone', 400, 39.0, 0.7],
-  ['ethanol', 400, 63.5, 0.7],
-  ['cyclohexane', 300, 53.0, 0.7],
-] as const)('%s at %d mmHg boils at %d °C', (id, mmHg, atC, withinK) => {
+test.each(underPressure)('%s at %d mmHg boils at %d °C', (id, mmHg, atC, withinK) => {
   const found = boilsAt(record(id), mmHg)!
   expect(Math.abs(found.atC - atC)).toBeLessThan(withinK)
   // What is said of it covers how far it is off.
@@ -50,32 +33,7 @@ test('what a figure is worth grows as the pressure falls, and constants far outs
   expect(boilsAt(record('aniline'), 10)!.by).toMatch(/Hass and Newton/)
 })
 
-test.each([
-  // The audit’s case: an ester with 10 % caustic. Two layers boil together, and no salt sets the point.
-  ['ethyl benzoate with 27 g of 10 % caustic', [neat('ethyl-benzoate', 5), inWater('sodium-hydroxide', 27, 10)], 101, 3],
-  ['10 % sodium hydroxide by itself', [inWater('sodium-hydroxide', 100, 10)], 102.5, 1.5],
-  ['26 % brine', [inWater('sodium-chloride', 100, 26)], 108, 2.5],
-  ['70 % nitric acid', [inWater('nitric-acid', 10, 70)], 120.5, 1],
-  ['68 % nitric acid', [inWater('nitric-acid', 10, 68)], 120.5, 1],
-  ['20.2 % hydrochloric acid', [inWater('hydrochloric-acid', 10, 20.2)], 108.6, 1],
-  ['50 % sulfuric acid', [inWater('sulfuric-acid', 10, 50)], 124, 2],
-  ['ethanol and water at the azeotrope', [neat('ethanol', 95.6), neat('water', 4.4)], 78.2, 0.5],
-  ['ethanol and water, half of the moles each', [neat('ethanol', 46.07), neat('water', 18.02)], 79.8, 1],
-  ['a tenth of the moles ethanol', [neat('ethanol', 4.607), neat('water', 16.22)], 86.4, 1.2],
-  ['methanol and water, half of the moles each', [neat('methanol', 32.04), neat('water', 18.02)], 73.1, 1],
-  ['acetone and water, half of the moles each', [neat('acetone', 58.08), neat('water', 18.02)], 59.9, 2],
-  ['ethyl acetate and ethanol at the azeotrope', [neat('ethyl-acetate', 69.2), neat('ethanol', 30.8)], 71.8, 0.3],
-  ['acetone and chloroform at the azeotrope', [neat('acetone', 21.5), neat('chloroform', 78.5)], 64.4, 0.3],
-  // By hand after Raoult: half of the moles each of cyclohexane and toluene boil where 0.5·p1 + 0.5·p2 = 760 mmHg.
-  ['cyclohexane and toluene, half of the moles each', [neat('cyclohexane', 84.16), neat('toluene', 92.14)], 92.5, 1.5],
-  ['toluene with water', [neat('toluene', 10), neat('water', 10)], 84.1, 1],
-  ['hexane with water', [neat('hexane', 10), neat('water', 10)], 61.6, 1],
-  ['dichloromethane with water', [neat('dichloromethane', 10), neat('water', 10)], 38.1, 1],
-  // By hand: 0.512 K·kg/mol × (10 g/342.3 g/mol)/0.1 kg = 0.15 K.
-  ['water with sugar', [neat('water', 100), solid('sucrose', 10)], 100.15, 0.05],
-  ['melted naphthalene', [solid('naphthalene', 10)], 218, 1],
-  ['ethanol over iron', [neat('ethanol', 20), solid('iron', 5)], 78.3, 0.3],
-] as [string, Content[], number, number][])('%s', (_what, contents, atC, withinK) => {
+test.each(mixtures)('%s', (_what, contents, atC, withinK) => {
   const found = boils(contents)
   expect(Math.abs(found.atC - atC)).toBeLessThan(withinK)
   expect(Math.abs(found.atC - atC)).toBeLessThan(found.plusMinusK + 2)

@@ -1,5 +1,6 @@
 /** Heats of usual reactions and heat capacities, by hand or as handbooks have them. */
-import { content, inWater, neat, solid as grams } from '@/test-support/contents'
+import { capacities, rises } from './cases'
+import { content, inWater, neat, solid as grams } from './contents'
 import type { Content } from '@/core/operations/vessel/content'
 import { adiabaticRise } from '@/core/operations/add/adiabaticRise'
 import { heatCapacityIn } from '@/core/operations/add/heatCapacity'
@@ -14,20 +15,7 @@ const dilute = (id: string, mL: number, molPerL: number) =>
   content(id, { kind: 'solution', molPerL }, { massG: null, mmol: mL * molPerL, volumeML: mL })
 
 describe('heat capacity', () => {
-  test.each([
-    ['water', [neat('water', 10)], 4.18, 0.01],
-    ['96 % sulfuric acid', [inWater('sulfuric-acid', 10, 96)], 1.51, 0.08],
-    ['70 % nitric acid', [inWater('nitric-acid', 10, 70)], 2.65, 0.1],
-    ['10 % sodium hydroxide', [inWater('sodium-hydroxide', 10, 10)], 3.86, 0.2],
-    ['37 % hydrochloric acid', [inWater('hydrochloric-acid', 10, 37)], 2.9, 0.5],
-    ['ethanol', [neat('ethanol', 10)], 2.44, 0.1],
-    ['toluene', [neat('toluene', 10)], 1.7, 0.15],
-    ['diethyl ether', [neat('diethyl-ether', 10)], 2.3, 0.15],
-    ['dichloromethane', [neat('dichloromethane', 10)], 1.19, 0.25],
-    ['1-bromobutane', [neat('1-bromobutane', 10)], 0.8, 0.2],
-    ['acetic acid', [neat('acetic-acid', 10)], 2.05, 0.1],
-    ['half water, half ethanol by mass', [neat('water', 10), neat('ethanol', 10)], 3.3, 0.2],
-  ] as [string, Content[], number, number][])('%s: %d J/(g·K) within %d', (_what, contents, cp, within) => {
+  test.each(capacities)('%s: %d J/(g·K) within %d', (_what, contents, cp, within) => {
     const found = heatCapacityIn(contents)!
     expect(Math.abs(found.cp - cp)).toBeLessThan(within)
   })
@@ -126,10 +114,6 @@ describe('heat of what meets', () => {
   })
 })
 
-test.each([
-  // By hand: n·(−ΔH)/(m·c).
-  ['50 mmol of acid and base in 100 g of water', 50, 57, 100, 4.18, 6.8],
-  ['0.1 mol of sulfuric acid into 50 mL of water', 100, 72, 60, 3.6, 33],
-  ['22 mmol of a nitration in 18 g of acids', 22, 135, 18, 1.75, 94],
-  ['25 mmol of a Grignard reagent in 20 g of ether', 25, 270, 20, 2.2, 153],
-])('rise: %s', (_what, mmol, kJ, g, cp, kelvin) => expect(adiabaticRise(mmol, kJ, [{ g, cp }])).toBeCloseTo(kelvin, -0.5))
+test.each(rises)('rise: %s', (_what, mmol, kJ, g, cp, kelvin) =>
+  expect(adiabaticRise(mmol, kJ, [{ g, cp }])).toBeCloseTo(kelvin, -0.5),
+)

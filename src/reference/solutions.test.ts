@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { makeUp, molarityOf } from '@/core/reaction/makeUp'
 import { dilutionHazards } from '@/core/substance/dilutionHazards'
-import type { Form } from '@/core/plan/plan'
+import { recipes, strengths } from './cases'
 import { hazardStatements } from './hazardStatements'
 import { substanceRecords } from './records'
 import { stockCard, stockSolutions } from './solutions'
@@ -35,33 +35,13 @@ test.each(stockSolutions.map((each) => [each.name, each] as const))(
   },
 )
 
-test.each([
-  // By hand.
-  ['naoh-1', 1000, 'g', 40.0],
-  ['naoh-10', 1000, 'g', 110.9],
-  ['hcl-1', 1000, 'mL', 83.5],
-  ['hcl-6', 500, 'mL', 250.5],
-  ['sulfuric-1', 1000, 'mL', 55.5],
-  ['sulfuric-3', 250, 'mL', 41.6],
-  ['ammonia-2', 1000, 'mL', 149.7],
-  ['acetic-5', 1000, 'mL', 48.0],
-  ['brine', 1000, 'g', 311.2],
-  ['saturated-bicarbonate', 1000, 'g', 93.7],
-  ['thiosulfate-10', 100, 'g', 10.83],
-  ['silver-nitrate-ethanol', 100, 'g', 2.0],
-] as const)('%s, %d mL: %s %d', (id, toML, unit, value) => {
+test.each(recipes)('%s, %d mL: %s %d', (id, toML, unit, value) => {
   const { recipe } = card(id, toML)
   expect(recipe).toMatchObject({ take: { unit } })
   if (!('why' in recipe)) expect(recipe.take.value / value).toBeCloseTo(1, 2)
 })
 
-test.each([
-  ['37 % hydrochloric acid', { kind: 'mass-fraction', fraction: 0.37, gPerML: 1.18, source: 'x' }, 36.46, 11.97],
-  ['96 % sulfuric acid', { kind: 'mass-fraction', fraction: 0.96, gPerML: 1.84, source: 'x' }, 98.08, 18.0],
-  ['85 % phosphoric acid', { kind: 'mass-fraction', fraction: 0.85, gPerML: 1.685, source: 'x' }, 98.0, 14.6],
-  ['10 g in 100 mL of sodium hydroxide', { kind: 'mass-volume', gPer100ML: 10 }, 40, 2.5],
-  ['glacial acetic acid', { kind: 'neat', purity: 0.998 }, 60.05, 17.4],
-] as [string, Form, number, number][])('%s is %d mol/L', (_what, form, gPerMol, molPerL) =>
+test.each(strengths)('%s is %d mol/L', (_what, form, gPerMol, molPerL) =>
   expect(molarityOf(form, gPerMol, 1.049)).toBeCloseTo(molPerL, 1),
 )
 

@@ -1,9 +1,9 @@
 import type { Form, Line } from '@/core/plan/plan'
 import type { Content } from '@/core/operations/vessel/content'
 import { molarMass } from '@/core/substance/molarMass'
-import { forPlan, substanceRecords } from '@/reference/records'
+import { forPlan, substanceRecords } from './records'
 
-/** Contents of a vessel made of records, for tests of what boils, warms and meets. */
+/** Contents of a vessel made of records, as a chemist writes a case down to check what boils, warms and meets. */
 const record = (id: string) => forPlan(substanceRecords.find((each) => each.id === id)!)
 const mmolOf = (id: string, grams: number) => (1000 * grams) / molarMass(record(id).formula!)
 

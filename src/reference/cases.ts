@@ -1,0 +1,352 @@
+import type { Form } from '@/core/plan/plan'
+import { adiabaticRise } from '@/core/operations/add/adiabaticRise'
+import { heatCapacityIn } from '@/core/operations/add/heatCapacity'
+import { boilDownTo, cropFrom, hotVolume, secondCrop, solubilityInMixture } from '@/core/operations/crystallise/crop'
+import { saturatedAtC, solubilityAt } from '@/core/operations/crystallise/solubility'
+import { expectedReading } from '@/core/operations/distil/thermometer'
+import { distributionRatio, fractionLeft, fractionLimit, portionsFor } from '@/core/operations/extract/partition'
+import { impurityFromDepression } from '@/core/operations/melt/impurity'
+import { boilingOf } from '@/core/operations/vessel/boilingOf'
+import type { Content } from '@/core/operations/vessel/content'
+import { limitOfTwo } from '@/core/reaction/limitOfTwo'
+import { makeUp, molarityOf } from '@/core/reaction/makeUp'
+import { gasesOf, gasLitres, gasOf, meetings } from '@/core/reaction/meetings'
+import { judge, type Judged } from '@/core/result/judge'
+import { boilsAt } from '@/core/substance/boilsAt'
+import { inWater, neat, solid } from './contents'
+import { forPlan, substanceRecords } from './records'
+import { stockCard, stockSolutions } from './solutions'
+
+/** A value that was worked by hand or published, and what the program finds. */
+export interface Case {
+  area: string
+  what: string
+  unit: string
+  expected: number | string
+  /** How far it may be off, in its unit; where words are expected they are the beginning of what is said. */
+  within: number
+  found: () => number | string
+}
+
+/** Where liquids boil under reduced pressure: id of the record, mmHg, °C, within so many K. */
+export const underPressure = [
+  // Handbook, boiling points under reduced pressure.
+  ['benzaldehyde', 10, 62, 2],
+  ['nitrobenzene', 10, 85, 2],
+  ['aniline', 10, 69, 2],
+  ['benzyl-alcohol', 10, 93, 2],
+  ['ethyl-acetoacetate', 14, 72, 3],
+  ['dimethylformamide', 39, 76, 2],
+  ['phenol', 10, 74, 2],
+  ['glycerol', 10, 167, 2],
+  ['dimethyl-sulfoxide', 10, 70, 8],
+  ['acetophenone', 10, 78, 3],
+  // Within the range of their constants.
+  ['water', 634, 95.0, 0.2],
+  ['toluene', 100, 51.9, 0.5],
+  ['acetone', 400, 39.0, 0.7],
+  ['ethanol', 400, 63.5, 0.7],
+  ['cyclohexane', 300, 53.0, 0.7],
+] as const
+
+/** Where mixtures and solutions boil at 760 mmHg: °C, within so many K. */
+export const mixtures: [string, Content[], number, number][] = [
+  // The audit’s case: an ester with 10 % caustic. Two layers boil together, and no salt sets the point.
+  ['ethyl benzoate with 27 g of 10 % caustic', [neat('ethyl-benzoate', 5), inWater('sodium-hydroxide', 27, 10)], 101, 3],
+  ['10 % sodium hydroxide by itself', [inWater('sodium-hydroxide', 100, 10)], 102.5, 1.5],
+  ['26 % brine', [inWater('sodium-chloride', 100, 26)], 108, 2.5],
+  ['70 % nitric acid', [inWater('nitric-acid', 10, 70)], 120.5, 1],
+  ['68 % nitric acid', [inWater('nitric-acid', 10, 68)], 120.5, 1],
+  ['20.2 % hydrochloric acid', [inWater('hydrochloric-acid', 10, 20.2)], 108.6, 1],
+  ['50 % sulfuric acid', [inWater('sulfuric-acid', 10, 50)], 124, 2],
+  ['ethanol and water at the azeotrope', [neat('ethanol', 95.6), neat('water', 4.4)], 78.2, 0.5],
+  ['ethanol and water, half of the moles each', [neat('ethanol', 46.07), neat('water', 18.02)], 79.8, 1],
+  ['a tenth of the moles ethanol', [neat('ethanol', 4.607), neat('water', 16.22)], 86.4, 1.2],
+  ['methanol and water, half of the moles each', [neat('methanol', 32.04), neat('water', 18.02)], 73.1, 1],
+  ['acetone and water, half of the moles each', [neat('acetone', 58.08), neat('water', 18.02)], 59.9, 2],
+  ['ethyl acetate and ethanol at the azeotrope', [neat('ethyl-acetate', 69.2), neat('ethanol', 30.8)], 71.8, 0.3],
+  ['acetone and chloroform at the azeotrope', [neat('acetone', 21.5), neat('chloroform', 78.5)], 64.4, 0.3],
+  // By hand after Raoult: half of the moles each of cyclohexane and toluene boil where 0.5·p1 + 0.5·p2 = 760 mmHg.
+  ['cyclohexane and toluene, half of the moles each', [neat('cyclohexane', 84.16), neat('toluene', 92.14)], 92.5, 1.5],
+  ['toluene with water', [neat('toluene', 10), neat('water', 10)], 84.1, 1],
+  ['hexane with water', [neat('hexane', 10), neat('water', 10)], 61.6, 1],
+  ['dichloromethane with water', [neat('dichloromethane', 10), neat('water', 10)], 38.1, 1],
+  // By hand: 0.512 K·kg/mol × (10 g/342.3 g/mol)/0.1 kg = 0.15 K.
+  ['water with sugar', [neat('water', 100), solid('sucrose', 10)], 100.15, 0.05],
+  ['melted naphthalene', [solid('naphthalene', 10)], 218, 1],
+  ['ethanol over iron', [neat('ethanol', 20), solid('iron', 5)], 78.3, 0.3],
+]
+
+/** Heat capacity of what is in a flask: J/(g·K), within so many. */
+export const capacities: [string, Content[], number, number][] = [
+  ['water', [neat('water', 10)], 4.18, 0.01],
+  ['96 % sulfuric acid', [inWater('sulfuric-acid', 10, 96)], 1.51, 0.08],
+  ['70 % nitric acid', [inWater('nitric-acid', 10, 70)], 2.65, 0.1],
+  ['10 % sodium hydroxide', [inWater('sodium-hydroxide', 10, 10)], 3.86, 0.2],
+  ['37 % hydrochloric acid', [inWater('hydrochloric-acid', 10, 37)], 2.9, 0.5],
+  ['ethanol', [neat('ethanol', 10)], 2.44, 0.1],
+  ['toluene', [neat('toluene', 10)], 1.7, 0.15],
+  ['diethyl ether', [neat('diethyl-ether', 10)], 2.3, 0.15],
+  ['dichloromethane', [neat('dichloromethane', 10)], 1.19, 0.25],
+  ['1-bromobutane', [neat('1-bromobutane', 10)], 0.8, 0.2],
+  ['acetic acid', [neat('acetic-acid', 10)], 2.05, 0.1],
+  ['half water, half ethanol by mass', [neat('water', 10), neat('ethanol', 10)], 3.3, 0.2],
+]
+
+/** Rise if no heat is led away: mmol, kJ/mol, g, J/(g·K), K. */
+export const rises: [string, number, number, number, number, number][] = [
+  // By hand: n·(−ΔH)/(m·c).
+  ['50 mmol of acid and base in 100 g of water', 50, 57, 100, 4.18, 6.8],
+  ['0.1 mol of sulfuric acid into 50 mL of water', 100, 72, 60, 3.6, 33],
+  ['22 mmol of a nitration in 18 g of acids', 22, 135, 18, 1.75, 94],
+  ['25 mmol of a Grignard reagent in 20 g of ether', 25, 270, 20, 2.2, 153],
+]
+
+/** What stock solutions take: id, mL, unit, figure. */
+export const recipes = [
+  // By hand.
+  ['naoh-1', 1000, 'g', 40.0],
+  ['naoh-10', 1000, 'g', 110.9],
+  ['hcl-1', 1000, 'mL', 83.5],
+  ['hcl-6', 500, 'mL', 250.5],
+  ['sulfuric-1', 1000, 'mL', 55.5],
+  ['sulfuric-3', 250, 'mL', 41.6],
+  ['ammonia-2', 1000, 'mL', 149.7],
+  ['acetic-5', 1000, 'mL', 48.0],
+  ['brine', 1000, 'g', 311.2],
+  ['saturated-bicarbonate', 1000, 'g', 93.7],
+  ['thiosulfate-10', 100, 'g', 10.83],
+  ['silver-nitrate-ethanol', 100, 'g', 2.0],
+] as const
+
+/** How strong what is in a bottle is: form, g/mol, mol/L. */
+export const strengths: [string, Form, number, number][] = [
+  ['37 % hydrochloric acid', { kind: 'mass-fraction', fraction: 0.37, gPerML: 1.18, source: 'x' }, 36.46, 11.97],
+  ['96 % sulfuric acid', { kind: 'mass-fraction', fraction: 0.96, gPerML: 1.84, source: 'x' }, 98.08, 18.0],
+  ['85 % phosphoric acid', { kind: 'mass-fraction', fraction: 0.85, gPerML: 1.685, source: 'x' }, 98.0, 14.6],
+  ['10 g in 100 mL of sodium hydroxide', { kind: 'mass-volume', gPer100ML: 10 }, 40, 2.5],
+  ['glacial acetic acid', { kind: 'neat', purity: 0.998 }, 60.05, 17.4],
+]
+
+const record = (id: string) => forPlan(substanceRecords.find((each) => each.id === id)!)
+const stock = (id: string) => stockSolutions.find((each) => each.id === id)!
+
+function boils(contents: readonly Content[]): number {
+  const found = boilingOf(contents, 760)
+  return 'why' in found ? NaN : found.atC
+}
+
+/** mL of gas when so many mmol of each meet. */
+function gasML(
+  one: string,
+  other: string,
+  [formula, mmol]: [string, number],
+  [otherFormula, otherMmol]: [string, number],
+): number {
+  const meeting = meetings.find((each) => each.one === one && each.other === other)
+  if (!meeting) return NaN
+  return gasesOf(meeting, { formula }).reduce(
+    (sum, gas) =>
+      sum +
+      1000 *
+        gasLitres(
+          gasOf(gas, meeting, { substance: { formula }, mmol }, { substance: { formula: otherFormula }, mmol: otherMmol }),
+        ),
+    0,
+  )
+}
+
+const pure: Judged['melting'] = {
+  onsetC: 113.6,
+  clearC: 114.8,
+  literature: { lowC: 113, highC: 115 },
+  verdict: 'consistent with pure',
+  offC: 0,
+} as never
+const judged = (part: Partial<Judged>) =>
+  judge({
+    ...{ fraction: 0.75, kind: 'yield', dry: true, melts: true, melting: pure, expected: { low: 0.7, high: 0.83 } },
+    ...{ inLiquorG: null, wholeG: 5.87, ...part },
+  } as Judged).words
+
+const numbers = (area: string, unit: string, rows: readonly (readonly [string, number, number, () => number])[]): Case[] =>
+  rows.map(([what, expected, within, found]) => ({ area, what, unit, expected, within, found }))
+
+/** The sheet of cases that `./mozle calc --cases` prints, for a chemist who wants to check. */
+export const cases: readonly Case[] = [
+  ...numbers(
+    'boiling under pressure',
+    '°C',
+    underPressure.map(([id, mmHg, atC, within]) => [
+      `${record(id).name} at ${mmHg} mmHg`,
+      atC,
+      within,
+      () => boilsAt(record(id), mmHg)?.atC ?? NaN,
+    ]),
+  ),
+  ...numbers(
+    'boiling of mixtures',
+    '°C',
+    mixtures.map(([what, contents, atC, within]) => [what, atC, within, () => boils(contents)]),
+  ),
+  ...numbers(
+    'heat capacity',
+    'J/(g·K)',
+    capacities.map(([what, contents, cp, within]) => [what, cp, within, () => heatCapacityIn(contents)?.cp ?? NaN]),
+  ),
+  ...numbers(
+    'adiabatic rise',
+    'K',
+    rises.map(([what, mmol, kJ, g, cp, kelvin]) => [what, kelvin, 1.6, () => adiabaticRise(mmol, kJ, [{ g, cp }])]),
+  ),
+  ...numbers('gas', 'mL at 20 °C', [
+    // 24.06 mL to the mmol.
+    ['10 mmol of bicarbonate and enough acid', 240.6, 0.5, () => gasML('carbonate', 'acid', ['NaHCO3', 10], ['HCl', 20])],
+    [
+      '10 mmol of carbonate and 10 of acid: half of it',
+      120.3,
+      0.5,
+      () => gasML('carbonate', 'acid', ['Na2CO3', 10], ['HCl', 10]),
+    ],
+    ['5 mmol of lithium aluminium hydride in water', 481.2, 1, () => gasML('hydride', 'water', ['LiAlH4', 5], ['H2O', 1000])],
+    ['10 mmol of sodium hydride in water', 240.6, 0.5, () => gasML('hydride', 'water', ['NaH', 10], ['H2O', 1000])],
+    ['10 mmol of thionyl chloride in water', 721.8, 1, () => gasML('water-reactive', 'water', ['SOCl2', 10], ['H2O', 1000])],
+  ]),
+  ...numbers('partition', '', [
+    // D = K/(1 + 10^(pH − pKa)).
+    ['benzoic acid, K 74, at its pKa', 37, 0.01, () => distributionRatio({ K: 74, acidPKa: 4.2 }, 4.2)],
+    ['the same two units above', 74 / 101, 0.001, () => distributionRatio({ K: 74, acidPKa: 4.2 }, 6.2)],
+    // 1/(1 + 4·10/30)³, and e⁻⁴ with endless portions.
+    [
+      'D 4, three times 10 mL from 30: left',
+      0.0787,
+      0.0002,
+      () => fractionLeft({ D: 4, waterML: 30, portionML: 10, portions: 3 }),
+    ],
+    ['the same 30 mL at once: left', 0.2, 1e-9, () => fractionLeft({ D: 4, waterML: 30, portionML: 30, portions: 1 })],
+    ['the same in endless portions: left', 0.0183, 0.0002, () => fractionLimit(4, 30, 30)],
+    ['portions of 10 mL for 99 %', 6, 0, () => portionsFor(0.99, { D: 4, waterML: 30, portionML: 10 }) ?? NaN],
+  ]),
+  ...numbers(
+    'solutions',
+    'mol/L',
+    strengths.map(([what, form, gPerMol, molPerL]) => [what, molPerL, 0.06, () => molarityOf(form, gPerMol, 1.049) ?? NaN]),
+  ),
+  ...numbers(
+    'stock solutions',
+    'g or mL',
+    recipes.map(([id, toML, , value]) => [
+      `${stock(id).name}, ${toML} mL`,
+      value,
+      value * 0.006,
+      () => {
+        const { recipe } = stockCard(stock(id), toML)
+        return 'why' in recipe ? NaN : recipe.take.value
+      },
+    ]),
+  ),
+  ...numbers('solutions', 'g', [
+    // 0.1 mol/L × 0.25 L × 249.68 g/mol.
+    [
+      'copper sulfate pentahydrate, 250 mL of 0.1 mol/L',
+      6.242,
+      0.005,
+      () => makeUp({ molPerL: 0.1, toML: 250, gPerMol: 159.61 }, { kind: 'solid', purity: 1, water: 5 }).take.value,
+    ],
+    [
+      'sodium hydroxide of 97 %, 100 mL of 1 mol/L',
+      4.124,
+      0.002,
+      () => makeUp({ molPerL: 1, toML: 100, gPerMol: 40 }, { kind: 'solid', purity: 0.97 }).take.value,
+    ],
+  ]),
+  ...numbers('crystallisation', 'mL, g or °C', [
+    // 100·5/5.5 and a tenth more.
+    ['5 g that dissolve to 5.5 g hot: solvent', 100, 0.1, () => hotVolume(5, 5.5, false)],
+    ['the same filtered hot: solvent', 127.3, 0.1, () => hotVolume(5, 5.5, true)],
+    ['5 g from 100 mL, 0.5 g stay: crop', 4.5, 1e-9, () => cropFrom(5, 100, 0.5).cropG],
+    ['boiled down for 96 % of 5 g at 0.5 g: to', 40, 1e-9, () => boilDownTo(5, 0.96, 0.5)],
+    ['second crop of 0.5 g from 20 mL at 0.5 g', 0.4, 1e-9, () => secondCrop(0.5, 20, 0.5)],
+    // √(10 × 0.1).
+    ['half and half of solvents with 10 and 0.1 g', 1, 1e-9, () => solubilityInMixture(10, 0.1, 0.5)],
+    // ln s linear in 1/T: 0.46·(5.5/0.46)^0.560.
+    [
+      'acetanilide in water at 60 °C',
+      1.846,
+      0.005,
+      () =>
+        solubilityAt(
+          [
+            { atC: 20, gPer100ML: 0.46 },
+            { atC: 100, gPer100ML: 5.5 },
+          ],
+          60,
+        ),
+    ],
+    [
+      '1.846 g of it are saturated at',
+      60,
+      0.5,
+      () =>
+        saturatedAtC(
+          [
+            { atC: 20, gPer100ML: 0.46 },
+            { atC: 100, gPer100ML: 5.5 },
+          ],
+          1.846,
+        ) ?? NaN,
+    ],
+  ]),
+  ...numbers('limit of two', 'mmol', [
+    ['10.0 ± 0.1 and 10.0 ± 0.1', 9.9436, 0.0001, () => limitOfTwo({ value: 10, u: 0.1 }, { value: 10, u: 0.1 }).value],
+    ['10.0 ± 0.1 and 12.0 ± 0.1', 10, 1e-6, () => limitOfTwo({ value: 10, u: 0.1 }, { value: 12, u: 0.1 }).value],
+  ]),
+  ...numbers('melting', '%', [
+    // x = ΔH·ΔT/(R·T²): 20 kJ/mol, 2 K below 387 K.
+    ['impurity from 2 K below 114 °C at 20 kJ/mol', 3.2, 0.15, () => 100 * impurityFromDepression(114, 112, 20)],
+  ]),
+  ...numbers('thermometer', '°C', [
+    // t + 0.00016·n·(t − 20) solved for t at 200 °C with 100 K outside.
+    [
+      'mercury, 100 K of the stem outside at 200 °C',
+      197.2,
+      0.2,
+      () => expectedReading(200, { filling: 'mercury', stemK: 100, lagK: 0, roomC: 20 }),
+    ],
+  ]),
+  ...(
+    [
+      ['75 % where 70–83 are expected, sharp at the literature', {}, 'Consistent with pure'],
+      ['107 %, dry', { fraction: 1.07 }, 'Above 100 %'],
+      ['60 %, sharp at the literature', { fraction: 0.6 }, 'Pure but little: losses'],
+      ['98 % where 55–75 are expected', { fraction: 0.98, expected: { low: 0.55, high: 0.75 } }, 'More than expected'],
+      [
+        '97 % over a ceiling of 67 %',
+        { fraction: 0.97, melts: false, expected: null, ceiling: 0.67 },
+        'More than the equilibrium allows',
+      ],
+      [
+        '43 % where 50–90 are expected, nothing melts',
+        { fraction: 0.43, melts: false, expected: { low: 0.5, high: 0.9 } },
+        'Little',
+      ],
+      ['not dried to constant mass', { dry: false }, 'Not dry'],
+    ] as [string, Partial<Judged>, string][]
+  ).map(([what, part, expected]): Case => ({
+    area: 'judgement',
+    what,
+    unit: '',
+    expected,
+    within: 0,
+    found: () => judged(part),
+  })),
+]
+
+/** How far a case is off, in its unit, and whether that is within what it may be; words are met where what is said begins with them. */
+export function deviation({ expected, within, found }: Case): { value: number | string; off: number | null; holds: boolean } {
+  const value = found()
+  if (typeof expected === 'string' || typeof value === 'string')
+    return { value, off: null, holds: String(value).startsWith(String(expected)) }
+  const off = value - expected
+  return { value, off, holds: Math.abs(off) <= within + 1e-12 }
+}
