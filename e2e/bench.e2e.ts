@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
-import { codeToday, made, openBench, owner, signIn, writeReading } from './support'
+import { session } from './group'
+import { codeToday, expectAccessible, made, openBench, owner, signIn, writeReading } from './support'
 
 /** What goes wrong at a bench, and how it is said. These benches are not used by other tests' steps. */
 test.describe.configure({ mode: 'serial' })
@@ -137,4 +138,69 @@ test('pages print without the frame and the buttons', async ({ page }) => {
   await page.goto(`/class/${made.sessions[2]!.id}`)
   await expect(page.getByRole('region', { name: 'Bench cards' })).toContainText(made.sessions[2]!.runs[0]!.code)
   await expect(page.locator('.no-print').first()).toBeHidden()
+})
+
+test('the procedure is a guide: a step is left out, one is done out of turn, one once more, each with its reason', async ({
+  page,
+  browser,
+}) => {
+  test.setTimeout(120_000)
+  await signIn(page, owner)
+  const code = await session(page, 'Recrystallising 4-methylbenzoic acid, revision 1')
+  const board = page.url()
+  const bench = await openBench(browser, code)
+  const go = (name: string | RegExp) => bench.getByRole('button', { name, exact: typeof name === 'string' }).click()
+  const title = bench.locator('.step-face h1')
+  const thread = bench.getByRole('navigation', { name: 'Steps' })
+  // The safety page is neither left out nor hurried past.
+  await expect(bench.getByRole('button', { name: 'Leave this step out' })).toHaveCount(0)
+  await thread.getByRole('button', { name: /^Weigh the crude acid/ }).click()
+  await expect(bench.getByRole('button', { name: 'Do it now, out of turn' })).toHaveCount(0)
+  await go('Back to what is now')
+  await go('We have read this')
+  await expect(title).toHaveText('Melt the crude acid')
+  await go('Leave this step out')
+  await go('Leave it out')
+  await expect(bench.getByRole('alert').filter({ hasText: 'Give the reason' })).toBeVisible()
+  await go('No time left')
+  await expectAccessible(bench)
+  await go('Leave it out')
+  await expect(title).toHaveText('Weigh the crude acid')
+  await expect(thread.getByRole('listitem').filter({ hasText: 'Melt the crude acid' })).toContainText('left out')
+  // A step to come is opened now, and what is now waits.
+  await thread.getByRole('button', { name: /^Crystals in ice/ }).click()
+  await expect(bench.getByText('Cannot yet: first weigh the crude acid.')).toBeVisible()
+  await go('Do it now, out of turn')
+  await go('While we wait')
+  await go('Do it now')
+  await expect(title).toHaveText('Crystals in ice')
+  await expect(bench.getByText(/^Cannot yet/)).toHaveCount(0)
+  await expect(bench.getByRole('button', { name: 'Leave this step out' })).toBeVisible()
+  await go('Back to what is now')
+  // Two portions of one charge add up.
+  const portion = async (grams: string) => {
+    await go('It shows zero: tared')
+    await writeReading(bench, grams)
+  }
+  await portion('2.00')
+  await expect(title).toHaveText('Crystallise')
+  await thread.getByRole('button', { name: /^Weigh the crude acid/ }).click()
+  await go('Do it once more')
+  await go('A further portion')
+  await go('Begin it again')
+  await expect(title).toHaveText('Weigh the crude acid')
+  await portion('0.50')
+  await expect(title).toHaveText('Crystallise')
+  await thread.getByRole('button', { name: /^Weigh the crude acid/ }).click()
+  await expect(bench.locator('.written.net')).toContainText('2.50 g')
+  await expect(bench.locator('.wrote')).toContainText('Once more')
+  await expect(bench.getByRole('status').first()).toContainText('in the book')
+  await bench.context().close()
+  // The class sees what was done otherwise.
+  await page.goto(board)
+  const row = page.locator('tr[data-bench="1"]')
+  await expect(row).toContainText('left out: No time left')
+  await expect(row).toContainText('done 2 times')
+  await expect(row).toContainText('out of turn: While we wait')
+  await expectAccessible(page)
 })

@@ -40,12 +40,18 @@ const good: Record<EntryKind, [body: object, taken: OperationKey, label: string,
   note: [{ slot: 'sample slot', text: 'A3' }, 'send', 'Sample slot', 'A3'],
   observation: [{ text: 'two layers', colour: 'brown' }, 'charge', 'Seen', 'brown: two layers'],
   done: [{}, 'filter', 'Done', ''],
+  skip: [{}, 'filter', 'Left out', 'no time'],
+  ahead: [{}, 'filter', 'Out of turn', 'while we wait'],
+  again: [{}, 'filter', 'Once more', 'still coloured'],
   strike: [{}, 'filter', 'Struck', ''],
   signature: [{ covers: ['01HZZZZZZZZZZZZZZZZZZZ0002'] }, 'melt', 'Signature', ''],
 }
 
 const more: Partial<Record<EntryKind, object>> = {
   window: { reason: 'it reads low' },
+  skip: { reason: 'no time' },
+  ahead: { reason: 'while we wait' },
+  again: { reason: 'still coloured' },
   strike: { supersedes: '01HZZZZZZZZZZZZZZZZZZZ0003', reason: 'slip' },
 }
 
@@ -62,8 +68,10 @@ describe.each(entryKinds)('%s', (kind) => {
     expect(problemWith(read, step(taken))).toBeNull()
     const others = operationKeys.filter((key) => problemWith(read, step(key)) === null)
     const everywhere = ['observation', 'done', 'strike', 'signature'].includes(kind)
+    const butSafety = ['skip', 'ahead', 'again'].includes(kind)
     expect(others.length === operationKeys.length).toBe(everywhere)
-    if (!everywhere) expect(problemWith(read, step('safety'))).toMatch(/^“It” takes no /)
+    if (butSafety) expect(operationKeys.filter((key) => !others.includes(key))).toEqual(['safety'])
+    else if (!everywhere) expect(problemWith(read, step('safety'))).toMatch(/^“It” takes no /)
   })
   test('holds nothing that its schema does not name', () => {
     expect(() => entrySchema(entry(kind, { ...body, also: 1 }, more[kind]))).toThrow(/also|unspecified/)

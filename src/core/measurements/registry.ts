@@ -9,7 +9,7 @@ import { madeUp } from './madeUp'
 import { mass } from './mass'
 import type { BodyOf, Entered, Measurement } from './measurement'
 import { melting, meltingRange } from './melting'
-import { done, signature, strike } from './moments'
+import { again, ahead, done, signature, skip, strike } from './moments'
 import { note, slot } from './note'
 import { observation } from './observation'
 import { pH } from './pH'
@@ -69,6 +69,9 @@ export const entryKindsOf = {
   note,
   observation,
   done,
+  skip,
+  ahead,
+  again,
   signature,
   strike,
 }

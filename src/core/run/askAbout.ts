@@ -12,7 +12,10 @@ export function askAbout(run: RunState, entry: Entry): string | null {
   const { question } = state ? measurementIn(state.step) : {}
   if (!state || !question) return null
   const standing = [...state.standing.filter(({ id }) => id !== entry.supersedes), entry]
-  return question(entry, { step: state.step, standing }, expectedOf(run, state.step))
+  const { planned, ...expected } = expectedOf(run, state.step)
+  // Of a further portion the plan says nothing.
+  const first = planned !== undefined && state.round === 1 ? { planned } : {}
+  return question(entry, { step: state.step, standing }, { ...expected, ...first })
 }
 
 /** What is known of the figures of a step before they are read. */

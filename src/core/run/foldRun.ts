@@ -53,7 +53,7 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
   let now = -1
   const steps = scaled.steps.map((step, index): StepState => {
     const all = byStep.get(step.id) ?? []
-    const standing = all
+    const everything = all
       .filter((entry) => !successor.has(entry.id) && entry.kind !== 'strike' && entry.kind !== 'signature')
       .sort((a, b) => place(a) - place(b) || rank.get(a.id)! - rank.get(b.id)!)
     const struck = all.flatMap((entry): Struck[] => {
@@ -61,8 +61,13 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
       return later ? [{ entry, by: later.by, at: later.at, reason: later.reason ?? '' }] : []
     })
     const measurement = measurementIn(step)
-    const net = measurement.net?.({ step, standing }) ?? null
-    const done = isDone(step, standing, net, measurement)
+    const rounds = roundsOf(everything)
+    const standing = rounds.at(-1)!
+    const netOf = (round: readonly Entry[]) => measurement.net?.({ step, standing: round }) ?? null
+    const net = allOf(step, rounds.map(netOf))
+    const done = isDone(step, standing, netOf(standing), measurement)
+    const skipped = standing.find(({ kind }) => kind === 'skip')
+    const early = everything.find(({ kind }) => kind === 'ahead')
     if (!done && now < 0) now = index
     return {
       step,
@@ -70,9 +75,14 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
       standing,
       struck,
       net,
-      signature: signatureOf(step, all, standing, successor, done),
-      startedAt: standing[0]?.at ?? null,
-      endedAt: standing.at(-1)?.at ?? null,
+      earlier: rounds.slice(0, -1).flat(),
+      round: rounds.length,
+      open: !done && (now === index || early !== undefined || rounds.length > 1),
+      skipped: skipped ? (skipped.reason ?? '') : null,
+      ahead: early ? (early.reason ?? '') : null,
+      signature: skipped ? { state: 'not needed' } : signatureOf(step, all, everything, successor, done),
+      startedAt: everything[0]?.at ?? null,
+      endedAt: everything.at(-1)?.at ?? null,
     }
   })
 
@@ -92,7 +102,7 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
       samples[step.sample] = { mass: net.figure, dry: step.dry || staysDry(samples[step.sample], net.figure, steps, step.sample) }
     else if (step.kind === 'dry') samples[step.sample] = { mass: net.figure, dry: net.agreed === true }
   }
-  const standing = steps.flatMap((step) => step.standing)
+  const standing = steps.flatMap((step) => [...step.earlier, ...step.standing])
   return {
     plan: scaled,
     planned,
@@ -104,6 +114,24 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
     melting,
     odd: standing.filter((entry) => 'asked' in entry.body && entry.body.asked !== undefined) as Entry<ShownKind>[],
   }
+}
+
+/** What stands in a step, parted where it was begun once more; each round but the first begins with the entry that says so. */
+function roundsOf(standing: readonly Entry[]): Entry[][] {
+  const rounds: Entry[][] = [[]]
+  for (const entry of standing) {
+    if (entry.kind === 'again') rounds.push([])
+    rounds.at(-1)!.push(entry)
+  }
+  return rounds
+}
+
+/** What a step comes to over its rounds: what was put in adds up, everything else is as it was last taken. */
+function allOf(step: Step, nets: readonly (Net | null)[]): Net | null {
+  const taken = nets.filter((net): net is Net => net !== null)
+  const last = taken.at(-1)
+  if (!last || step.kind !== 'charge') return last ?? null
+  return { ...last, figure: taken.slice(0, -1).reduce((sum, net) => plus(net.figure, sum), last.figure) }
 }
 
 /** The first of a row of rewritten readings: each keeps its place in the order of its step. */

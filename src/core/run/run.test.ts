@@ -6,6 +6,7 @@ import { askAbout } from './askAbout'
 import { dueIn, waysIn } from './due'
 import type { Entry } from './entry'
 import { entrySchema } from './entrySchema'
+import { problemWith } from './fitsStep'
 import { foldRun } from './foldRun'
 import { lastTwoAgree } from '../measurements/agreement'
 
@@ -350,4 +351,84 @@ describe('entries from outside', () => {
 
   test('a strike names what it strikes', () =>
     expect(() => entrySchema(new TestLog().add('dry', 'strike', {}))).toThrow(/names the entry/))
+})
+
+describe('a guide, not a gate', () => {
+  const turn = (log: TestLog, kind: 'skip' | 'ahead' | 'again', id: string, reason = 'because') =>
+    log.add(id, kind, {}, { supersedes: null, reason })
+
+  test('a step is left out with its reason, needs no signature then, and a strike brings it back', () => {
+    const log = new TestLog()
+    log.add('safety', 'done', {})
+    const index = fold(log).now
+    const id = fold(log).steps[index]!.step.id
+    const left = turn(log, 'skip', id, 'No time')
+    expect(fold(log).steps[index]).toMatchObject({ status: 'done', skipped: 'No time', signature: { state: 'not needed' } })
+    expect(fold(log).now).toBe(index + 1)
+    log.add(id, 'strike', {}, { supersedes: left.id, reason: 'after all' })
+    expect(fold(log).steps[index]).toMatchObject({ status: 'now', skipped: null })
+    const charge = new TestLog()
+    turn(charge, 'skip', 'charge-aniline')
+    expect(step(charge, 'charge-aniline').signature.state).toBe('not needed')
+    expect(fold(charge).charged.aniline).toBeUndefined()
+  })
+
+  test('a step ahead is open before its turn, and what is now stays where it is', () => {
+    const log = new TestLog()
+    turn(log, 'ahead', 'charge-aniline', 'The balance is free')
+    expect(step(log, 'charge-aniline')).toMatchObject({ status: 'later', open: true, ahead: 'The balance is free' })
+    expect(step(new TestLog(), 'charge-aniline').open).toBe(false)
+    expect(fold(log).now).toBe(0)
+    log.difference('charge-aniline', 27.512, 23.418)
+    expect(step(log, 'charge-aniline')).toMatchObject({ status: 'done', round: 1 })
+    expect(fold(log).now).toBe(0)
+  })
+
+  test('a charge that is repeated adds up; a weighing that is repeated counts as the last was taken', () => {
+    const log = new TestLog()
+    log.difference('charge-aniline', 27.512, 23.418)
+    turn(log, 'again', 'charge-aniline', 'A further portion')
+    expect(step(log, 'charge-aniline')).toMatchObject({ open: true, round: 2 })
+    // Of a further portion the plan says nothing, and of the first it does.
+    const small = (weighed: TestLog) => {
+      const [, empty] = new TestLog().difference('charge-aniline', 25, 24.5)
+      weighed.reading('charge-aniline', 'full', 25, 3, {})
+      const asked = askAbout(fold(weighed), { ...empty, id: '7ZZZZZZZZZZZZZZZZZZZZZZZZZ' })
+      weighed.entries.pop()
+      return asked
+    }
+    expect(small(log)).toBeNull()
+    expect(small(new TestLog())).not.toBeNull()
+    // Until the second portion is weighed the first stands.
+    expect(fold(log).charged.aniline!.figure.value).toBeCloseTo(4.094, 9)
+    log.difference('charge-aniline', 25, 24.5)
+    const state = step(log, 'charge-aniline')
+    expect([state.status, state.open]).toEqual(['done', false])
+    expect(state.net!.figure.value).toBeCloseTo(4.594, 9)
+    expect(state.earlier).toHaveLength(2)
+    expect(state.standing.map(({ kind }) => kind)).toEqual(['again', 'reading', 'reading'])
+    // Struck, the repeat has not been.
+    const repeat = state.standing[0]!
+    log.add('charge-aniline', 'strike', {}, { supersedes: repeat.id, reason: 'wrong press' })
+    expect(step(log, 'charge-aniline').round).toBe(1)
+
+    const weighed = new TestLog()
+    weighed.difference('weigh-crude', 54.9, 50)
+    const crude = () => fold(weighed).samples.crude!.mass.value
+    expect(crude()).toBeCloseTo(4.9, 9)
+    turn(weighed, 'again', 'weigh-crude', 'It was wet')
+    expect(crude()).toBeCloseTo(4.9, 9)
+    weighed.difference('weigh-crude', 54.5, 50)
+    expect(crude()).toBeCloseTo(4.5, 9)
+  })
+
+  test('a reason is needed, and the safety page is neither left out nor hurried past', () => {
+    const log = new TestLog()
+    expect(() => entrySchema({ ...turn(log, 'skip', 'set-up'), reason: null })).toThrow(/why the step is left out/)
+    expect(() => entrySchema({ ...turn(log, 'ahead', 'set-up'), reason: ' ' })).toThrow(/out of turn/)
+    expect(() => entrySchema({ ...turn(log, 'again', 'set-up'), reason: null })).toThrow(/once more/)
+    const safety = acetanilide.steps.find(({ kind }) => kind === 'safety')!
+    for (const kind of ['skip', 'ahead', 'again'] as const)
+      expect(problemWith(turn(log, kind, safety.id), safety)).toMatch(/read once, first/)
+  })
 })

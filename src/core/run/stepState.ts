@@ -20,8 +20,18 @@ export type SignatureState =
 export interface StepState {
   step: Step
   status: 'done' | 'now' | 'later'
-  /** Entries that stand, oldest first; a rewritten one in the place of the first. */
+  /** Entries that stand, oldest first; a rewritten one in the place of the first. Of a step that was repeated, those of its last round. */
   standing: Entry[]
+  /** Entries of the rounds before, where it was repeated. */
+  earlier: Entry[]
+  /** How often it has been begun: 1 but where it was repeated. */
+  round: number
+  /** Why it was left out; null where it was not. */
+  skipped: string | null
+  /** Whether it takes what is due: it is now, or was opened out of turn or once more and is not over. */
+  open: boolean
+  /** Why it was done before its turn; null where it was not. */
+  ahead: string | null
   struck: Struck[]
   net: Net | null
   signature: SignatureState

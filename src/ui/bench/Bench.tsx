@@ -6,7 +6,7 @@ import { useEffect, useMemo, useState } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import type { Plan } from '@/core/plan/plan'
 import type { Entry } from '@/core/run/entry'
-import { foldRun } from '@/core/run/foldRun'
+import { foldRun, type RunState } from '@/core/run/foldRun'
 import { type StepState } from '@/core/run/stepState'
 import { call } from '../call'
 import { State } from '../figures/State'
@@ -21,6 +21,7 @@ import { RefusedEntries } from './RefusedEntries'
 import { Observe } from './Observe'
 import type { GraverNote } from '@/reference/graver'
 import { StepFace } from './StepFace'
+import { Turn, type TurnKind } from './Turn'
 import { StrikePanel } from './StrikePanel'
 import type { Write } from './write'
 
@@ -150,7 +151,7 @@ export function Bench({
               measures={measures}
               graver={graver}
               onSign={reading ? undefined : () => setSigning(state)}
-              later={state.status === 'later' ? printed(run.steps[run.now]!.step.title) : undefined}
+              later={state.status === 'later' && !state.open ? printed(run.steps[run.now]!.step.title) : undefined}
             />
           ) : (
             <AllDone run={run} readCode={reading ? null : readCode} />
@@ -199,10 +200,31 @@ export function Bench({
           ) : (
             state && (
               <>
-                {state.status === 'now' ? (
-                  <DuePanel key={state.step.id} run={run} state={state} lab={lab} write={writeDue} />
+                {state.open ? (
+                  // What is written in a step ahead keeps it open: the work that is now has not moved on.
+                  <DuePanel
+                    key={`${state.step.id} ${state.round}`}
+                    run={run}
+                    state={state}
+                    lab={lab}
+                    write={state.status === 'now' ? writeDue : write}
+                  />
                 ) : (
                   <NothingDue state={state} />
+                )}
+                {turnOf(run, state) && (
+                  <Turn
+                    key={`${state.step.id} ${state.round} ${turnOf(run, state)}`}
+                    kind={turnOf(run, state)!}
+                    onTake={(reason) =>
+                      (state.status === 'now' ? writeDue : write)(
+                        turnOf(run, state)!,
+                        state.step.id,
+                        {},
+                        { supersedes: null, reason },
+                      )
+                    }
+                  />
                 )}
                 <Observe key={`seen in ${state.step.id}`} step={state.step.id} write={write} />
               </>
@@ -223,6 +245,15 @@ export function Bench({
       )}
     </div>
   )
+}
+
+/** How the order may be left at a step: what is now is left out, what is over done once more, what is to come done now. The safety page comes first and once. */
+function turnOf(run: RunState, { step, status, open }: StepState): TurnKind | null {
+  if (step.kind === 'safety') return null
+  if (open) return 'skip'
+  if (status === 'done') return 'again'
+  const unread = run.steps.some((each) => each.step.kind === 'safety' && each.status !== 'done')
+  return unread ? null : 'ahead'
 }
 
 function NothingDue({ state }: { state: StepState }) {

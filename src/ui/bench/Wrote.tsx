@@ -27,7 +27,7 @@ export function Wrote({ run, state, onTablet, zone, onStrike }: Props) {
   const net = netLine(run, state)
   return (
     <div className="wrote">
-      {state.standing.map((entry) => {
+      {[...state.earlier, ...state.standing].map((entry) => {
         return (
           <div className="written" key={entry.id}>
             <span>
@@ -104,7 +104,7 @@ export function Wrote({ run, state, onTablet, zone, onStrike }: Props) {
 
 /** The id of the standing or struck entry that took the place of another in this step. */
 function successorOf(state: StepState, id: string): string | undefined {
-  return [...state.standing, ...state.struck.map(({ entry }) => entry)].find(
+  return [...state.earlier, ...state.standing, ...state.struck.map(({ entry }) => entry)].find(
     (entry) => entry.supersedes === id && entry.kind !== 'strike',
   )?.id
 }

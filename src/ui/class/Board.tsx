@@ -100,7 +100,8 @@ export function Board({ session, plan, runs, zone, startsAt, maySign, now: initi
       </div>
       <p className="legend quiet">
         <Sign name="done" /> done <Sign name="now" /> now <Sign name="sign" /> waits for a signature <Sign name="void" />{' '}
-        signature void <Sign name="odd" /> odd reading, kept when asked
+        signature void <Sign name="odd" /> odd reading, kept when asked <Sign name="skipped" /> left out <Sign name="again" />{' '}
+        done more than once <Sign name="ahead" /> out of turn
       </p>
       <ToSign states={states} zone={zone} maySign={maySign} onSigned={(run, signed) => add({ [run]: signed })} />
       <Odd states={states} zone={zone} />
@@ -144,11 +145,11 @@ function ClockOff({ entries }: { entries: readonly Numbered[] }) {
   )
 }
 
-type SignName = 'done' | 'now' | 'sign' | 'void' | 'odd'
+type SignName = 'done' | 'now' | 'sign' | 'void' | 'odd' | 'skipped' | 'again' | 'ahead'
 
 /** A mark on the board; its shape and letter say what its colour says. */
 function Sign({ name }: { name: SignName }) {
-  const letter = { done: '', now: '', sign: 'S', void: 'V', odd: '?' }[name]
+  const letter = { done: '', now: '', sign: 'S', void: 'V', odd: '?', skipped: '–', again: '2', ahead: '›' }[name]
   return (
     <span className={`board-sign ${name}`} aria-hidden="true">
       {letter}
@@ -157,11 +158,14 @@ function Sign({ name }: { name: SignName }) {
 }
 
 function Square({ state, odd }: { state: StepState; odd: boolean }) {
-  const { status, signature, step } = state
+  const { status, signature, step, skipped, round, ahead } = state
   const signs: { name: SignName; words: string }[] = []
   if (signature.state === 'due') signs.push({ name: 'sign', words: 'waits for a signature' })
   else if (signature.state === 'void') signs.push({ name: 'void', words: 'signature void' })
   if (odd) signs.push({ name: 'odd', words: 'odd reading' })
+  if (skipped !== null) signs.push({ name: 'skipped', words: `left out: ${skipped}` })
+  if (round > 1) signs.push({ name: 'again', words: `done ${round} times` })
+  if (ahead !== null) signs.push({ name: 'ahead', words: `out of turn: ${ahead}` })
   if (signs.length === 0 && status !== 'later') signs.push({ name: status, words: status })
   return (
     <>

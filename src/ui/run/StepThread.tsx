@@ -8,16 +8,22 @@ export function StepThread({ run, shown, onShow }: { run: RunState; shown: numbe
   return (
     <nav className="thread" aria-label="Steps">
       <ol>
-        {run.steps.map(({ step, status, signature }, index) => {
+        {run.steps.map(({ step, status, signature, skipped, round, ahead }, index) => {
           const waits = signature.state === 'due' || signature.state === 'void'
-          const state = status === 'later' && index === run.now + 1 ? 'next' : words[status]
+          const state = skipped !== null ? 'left out' : status === 'later' && index === run.now + 1 ? 'next' : words[status]
+          const otherwise = [
+            ...(skipped !== null ? ['left out'] : []),
+            ...(round > 1 ? [`${round} times`] : []),
+            ...(ahead !== null ? ['out of turn'] : []),
+          ]
           return (
-            <li key={step.id} className={status}>
+            <li key={step.id} className={skipped !== null ? `${status} skipped` : status}>
               <button type="button" aria-current={index === shown ? 'step' : undefined} onClick={() => onShow(index)}>
                 <i aria-hidden="true" />
                 <span>
                   {printed(step.title)}
                   <span className="visually-hidden">, {state}</span>
+                  {otherwise.length > 0 && <small>{otherwise.join(', ')}</small>}
                   {waits && <small>{signature.state === 'void' ? 'signature void' : 'waits for a signature'}</small>}
                 </span>
               </button>
