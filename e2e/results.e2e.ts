@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test'
 import Papa from 'papaparse'
 import { readFileSync } from 'node:fs'
-import { owner, signIn } from './support'
+import { demonstrator, made, owner, signIn } from './support'
+
+const finished = made.sessions[0]!
 
 test('results: pictures with the table behind them, ± on request, CSV that opens clean', async ({ page }) => {
   await signIn(page, owner)
@@ -55,3 +57,27 @@ for (const [paper, width] of [
     expect(Number(wide)).toBeGreaterThan(Number(high))
     expect(pdf.match(/\/Type\s*\/Page\b/g)!.length).toBeLessThanOrEqual(2)
   })
+
+test('a run stands as a page for good: what was taken, every entry with its hand, what was struck, signatures, results', async ({
+  page,
+}) => {
+  await signIn(page, demonstrator)
+  await page.goto(`/class/${finished.id}`)
+  await page.getByRole('link', { name: 'Brandt, Osei' }).click()
+  await expect(page.getByRole('heading', { name: 'Acetanilide, bench 2' })).toBeVisible()
+  const taken = page.getByRole('row', { name: /^aniline/ })
+  await expect(taken).toContainText('4.00 mL')
+  await expect(taken).toContainText('4.056 g')
+  const charge = page.getByRole('region', { name: 'Charge aniline' })
+  await expect(charge).toContainText('Wrote 17 for 27')
+  await expect(charge.locator('s').first()).toContainText('17.474 g')
+  await expect(charge).toContainText('Bench 2')
+  await expect(charge).toContainText('Signed by Noor Haddad')
+  await expect(charge.getByRole('button')).toHaveCount(0)
+  await expect(page.getByText('Consistent with pure').first()).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
+  await expect(page.getByRole('heading', { name: 'Acetanilide, bench 2' })).toBeVisible()
+  // A run of another session is not read under this one.
+  expect((await page.goto(`/class/${finished.id}/${made.sessions[1]!.runs[0]!.id}`))!.status()).toBe(404)
+})

@@ -33,6 +33,7 @@ test.describe('every screen without violations', () => {
         '/college',
         `/class/${on.id}`,
         `/class/${on.id}/cards`,
+        `/class/${finished.id}/${finished.runs[1]!.id}`,
         `/class/${finished.id}/results`,
         '/nowhere',
       ]

@@ -15,10 +15,12 @@ interface Props {
   zone: string
   /** Absent where the log is only read. */
   onStrike?: ((entry: Entry) => void) | undefined
+  /** Says who wrote each entry, in place of where it is kept. */
+  hands?: boolean
 }
 
 /** What has been written in a step: readings with their struck forerunners, moments, and the net result beside the plan. */
-export function Wrote({ run, state, onTablet, zone, onStrike }: Props) {
+export function Wrote({ run, state, onTablet, zone, onStrike, hands = false }: Props) {
   const forerunners = (id: string): string[] => {
     const struck = state.struck.filter(({ entry }) => successorOf(state, entry.id) === id)
     return struck.flatMap(({ entry }) => [...forerunners(entry.id), entryValue(entry)])
@@ -38,9 +40,13 @@ export function Wrote({ run, state, onTablet, zone, onStrike }: Props) {
                 <s key={old}>{old}</s>
               ))}
               <b>{entryValue(entry)}</b>
-              <small className={onTablet.has(entry.id) ? 'doubt' : 'good'}>
-                {onTablet.has(entry.id) ? 'kept on this tablet' : 'in the book'}
-              </small>
+              {hands ? (
+                <small className="quiet">{entry.by}</small>
+              ) : (
+                <small className={onTablet.has(entry.id) ? 'doubt' : 'good'}>
+                  {onTablet.has(entry.id) ? 'kept on this tablet' : 'in the book'}
+                </small>
+              )}
               {entry.kind === 'observation' && entry.body.picture && (
                 <img className="seen" src={entry.body.picture} alt={`Seen at ${clockTime(entry.at, zone)}`} />
               )}

@@ -1,5 +1,6 @@
 'use client'
 
+import Link from 'next/link'
 import { printed } from '@/core/words/words'
 import { useMemo, useState } from 'react'
 import { Button } from 'react-bootstrap'
@@ -81,7 +82,9 @@ export function Board({ session, plan, runs, zone, startsAt, maySign, now: initi
                   {run.bench}
                 </th>
                 <td className="group">
-                  {run.members}
+                  <Link className="title" href={`/class/${session}/${run.id}`}>
+                    {run.members}
+                  </Link>
                   {run.scale !== 1 && <small> scale {run.scale}</small>}
                 </td>
                 {state.steps.map((step) => (

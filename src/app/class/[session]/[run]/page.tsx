@@ -1,0 +1,36 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { figuresInWords } from '@/core/operations/wordFigures'
+import { scalePlan } from '@/core/edit/scalePlan'
+import { reactionTable } from '@/core/reaction/reactionTable'
+import { orNotFound, visitor } from '@/server/page'
+import { subjectOfSession, viewSession } from '@/server/sessions'
+import { PrintButton } from '@/ui/class/PrintButton'
+import { Frame } from '@/ui/frame/Frame'
+import { Record } from '@/ui/run/Record'
+
+export const metadata: Metadata = { title: 'Record' }
+
+export default async function RecordPage({ params }: { params: Promise<{ session: string; run: string }> }) {
+  const { session, run: id } = await params
+  const { actor, course, courses, frame } = await visitor(`/class/${session}/${id}`, 'run.read', () => subjectOfSession(session))
+  const view = await orNotFound(() => viewSession(session, false))
+  const run = view.runs.find((each) => each.id === id)
+  if (!run) notFound()
+  const { plan, title, section, room, zone, days, revision } = view
+  const scaled = scalePlan(plan, run.scale)
+  return (
+    <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
+      <main className="page-only record-page">
+        <Record
+          {...{ plan, title, section, room, zone, session }}
+          revision={revision.number}
+          days={days.filter(({ cancelled }) => !cancelled).map(({ startsAt, endsAt }) => ({ startsAt, endsAt }))}
+          run={{ bench: run.bench, members: run.members, scale: run.scale, entries: run.entries }}
+          figures={figuresInWords(scaled, reactionTable(scaled), course.lab)}
+          print={<PrintButton />}
+        />
+      </main>
+    </Frame>
+  )
+}
