@@ -1,26 +1,16 @@
 /** How a college begins: one link, once. */
 import type { Sequelize } from 'sequelize'
 import { emptyDatabase } from '@/test-support/database'
+import { refused } from '@/test-support/refused'
 import { plainWords } from '@/core/words/say'
 import { database } from '@/data/connect'
 import { CollegeRow, Deed, User } from '@/data/models'
 import { wordsFrom } from './collegeWords'
 import { begin, makeLink, openInvitation } from './invitations'
 import { passwordFits } from './password'
-import { Refusal } from './refusal'
 
 const now = new Date('2026-11-23T15:00:00Z')
 let tables: Sequelize
-
-const refusal = async (work: Promise<unknown>): Promise<string> => {
-  try {
-    await work
-  } catch (error) {
-    if (error instanceof Refusal) return `${error.status} ${error.message}`
-    throw error
-  }
-  throw new Error('it was not refused')
-}
 
 beforeAll(async () => {
   tables = await emptyDatabase()
@@ -43,7 +33,7 @@ const wanted = {
 test('one link, once, makes the college and its first person', async () => {
   const token = (await makeLink(null, null, now))!
   expect((await openInvitation(token, now))!.person).toBeNull()
-  expect(await refusal(begin('another', wanted, 'here', now))).toContain('404')
+  expect(await refused(begin('another', wanted, 'here', now))).toContain('404')
   const { user } = await begin(token, wanted, 'here', now)
   const first = (await User.findByPk(user))!
   expect([first.signIn, first.administrator]).toEqual(['varga', true])
@@ -52,9 +42,9 @@ test('one link, once, makes the college and its first person', async () => {
   expect([here.title, wordsFrom(here.words).sulfur]).toEqual(['Quillmere College', 'sulphur'])
   expect(wordsFrom('nonsense')).toEqual(plainWords)
   expect(wordsFrom('{"volume":"pints"}')).toEqual(plainWords)
-  expect(await refusal(begin(token, wanted, 'here', now))).toContain('404')
+  expect(await refused(begin(token, wanted, 'here', now))).toContain('404')
   const again = await makeLink(null, null, now)
-  expect(await refusal(begin(again, wanted, 'here', now))).toContain('begun already')
+  expect(await refused(begin(again, wanted, 'here', now))).toContain('begun already')
   expect((await Deed.findAll()).map(({ what, person }) => [what, person])).toEqual([['began the college', user]])
   await expect(
     CollegeRow.create({ id: '01J00000000000000000000001', title: 'x', zone: 'UTC', keepNamesMonths: 0 }),

@@ -1,6 +1,7 @@
 /** A college from its first page through its terms: people, groups, sessions that change, and what is kept of whom. */
 import { Op, QueryTypes, type Sequelize } from 'sequelize'
 import { emptyDatabase } from '@/test-support/database'
+import { refused } from '@/test-support/refused'
 import type { Entry } from '@/core/run/entry'
 import { plainWords } from '@/core/words/say'
 import { college } from '@/demo/college'
@@ -46,7 +47,6 @@ import {
   withdraw,
 } from './people'
 import { listPreparations } from './preparations'
-import { Refusal } from './refusal'
 import { subjectOfSession, viewSession } from './sessions'
 import { addGroup, anotherDay, cancelSession, changeSession, checkSession, createSession, splitSession } from './setSessions'
 import {
@@ -71,16 +71,6 @@ const course = made.course.id
 const [, , next] = made.sessions
 let tables: Sequelize
 
-const refusal = async (work: Promise<unknown>): Promise<string> => {
-  try {
-    await work
-  } catch (error) {
-    if (error instanceof Refusal) return `${error.status} ${error.message}`
-    throw error
-  }
-  throw new Error('it was not refused')
-}
-
 beforeAll(async () => {
   tables = await emptyDatabase()
   await seed(process.env.MOZLE_OWNER_URL!, now)
@@ -102,17 +92,17 @@ describe('people', () => {
     expect(await openInvitation(token!, new Date(Date.now() + linkMs + 5000))).toBeNull()
     const { token: newer } = await newLink(course, user, owner.id)
     expect(await openInvitation(token!)).toBeNull()
-    expect(await refusal(takeUp(token!, 'a long password', 'here'))).toContain('404')
+    expect(await refused(takeUp(token!, 'a long password', 'here'))).toContain('404')
     await takeUp(newer, 'a long password', 'here')
-    expect(await refusal(takeUp(newer, 'another password', 'here'))).toContain('404')
+    expect(await refused(takeUp(newer, 'another password', 'here'))).toContain('404')
     expect((await peopleOfCourse(course)).find(({ id }) => id === user)).toMatchObject({ here: true, linkUntil: null })
-    expect(await refusal(invite(course, person, owner.id))).toContain('belongs to this course already')
+    expect(await refused(invite(course, person, owner.id))).toContain('belongs to this course already')
     // What an open link keeps is a digest, not the secret.
     expect((await Invitation.findAll()).every(({ tokenHash }) => tokenHash.length === 64 && tokenHash !== token)).toBe(true)
   })
 
   test('somebody known by another name is not taken for them', async () => {
-    expect(await refusal(invite(course, { ...person, signIn: 'haddad', name: 'Somebody' }, owner.id))).toContain(
+    expect(await refused(invite(course, { ...person, signIn: 'haddad', name: 'Somebody' }, owner.id))).toContain(
       'somebody else here',
     )
   })
@@ -124,16 +114,16 @@ describe('people', () => {
     )
     expect(token).toBeNull()
     expect(await belongsOnlyTo(demonstrator.id, course)).toBe(false)
-    expect(await refusal(newLink(course, demonstrator.id, owner.id))).toContain('403')
-    expect(await refusal(newLink(course, owner.id, owner.id))).toContain('403')
-    expect(await refusal(newLink(id, stores.id, owner.id))).toContain('404')
+    expect(await refused(newLink(course, demonstrator.id, owner.id))).toContain('403')
+    expect(await refused(newLink(course, owner.id, owner.id))).toContain('403')
+    expect(await refused(newLink(id, stores.id, owner.id))).toContain('404')
   })
 
   test('a course keeps an owner, the college an administrator', async () => {
-    expect(await refusal(changeRole(course, owner.id, 'reader'))).toContain('one owner at least')
-    expect(await refusal(takeOut(course, owner.id))).toContain('one owner at least')
-    expect(await refusal(setAdministrator(owner.id, false))).toContain('one administrator at least')
-    expect(await refusal(withdraw(owner.id))).toContain('one administrator at least')
+    expect(await refused(changeRole(course, owner.id, 'reader'))).toContain('one owner at least')
+    expect(await refused(takeOut(course, owner.id))).toContain('one owner at least')
+    expect(await refused(setAdministrator(owner.id, false))).toContain('one administrator at least')
+    expect(await refused(withdraw(owner.id))).toContain('one administrator at least')
     await changeRole(course, demonstrator.id, 'owner')
     await changeRole(course, demonstrator.id, 'demonstrator')
     expect((await Membership.findOne({ where: { user: demonstrator.id, course } }))!.role).toBe('demonstrator')
@@ -149,13 +139,13 @@ describe('people', () => {
     expect((await User.findByPk(user))!.passwordHash).toBe('')
     expect((await peopleOfCourse(course)).map(({ id }) => id)).not.toContain(user)
     expect((await deedsBefore(undefined)).find(({ what }) => what === 'signed')!.who).toBe('Oda Berg')
-    expect(await refusal(invite(course, { name: 'Oda Berg', signIn: 'berg', role: 'reader' }, owner.id))).toContain(
+    expect(await refused(invite(course, { name: 'Oda Berg', signIn: 'berg', role: 'reader' }, owner.id))).toContain(
       'has been withdrawn',
     )
     const held = await exportPerson(user)
     expect(held).toMatchObject({ name: 'Oda Berg', courses: [] })
     expect(held.deeds.map(({ what }) => what)).toContain('signed')
-    expect(await refusal(forgetPerson(owner.id))).toContain('Withdraw this person first')
+    expect(await refused(forgetPerson(owner.id))).toContain('Withdraw this person first')
     const { people } = await collegeOverview()
     expect(people.find(({ id }) => id === user)).toMatchObject({ withdrawn: true, courses: '' })
     await forgetPerson(user)
@@ -214,10 +204,10 @@ describe('sections and groups', () => {
 
   test('what somebody else changed meanwhile is not written over, and nothing impossible is', async () => {
     const { groups, seen } = await asWanted()
-    expect(await refusal(saveGroups(section, { groups, seen: seen.slice(1) }))).toContain('409')
-    expect(await refusal(saveGroups(section, { groups: [...groups, groups[0]!], seen }))).toContain('named twice')
+    expect(await refused(saveGroups(section, { groups, seen: seen.slice(1) }))).toContain('409')
+    expect(await refused(saveGroups(section, { groups: [...groups, groups[0]!], seen }))).toContain('named twice')
     const many = Array.from({ length: 61 }, (_, at) => ({ bench: at + 1, names: [`n${at}`] }))
-    expect(await refusal(saveGroups(section, { groups: many, seen }))).toContain('60 groups')
+    expect(await refused(saveGroups(section, { groups: many, seen }))).toContain('60 groups')
   })
 
   test('a bench that is given up keeps its runs, and its people leave', async () => {
@@ -230,11 +220,11 @@ describe('sections and groups', () => {
 
   test('sections are made, renamed, and taken away while no session was set for them', async () => {
     const { id } = await addSection(course, 'Section D')
-    expect(await refusal(addSection(course, 'Section D'))).toContain('already')
-    expect(await refusal(renameSection(id, 'Section A'))).toContain('already')
+    expect(await refused(addSection(course, 'Section D'))).toContain('already')
+    expect(await refused(renameSection(id, 'Section A'))).toContain('already')
     await renameSection(id, 'Section E')
     await saveGroups(id, { groups: [{ bench: 1, names: ['Ek'] }], seen: [] })
-    expect(await refusal(removeSection(section))).toContain('409')
+    expect(await refused(removeSection(section))).toContain('409')
     await removeSection(id)
     expect((await sectionsOfCourse(course)).map(({ name }) => name)).not.toContain('Section E')
   })
@@ -247,7 +237,7 @@ describe('sections and groups', () => {
     expect((await presence([run]))[run]!.map(({ absent }) => absent)).toEqual([true, false])
     await setAbsent(run, [])
     expect((await Run.findByPk(run))!.members).toBe(people.map(({ name }) => name).join(', '))
-    expect(await refusal(setAbsent(run, ['nobody']))).toContain('400')
+    expect(await refused(setAbsent(run, ['nobody']))).toContain('400')
   })
 
   test('what is held of a student, and forgetting: no figure and no entry changes', async () => {
@@ -351,7 +341,7 @@ describe('terms', () => {
     expect(await sectionsOfCourse(id)).toEqual([])
     const [from, to] = [(await Course.findByPk(course))!, (await Course.findByPk(id))!]
     expect([to.lab, to.zone, to.copiedFrom]).toEqual([from.lab, from.zone, course])
-    expect(await refusal(copyCourse(course, { title: made.course.title, term: 'spring 2027' }, owner.id))).toContain('already')
+    expect(await refused(copyCourse(course, { title: made.course.title, term: 'spring 2027' }, owner.id))).toContain('already')
   })
 })
 
@@ -384,7 +374,7 @@ describe('sessions that change', () => {
       expect.stringMatching(/^doubt The plan takes 3 h 53 min as usual, and there are 2 h/),
     ])
     expect(await said([day('2027-02-02', 'Hall', '11', '09')])).toContainEqual(expect.stringContaining('ends before it begins'))
-    expect(await refusal(set('Benzoin', [day('2027-02-01', 'Elsewhere')]))).toContain('409 Section B has Benzoin then')
+    expect(await refused(set('Benzoin', [day('2027-02-01', 'Elsewhere')]))).toContain('409 Section B has Benzoin then')
   })
 
   test('a plan over two days is set as a chain; a run goes on with the code of its next day where it stopped', async () => {
@@ -415,22 +405,22 @@ describe('sessions that change', () => {
     expect(await at(first.code!, '2027-03-01T10:00:00Z')).toBe('open')
     expect((await subjectOfSession(second.id)).course).toBe(course)
     // Its first day may not be moved behind its second.
-    expect(await refusal(changeSession(id, day('2027-03-09'), now))).toContain('after its next day')
-    expect(await refusal(changeSession(second.id, day('2027-02-28'), now))).toContain('before the day before it has ended')
-    expect(await refusal(set('Benzil', [day('2027-04-08'), day('2027-04-01')]))).toContain('before the day before has ended')
+    expect(await refused(changeSession(id, day('2027-03-09'), now))).toContain('after its next day')
+    expect(await refused(changeSession(second.id, day('2027-02-28'), now))).toContain('before the day before it has ended')
+    expect(await refused(set('Benzil', [day('2027-04-08'), day('2027-04-01')]))).toContain('before the day before has ended')
   })
 
   test('a session is moved until it has begun; afterwards it gets more time and another room only', async () => {
     const { id } = await set('Benzil', [day('2027-05-01')])
     await changeSession(id, day('2027-05-02', 'Other lab'), now)
     expect((await viewSession(id, false)).startsAt).toBe('2027-05-02T09:00:00.000Z')
-    expect(await refusal(changeSession(id, day('2027-02-01', 'x'), now))).toContain('Section B has Benzoin')
+    expect(await refused(changeSession(id, day('2027-02-01', 'x'), now))).toContain('Section B has Benzoin')
     const during = new Date('2027-05-02T10:00:00Z')
-    expect(await refusal(changeSession(id, day('2027-05-03'), during))).toContain('its start stays')
-    expect(await refusal(changeSession(id, day('2027-05-02', 'Hall', '09', '14'), during))).toContain('not less')
+    expect(await refused(changeSession(id, day('2027-05-03'), during))).toContain('its start stays')
+    expect(await refused(changeSession(id, day('2027-05-02', 'Hall', '09', '14'), during))).toContain('not less')
     await changeSession(id, day('2027-05-02', 'Hall', '09', '17'), during)
     expect((await viewSession(id, false)).endsAt).toBe('2027-05-02T17:00:00.000Z')
-    expect(await refusal(cancelSession(id, 'ill', during))).toContain('has begun')
+    expect(await refused(cancelSession(id, 'ill', during))).toContain('has begun')
   })
 
   test('a cancelled session opens nothing, clashes with nothing, and says why', async () => {
@@ -444,7 +434,7 @@ describe('sessions that change', () => {
     expect(benchAt(place, runs[0]!.code!, new Date('2027-06-01T10:00:00Z'))).toBeNull()
     expect((await LabSession.findByPk(days[1]!.id))!.cancelledAt).not.toBeNull()
     await set('Benzil', [day('2027-06-01')])
-    expect(await refusal(changeSession(id, day('2027-06-02'), now))).toContain('was cancelled')
+    expect(await refused(changeSession(id, day('2027-06-02'), now))).toContain('was cancelled')
   })
 
   test('some benches have theirs at another hour, a group comes late, one gets another day', async () => {
@@ -455,22 +445,22 @@ describe('sessions that change', () => {
     expect((await viewSession(parted, false)).runs.map((run) => run.id)).toEqual(some)
     expect((await viewSession(id, false)).runs).toHaveLength(4)
     const rest = (await viewSession(id, false)).runs.map((run) => run.id)
-    expect(await refusal(splitSession(id, { ...day('2027-07-03'), runs: rest }, now))).toContain('not all of them')
-    expect(await refusal(splitSession(id, { ...day('2027-07-03'), runs: [] }, now))).toContain('400')
+    expect(await refused(splitSession(id, { ...day('2027-07-03'), runs: rest }, now))).toContain('not all of them')
+    expect(await refused(splitSession(id, { ...day('2027-07-03'), runs: [] }, now))).toContain('400')
     await addGroup(id, { group: groups[7]!.group, scale: 0.5 }, now)
     expect((await viewSession(id, false)).runs.at(-1)).toMatchObject({ scale: 0.5, bench: 8 })
-    expect(await refusal(addGroup(id, { group: groups[7]!.group, scale: 1 }, now))).toContain('takes part already')
-    expect(await refusal(addGroup(id, { group: made.sections[0]!.groups[0]!.id, scale: 1 }, now))).toContain(
+    expect(await refused(addGroup(id, { group: groups[7]!.group, scale: 1 }, now))).toContain('takes part already')
+    expect(await refused(addGroup(id, { group: made.sections[0]!.groups[0]!.id, scale: 1 }, now))).toContain(
       'not in this section',
     )
     const late = new Date('2027-07-01T16:00:00Z')
     const { id: further } = await anotherDay(id, { ...day('2027-07-09'), runs: [rest[1]!] }, late)
     expect((await viewSession(further, true)).runs.map((run) => run.id)).toEqual([rest[1]])
     expect(await RunDay.count({ where: { session: further } })).toBe(1)
-    expect(await refusal(anotherDay(id, { ...day('2027-07-08'), runs: [rest[0]!] }, late))).toContain(
+    expect(await refused(anotherDay(id, { ...day('2027-07-08'), runs: [rest[0]!] }, late))).toContain(
       'before the last of its days',
     )
-    expect(await refusal(anotherDay(id, { ...day('2027-07-20'), runs: [some[0]!] }, late))).toContain('not in this session')
+    expect(await refused(anotherDay(id, { ...day('2027-07-20'), runs: [some[0]!] }, late))).toContain('not in this session')
     const again = (await likeSession(id, course))!
     expect(again.days[0]).toEqual({ date: '2027-07-08', from: '09:00', to: '15:00', room: 'Hall' })
     expect(again.groups).toHaveLength(5)
@@ -481,12 +471,12 @@ describe('sessions that change', () => {
   test('where a course asks for it, a second person approves a plan before it is set', async () => {
     await changeCourse(course, { title: made.course.title, term: 'autumn 2026', approval: true })
     const revision = revisionOf('Benzoin')
-    expect(await refusal(set('Benzoin', [day('2027-08-01')]))).toContain('second person approves')
-    expect(await refusal(approve(revision, owner.id))).toContain('403')
+    expect(await refused(set('Benzoin', [day('2027-08-01')]))).toContain('second person approves')
+    expect(await refused(approve(revision, owner.id))).toContain('403')
     expect(await approvalOf(revision, owner.id)).toEqual({ needed: true, by: null, may: false })
     expect((await approvalOf(revision, demonstrator.id)).may).toBe(true)
     await approve(revision, demonstrator.id)
-    expect(await refusal(approve(revision, demonstrator.id))).toContain('already')
+    expect(await refused(approve(revision, demonstrator.id))).toContain('already')
     expect((await approvalOf(revision, stores.id)).by!.name).toBe(demonstrator.name)
     await set('Benzoin', [day('2027-08-01')])
     await expect(Approval.destroy({ where: {} })).rejects.toThrow(/denied/i)
@@ -501,7 +491,7 @@ describe('sessions that change', () => {
     for (const name of (await Student.findAll({ where: { name: { [Op.ne]: null } } })).map((student) => student.name!))
       expect(text).not.toContain(name)
     const { token: newer } = await newFeed(demonstrator.id)
-    expect(await refusal(calendarOfFeed(token, now))).toContain('404')
+    expect(await refused(calendarOfFeed(token, now))).toContain('404')
     expect(await calendarOfFeed(newer, now)).toContain('BEGIN:VCALENDAR')
     // A reader sees results, not what is set.
     const { token: readers } = await newFeed(made.people[3]!.id)

@@ -3,11 +3,11 @@ import { createServer, type Server, type Socket } from 'node:net'
 import type { AddressInfo } from 'node:net'
 import type { Sequelize } from 'sequelize'
 import { emptyDatabase } from '@/test-support/database'
+import { refused } from '@/test-support/refused'
 import { database } from '@/data/connect'
 import { User } from '@/data/models'
 import { makeLink } from './invitations'
 import { hasMail, mailLink } from './mail'
-import { Refusal } from './refusal'
 
 let tables: Sequelize
 let server: Server
@@ -41,16 +41,6 @@ function answer(socket: Socket): void {
   })
 }
 
-const refusal = async (work: Promise<unknown>): Promise<string> => {
-  try {
-    await work
-  } catch (error) {
-    if (error instanceof Refusal) return `${error.status} ${error.message}`
-    throw error
-  }
-  throw new Error('it was not refused')
-}
-
 beforeAll(async () => {
   tables = await emptyDatabase()
   database()
@@ -70,7 +60,7 @@ test('with a mail server the link is sent; without one, for a link that has ende
   const token = await makeLink(user.id, null)
   const by = { origin: 'https://lab.college.example', by: user.id }
   expect(hasMail()).toBe(false)
-  expect(await refusal(mailLink(token, 'lind@college.example', by))).toContain('400 No mail server')
+  expect(await refused(mailLink(token, 'lind@college.example', by))).toContain('400 No mail server')
   process.env.MOZLE_SMTP = `smtp://127.0.0.1:${(server.address() as AddressInfo).port}`
   process.env.MOZLE_MAIL_FROM = 'mozle@college.example'
   expect(hasMail()).toBe(true)
@@ -81,7 +71,7 @@ test('with a mail server the link is sent; without one, for a link that has ende
   expect(text).toContain('To: lind@college.example')
   expect(text).toContain(`https://lab.college.example/invitation/${token}`)
   expect(text).toContain('you sign in as lind')
-  expect(await refusal(mailLink('another', 'lind@college.example', by))).toContain('404')
+  expect(await refused(mailLink('another', 'lind@college.example', by))).toContain('404')
   refuses = true
-  expect(await refusal(mailLink(token, 'nobody@college.example', by))).toMatch(/409 The mail server did not take it .*550/)
+  expect(await refused(mailLink(token, 'nobody@college.example', by))).toMatch(/409 The mail server did not take it .*550/)
 })

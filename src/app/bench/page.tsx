@@ -1,5 +1,4 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
 import { scalePlan } from '@/core/edit/scalePlan'
 import { figuresInWords } from '@/core/operations/wordFigures'
 import { reactionTable } from '@/core/reaction/reactionTable'
@@ -11,7 +10,7 @@ import { viewRun } from '@/server/runs'
 import { Bench } from '@/ui/bench/Bench'
 import { CodeForm } from '@/ui/bench/CodeForm'
 import { LateEntries } from '@/ui/bench/LateEntries'
-import { Mark } from '@/ui/frame/Mark'
+import { Entry } from '@/ui/frame/Entry'
 
 export const metadata: Metadata = { title: 'Bench' }
 
@@ -49,19 +48,10 @@ export default async function BenchPage() {
 
 function Opening({ title, children }: { title: string; children: React.ReactNode }) {
   return (
-    <>
-      <header className="bench-top">
-        <Link href="/" className="mark" aria-label="Mozle, today">
-          <Mark />
-          mozle
-        </Link>
-      </header>
-      <main className="entry-form">
-        <h1>{title}</h1>
-        <div className="quiet">{children}</div>
-        <CodeForm />
-      </main>
-    </>
+    <Entry title={title} home>
+      <div className="quiet">{children}</div>
+      <CodeForm />
+    </Entry>
   )
 }
 

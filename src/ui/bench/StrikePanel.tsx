@@ -7,6 +7,7 @@ import { isShown } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
 import { entryValue } from '../run/labels'
 import { Question } from './Question'
+import { Reason } from './Reason'
 import { draftOf, type Write } from './write'
 import { NumberPad } from './NumberPad'
 import { ReadingField } from './ReadingField'
@@ -63,21 +64,7 @@ export function StrikePanel({ run, entry, label, signed, write, onClose }: Props
         <Question question={asked} onCorrect={() => setAsked(undefined)} onKeep={() => rewrite(asked)} />
       ) : (
         <>
-          <div className="choice reasons" role="group" aria-label="Reason">
-            {(isShown(entry) ? reasonsForReadings : reasonsForMoments).map((each) => (
-              <button key={each} type="button" aria-pressed={reason === each} onClick={() => setReason(each)}>
-                {each}
-              </button>
-            ))}
-          </div>
-          <input
-            className="reason"
-            aria-label="Reason in your words"
-            placeholder="or in your words"
-            maxLength={200}
-            value={reason}
-            onChange={(event) => setReason(event.currentTarget.value)}
-          />
+          <Reason usual={isShown(entry) ? reasonsForReadings : reasonsForMoments} value={reason} onValue={setReason} />
           {entry.kind === 'reading' && (
             <>
               <ReadingField

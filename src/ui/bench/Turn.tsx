@@ -1,6 +1,7 @@
 'use client'
 
 import { useState } from 'react'
+import { Reason } from './Reason'
 
 /** Why the procedure is left, as it usually is. */
 export const turns = {
@@ -43,21 +44,7 @@ export function Turn({ kind, onTake }: { kind: TurnKind; onTake: (reason: string
   return (
     <section className="pad" aria-label={press}>
       <h2>{words}</h2>
-      <div className="choice reasons" role="group" aria-label="Reason">
-        {usual.map((each) => (
-          <button key={each} type="button" aria-pressed={reason === each} onClick={() => setReason(each)}>
-            {each}
-          </button>
-        ))}
-      </div>
-      <input
-        className="reason"
-        aria-label="Reason in your words"
-        placeholder="or in your words"
-        maxLength={200}
-        value={reason}
-        onChange={(event) => setReason(event.currentTarget.value)}
-      />
+      <Reason usual={usual} value={reason} onValue={setReason} />
       {asked && reason.trim() === '' && (
         <p className="problem" role="alert">
           Give the reason: it stays in the book.

@@ -8,6 +8,8 @@ import { call } from '../call'
 import { WordsFields } from '../words/WordsFields'
 import { LinkShown } from './LinkShown'
 import { Problem } from './Problem'
+import { Sure } from './Sure'
+import { Typed } from './Typed'
 import { useDone } from './useDone'
 
 interface Settings {
@@ -64,14 +66,7 @@ function CollegeSettings({ college, zones }: { college: Settings; zones: string[
         )
       }}
     >
-      <label>
-        College
-        <input
-          className="form-control form-control-sm"
-          value={wanted.title}
-          onChange={(event) => setWanted({ ...wanted, title: event.currentTarget.value })}
-        />
-      </label>
+      <Typed label="College" value={wanted.title} onValue={(title) => setWanted({ ...wanted, title })} />
       <label>
         Its clock
         <select
@@ -119,17 +114,8 @@ function Courses({
   const empty = { title: '', term: '', name: '', signIn: '' }
   const [wanted, setWanted] = useState(empty)
   const [said, setSaid] = useState<string>()
-  const field = (key: keyof typeof empty, label: string, placeholder = '') => (
-    <label>
-      {label}
-      <input
-        className="form-control form-control-sm"
-        placeholder={placeholder}
-        autoCapitalize={key === 'signIn' ? 'none' : undefined}
-        value={wanted[key]}
-        onChange={(event) => setWanted({ ...wanted, [key]: event.currentTarget.value })}
-      />
-    </label>
+  const field = (key: keyof typeof empty, label: string, more: { placeholder?: string; autoCapitalize?: string } = {}) => (
+    <Typed label={label} {...more} value={wanted[key]} onValue={(value) => setWanted({ ...wanted, [key]: value })} />
   )
   return (
     <section aria-labelledby="courses">
@@ -166,9 +152,9 @@ function Courses({
         }}
       >
         {field('title', 'Course')}
-        {field('term', 'Term', 'autumn 2026')}
+        {field('term', 'Term', { placeholder: 'autumn 2026' })}
         {field('name', 'Owner’s name')}
-        {field('signIn', 'Owner signs in as')}
+        {field('signIn', 'Owner signs in as', { autoCapitalize: 'none' })}
         <Button type="submit" disabled={busy}>
           Make the course
         </Button>
@@ -189,7 +175,6 @@ function Everybody({
   onLink: (shown: { name: string; token: string }) => void
 }) {
   const { problem, busy, run } = useDone()
-  const [leaving, setLeaving] = useState<string>()
   return (
     <section aria-labelledby="everybody">
       <h2 className="section-title" id="everybody">
@@ -262,25 +247,15 @@ function Everybody({
                     >
                       {administrator ? 'Administrator no longer' : 'Make administrator'}
                     </Button>
-                    {id !== me &&
-                      (leaving === id ? (
-                        <Button
-                          variant="danger"
-                          size="sm"
-                          autoFocus
-                          disabled={busy}
-                          onBlur={() => setLeaving(undefined)}
-                          onClick={() =>
-                            void run(() => call(`/api/college/people/${id}`, 'DELETE')).then(() => setLeaving(undefined))
-                          }
-                        >
-                          Yes, withdraw {name}
-                        </Button>
-                      ) : (
-                        <Button variant="quiet" size="sm" aria-label={`Withdraw ${name}`} onClick={() => setLeaving(id)}>
-                          Withdraw
-                        </Button>
-                      ))}
+                    {id !== me && (
+                      <Sure
+                        words="Withdraw"
+                        label={`Withdraw ${name}`}
+                        sure={`Yes, withdraw ${name}`}
+                        busy={busy}
+                        onTake={() => void run(() => call(`/api/college/people/${id}`, 'DELETE'))}
+                      />
+                    )}
                   </>
                 )}
               </td>

@@ -7,6 +7,8 @@ import { longDay } from '../time'
 import { LinkShown } from './LinkShown'
 import { Problem } from './Problem'
 import { roleNames, roleWords, type Role } from './roles'
+import { Sure } from './Sure'
+import { Typed } from './Typed'
 import { useDone } from './useDone'
 
 export interface Person {
@@ -35,7 +37,6 @@ export function People({
 }) {
   const { problem, busy, run } = useDone()
   const [shown, setShown] = useState<{ name: string; token: string }>()
-  const [leaving, setLeaving] = useState<string>()
   const at = (user: string) => `/api/courses/${course}/people/${user}`
   return (
     <section aria-labelledby="people">
@@ -103,23 +104,15 @@ export function People({
                     New link
                   </Button>
                 )}
-                {id !== me &&
-                  (leaving === id ? (
-                    <Button
-                      variant="danger"
-                      size="sm"
-                      autoFocus
-                      disabled={busy}
-                      onBlur={() => setLeaving(undefined)}
-                      onClick={() => void run(() => call(at(id), 'DELETE')).then(() => setLeaving(undefined))}
-                    >
-                      Yes, take {name} out
-                    </Button>
-                  ) : (
-                    <Button variant="quiet" size="sm" aria-label={`Take ${name} out`} onClick={() => setLeaving(id)}>
-                      Take out
-                    </Button>
-                  ))}
+                {id !== me && (
+                  <Sure
+                    words="Take out"
+                    label={`Take ${name} out`}
+                    sure={`Yes, take ${name} out`}
+                    busy={busy}
+                    onTake={() => void run(() => call(at(id), 'DELETE'))}
+                  />
+                )}
               </td>
             </tr>
           ))}
@@ -154,23 +147,13 @@ function Invite({
   }
   return (
     <form onSubmit={invite} noValidate className="in-a-row no-print" aria-label="Invite a person">
-      <label>
-        Name
-        <input
-          className="form-control form-control-sm"
-          value={wanted.name}
-          onChange={(event) => setWanted({ ...wanted, name: event.currentTarget.value })}
-        />
-      </label>
-      <label>
-        Signs in as
-        <input
-          className="form-control form-control-sm"
-          autoCapitalize="none"
-          value={wanted.signIn}
-          onChange={(event) => setWanted({ ...wanted, signIn: event.currentTarget.value })}
-        />
-      </label>
+      <Typed label="Name" value={wanted.name} onValue={(name) => setWanted({ ...wanted, name })} />
+      <Typed
+        label="Signs in as"
+        autoCapitalize="none"
+        value={wanted.signIn}
+        onValue={(signIn) => setWanted({ ...wanted, signIn })}
+      />
       <label>
         Role
         <select

@@ -1,9 +1,9 @@
 'use client'
 
 import { useState } from 'react'
-import { Button } from 'react-bootstrap'
 import { call } from '../call'
 import { Problem } from './Problem'
+import { Sure } from './Sure'
 import { useDone } from './useDone'
 import type { Member } from './member'
 
@@ -11,7 +11,6 @@ import type { Member } from './member'
 export function StudentRow({ member: { id, name }, mayWrite }: { member: Member; mayWrite: boolean }) {
   const { problem, busy, run } = useDone()
   const [open, setOpen] = useState(false)
-  const [sure, setSure] = useState(false)
   if (name === null) return <span className="quiet student">no longer named</span>
   if (!mayWrite) return <span className="student">{name}</span>
   return (
@@ -24,22 +23,12 @@ export function StudentRow({ member: { id, name }, mayWrite }: { member: Member;
           <a className="btn btn-quiet btn-sm" href={`/api/students/${id}`} download={`${name}.json`}>
             What is held of {name}
           </a>
-          {sure ? (
-            <Button
-              variant="danger"
-              size="sm"
-              autoFocus
-              disabled={busy}
-              onBlur={() => setSure(false)}
-              onClick={() => void run(() => call(`/api/students/${id}`, 'DELETE'))}
-            >
-              Yes, forget {name} for good
-            </Button>
-          ) : (
-            <Button variant="quiet" size="sm" onClick={() => setSure(true)}>
-              Forget {name}
-            </Button>
-          )}
+          <Sure
+            words={`Forget ${name}`}
+            sure={`Yes, forget ${name} for good`}
+            busy={busy}
+            onTake={() => void run(() => call(`/api/students/${id}`, 'DELETE'))}
+          />
           <small className="quiet">The name goes from every group and run; readings and results stay as they are.</small>
           <Problem words={problem} />
         </span>

@@ -5,6 +5,7 @@ import { useState, type FormEvent } from 'react'
 import { Button } from 'react-bootstrap'
 import { call } from '../call'
 import { Problem } from './Problem'
+import { Typed } from './Typed'
 import { useDone } from './useDone'
 
 interface Props {
@@ -38,23 +39,8 @@ function Change({ course }: Props) {
         void run(() => call(`/api/courses/${course.id}`, 'PUT', wanted))
       }}
     >
-      <label>
-        Course
-        <input
-          className="form-control form-control-sm"
-          value={wanted.title}
-          onChange={(event) => setWanted({ ...wanted, title: event.currentTarget.value })}
-        />
-      </label>
-      <label>
-        Term
-        <input
-          className="form-control form-control-sm"
-          placeholder="autumn 2026"
-          value={wanted.term}
-          onChange={(event) => setWanted({ ...wanted, term: event.currentTarget.value })}
-        />
-      </label>
+      <Typed label="Course" value={wanted.title} onValue={(title) => setWanted({ ...wanted, title })} />
+      <Typed label="Term" placeholder="autumn 2026" value={wanted.term} onValue={(term) => setWanted({ ...wanted, term })} />
       <label className="check">
         <input
           type="checkbox"
@@ -86,23 +72,13 @@ function Copy({ course }: Props) {
   }
   return (
     <form className="in-a-row" noValidate onSubmit={copy} aria-label="Copy into a new term">
-      <label>
-        Copied as
-        <input
-          className="form-control form-control-sm"
-          value={wanted.title}
-          onChange={(event) => setWanted({ ...wanted, title: event.currentTarget.value })}
-        />
-      </label>
-      <label>
-        Into the term
-        <input
-          className="form-control form-control-sm"
-          placeholder="spring 2027"
-          value={wanted.term}
-          onChange={(event) => setWanted({ ...wanted, term: event.currentTarget.value })}
-        />
-      </label>
+      <Typed label="Copied as" value={wanted.title} onValue={(title) => setWanted({ ...wanted, title })} />
+      <Typed
+        label="Into the term"
+        placeholder="spring 2027"
+        value={wanted.term}
+        onValue={(term) => setWanted({ ...wanted, term })}
+      />
       <Button type="submit" variant="quiet" disabled={busy || wanted.term.trim() === ''}>
         Copy into a new term
       </Button>
