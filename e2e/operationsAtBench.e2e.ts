@@ -16,6 +16,8 @@ const go = (bench: Page, name: string | RegExp) =>
     .getByRole('button', { name, ...(typeof name === 'string' ? { exact: true } : {}) })
     .click()
 const figures = (bench: Page) => bench.getByRole('region', { name: 'Worked out from our figures' })
+/** A tablet that is closed with an entry on the way would take it with it. */
+const inTheBook = (bench: Page) => expect(bench.getByRole('status').first()).toContainText('in the book')
 const wrote = (bench: Page) => bench.locator('.wrote')
 
 let codes: string[] = []
@@ -114,6 +116,7 @@ test('tubes: stopwatches start together, each stops by its sign, and what did no
   await expectAccessible(bench)
   await go(bench, 'The panel is read')
   await expect(title(bench)).toHaveText('A vial of the mixture')
+  await inTheBook(bench)
   await bench.context().close()
 })
 
@@ -126,6 +129,7 @@ test('a vial is written with its slot, or asks for it', async ({ browser }) => {
   await expect(wrote(bench)).toContainText('A3')
   await go(bench, 'Done')
   await expect(title(bench)).toHaveText('Swirl it in')
+  await inTheBook(bench)
   await bench.context().close()
 })
 
@@ -141,6 +145,7 @@ test('while something is added the temperature is written, and above its ceiling
   }
   await go(bench, 'Done')
   await expect(title(bench)).toHaveText('Set up')
+  await inTheBook(bench)
   await bench.context().close()
 })
 
@@ -204,6 +209,7 @@ test('a distillation: first drop, volume and head, what is left, the window wide
   await bench.getByLabel('Volume in this receiver in mL').fill('21.9')
   await go(bench, 'Write it down')
   await expect(figures(bench)).toContainText('Lower the heat now: about 2.1 mL are left')
+  await inTheBook(bench)
   await bench.context().close()
 })
 

@@ -37,10 +37,18 @@ test.describe('every screen without violations', () => {
         `/class/${finished.id}/results`,
         '/nowhere',
       ]
+      // These are put together otherwise on a phone; the rest is the same page, narrower.
+      const otherwiseWhenNarrow = [
+        '/',
+        `/desk/${made.preparations[0]!.id}`,
+        '/reference?substance=aniline',
+        `/class/${on.id}`,
+        '/course',
+      ]
       for (const path of paths) {
         await page.goto(path)
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-        await expectAccessible(page)
+        if (width > 360 || otherwiseWhenNarrow.includes(path)) await expectAccessible(page)
         expect([path, width, await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)]).toEqual([
           path,
           width,

@@ -32,6 +32,8 @@ const server = createServer((request, response) => {
   }
   void handle(request, response)
 })
+// Longer than those who ask keep a connection open without a word: closed by us at the moment in which they write, a request would be lost.
+server.keepAliveTimeout = 75_000
 server.listen(port, '127.0.0.1')
 const end = () => {
   server.close(() => process.exit(0))

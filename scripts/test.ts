@@ -41,6 +41,7 @@ const checks: [string, string, string[]][][] = [
 /** `mozle test [core|database|browser|all|FILE]`: everything, a part, or what needs many tablets besides; ends with `N passed, N failed`. */
 export async function test(args: string[]): Promise<void> {
   const [what, file] = part(args[0])
+  if (args[0] === 'all') process.env.MOZLE_ALL = '1'
   const total: Count = { passed: 0, failed: 0 }
   const add = ({ passed, failed }: Count) => {
     total.passed += passed
