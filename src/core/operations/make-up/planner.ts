@@ -23,7 +23,7 @@ const fields = [
     ['solid', 'the solid'],
     ['stronger', 'a stronger solution or a liquid'],
   ]),
-  blank('purity', 'of what is weighed', '%', 1, 100),
+  blank('purity', 'purity', '%', 1, 100),
   blank('crystalWater', 'water of crystallisation', '', 0, 24),
   blank('fromMolPerL', 'strength of it', 'mol/L', 0, 60, 'a strength that is not said'),
   blank('atC', 'saturated at', '°C', -20, 150),
