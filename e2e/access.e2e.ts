@@ -1,5 +1,18 @@
 import { expect, test } from '@playwright/test'
-import { base, codeToday, demonstrator, made, openBench, openDesk, owner, reader, secondServer, signIn, stores } from './support'
+import {
+  base,
+  codeToday,
+  demonstrator,
+  leave,
+  made,
+  openBench,
+  openDesk,
+  owner,
+  reader,
+  secondServer,
+  signIn,
+  stores,
+} from './support'
 
 const [finished, on] = made.sessions as [(typeof made.sessions)[0], (typeof made.sessions)[0]]
 
@@ -50,7 +63,7 @@ test.describe('who may do what', () => {
         headers: { origin: base },
       })
       expect(publish.status()).toBe(403)
-      await page.context().close()
+      await leave(page)
     }
   })
 
@@ -63,7 +76,7 @@ test.describe('who may do what', () => {
     expect((await page.request.get(`/api/sessions/${on.id}/results.csv`)).status()).toBe(403)
     await page.goto('/class')
     await expect(page).toHaveURL(/sign-in/)
-    await page.context().close()
+    await leave(page)
   })
 
   test('a code of another day and a mistyped one are told apart', async ({ page }) => {

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { session } from './group'
-import { codeToday, expectAccessible, made, openBench, owner, signIn, writeReading } from './support'
+import { codeToday, expectAccessible, leave, made, openBench, owner, signIn, writeReading } from './support'
 
 /** What goes wrong at a bench, and how it is said. These benches are not used by other tests' steps. */
 test.describe.configure({ mode: 'serial' })
@@ -36,7 +36,7 @@ test('a bench far ahead: nonsense is refused, water is written, a step ahead say
   await press(bench, 'It is over')
   await press(bench, 'It is over')
   await press(bench, 'Done')
-  await bench.context().close()
+  await leave(bench)
 })
 
 test('drying: above theory is asked about, stopping early is marked wet, and the class reads it so', async ({
@@ -76,7 +76,7 @@ test('drying: above theory is asked about, stopping early is marked wet, and the
   await expect(row).toContainText('Above 100 %: consistent with wet')
   await page.goto(`/class/${made.sessions[1]!.id}`)
   await expect(page.getByRole('region', { name: 'Odd readings' })).toContainText('39.00 g')
-  await bench.context().close()
+  await leave(bench)
 })
 
 test('a melting range is struck and melted again', async ({ browser }) => {
@@ -95,7 +95,7 @@ test('a melting range is struck and melted again', async ({ browser }) => {
   await press(bench, 'Write it down')
   await press(bench, /^Melt/)
   await expect(bench.locator('.wrote')).toContainText('112.8–114.6 °C')
-  await bench.context().close()
+  await leave(bench)
 })
 
 test('a reading can be struck without another in its place, and the step opens again', async ({ browser }) => {
@@ -115,7 +115,7 @@ test('a reading can be struck without another in its place, and the step opens a
   await press(bench, 'With cap')
   await press(bench, 'Write it down')
   await expect(title(bench)).toHaveText('Add acetic acid')
-  await bench.context().close()
+  await leave(bench)
 })
 
 test('a tablet that leaves is no bench any more', async ({ browser }) => {
@@ -125,7 +125,7 @@ test('a tablet that leaves is no bench any more', async ({ browser }) => {
   await expect(bench.getByLabel('Bench code')).toBeVisible()
   await bench.goto('/bench')
   await expect(bench.getByLabel('Bench code')).toBeVisible()
-  await bench.context().close()
+  await leave(bench)
 })
 
 test('pages print without the frame and the buttons', async ({ page }) => {
@@ -195,7 +195,7 @@ test('the procedure is a guide: a step is left out, one is done out of turn, one
   await expect(bench.locator('.written.net')).toContainText('2.50 g')
   await expect(bench.locator('.wrote')).toContainText('Once more')
   await expect(bench.getByRole('status').first()).toContainText('in the book')
-  await bench.context().close()
+  await leave(bench)
   // The class sees what was done otherwise.
   await page.goto(board)
   const row = page.locator('tr[data-bench="1"]')

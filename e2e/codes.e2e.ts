@@ -2,7 +2,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { defaultLab } from '../src/core/lab/lab'
-import { base, codeToday, made, openBench, openDesk, owner, signIn } from './support'
+import { base, codeToday, leave, made, openBench, openDesk, owner, signIn } from './support'
 
 const [finished, on] = made.sessions as [(typeof made.sessions)[0], (typeof made.sessions)[0]]
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' }).click()
@@ -20,7 +20,7 @@ test('a code for reading opens a book that nobody writes in any more', async ({ 
     headers: { origin: base },
   })
   expect(answer.status()).toBe(403)
-  await bench.context().close()
+  await leave(bench)
 })
 
 test('a press and a step that was called done are struck like a reading, and the step opens again', async ({ browser }) => {
@@ -37,7 +37,7 @@ test('a press and a step that was called done are struck like a reading, and the
   await expect(bench.locator('.step-face h1')).not.toHaveText('Safety read')
   // A tablet that is closed with an entry on the way would leave the next test a step that is open.
   await expect(bench.getByRole('status').first()).toContainText('in the book')
-  await bench.context().close()
+  await leave(bench)
 })
 
 test('what the book does not take stays on the tablet with the reason, until somebody lets it go', async ({ browser }) => {
@@ -55,7 +55,7 @@ test('what the book does not take stays on the tablet with the reason, until som
   await expect(refused).toContainText('No such slot in this step.')
   await bench.reload()
   await expect(refused).toContainText('One entry is not in the book')
-  await bench.context().close()
+  await leave(bench)
 })
 
 test('a new code closes what was open with the old one', async ({ browser, page }) => {
@@ -71,7 +71,7 @@ test('a new code closes what was open with the old one', async ({ browser, page 
   await bench.getByLabel('Bench code').fill(codeToday(2))
   await bench.keyboard.press('Enter')
   await expect(bench.getByText('No bench has this code')).toBeVisible()
-  await bench.context().close()
+  await leave(bench)
   await (await openBench(browser, code)).context().close()
   // Later tests know the bench by the code that it was seeded with.
   made.sessions[1]!.runs[1]!.code = code
@@ -166,7 +166,7 @@ test('what a tablet wrote before its session closed still comes in afterwards', 
   await bench.reload()
   await press(bench, /^Safety read/)
   await expect(bench.locator('.wrote .written').first()).toBeVisible()
-  await bench.context().close()
+  await leave(bench)
   await owns.dispose()
 })
 

@@ -2,7 +2,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { ownSection } from './group'
 import { beginning } from './stand'
-import { base, demonstrator, expectAccessible, made, openBench, owner, reader, signIn, stores } from './support'
+import { base, demonstrator, expectAccessible, leave, made, openBench, owner, reader, signIn, stores } from './support'
 
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' }).click()
 const inDays = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)
@@ -35,7 +35,7 @@ test('from the first page to a section of twelve groups from a file with three b
   const again = await (await browser.newContext()).newPage()
   await again.goto(link)
   await expect(again.getByRole('heading', { name: 'This link has ended' })).toBeVisible()
-  await again.context().close()
+  await leave(again)
 
   for (const title of ['Organic laboratory I', 'Organic laboratory II']) {
     await page.getByLabel('Course', { exact: true }).fill(title)
@@ -93,7 +93,7 @@ test('from the first page to a section of twelve groups from a file with three b
   await expect(page.getByRole('row', { name: /^Noor Haddad/ })).toContainText('withdrawn')
   await guest.getByRole('link', { name: 'Class', exact: true }).click()
   await expect(guest).toHaveURL(/sign-in/)
-  await guest.context().close()
+  await leave(guest)
   await expect(page.getByRole('table').last()).toContainText('withdrew a person')
   await expect(page.getByRole('table').last()).toContainText('took up an invitation')
 
@@ -149,7 +149,7 @@ test('a session over two days is set, refused where it clashes, moved and parted
   const bench = await openBench(browser, codes[0]!)
   await bench.getByRole('button', { name: 'We have read this' }).click()
   await expect(bench.getByRole('status').first()).toContainText('in the book')
-  await bench.context().close()
+  await leave(bench)
   await page.getByRole('link', { name: /^Day 2,/ }).click()
   await expect(page.getByRole('link', { name: /^Day 2,/ })).toHaveAttribute('aria-current', 'page')
   await expect(page.getByText('1 of 3 benches have begun')).toBeVisible()
@@ -168,7 +168,7 @@ test('a session over two days is set, refused where it clashes, moved and parted
   await expect(page.locator('.cards .code').nth(1)).not.toHaveText(codes[1]!)
   await early.reload()
   await expect(early.getByLabel('Bench code')).toBeVisible()
-  await early.context().close()
+  await leave(early)
   // It has begun: not cancelled, not parted, but longer or elsewhere.
   const change = page.getByRole('region', { name: 'Change this session' })
   await expect(change.getByRole('button', { name: 'Cancel it' })).toHaveCount(0)
@@ -265,7 +265,7 @@ test('a plan is approved by a second person before it is set, where the course a
     await press(other, 'I have read it, and approve it')
     await expect(other.getByText(`Approved by ${demonstrator.name}`)).toBeVisible()
     await expectAccessible(other)
-    await other.context().close()
+    await leave(other)
     await page.reload()
     await expect(page.getByText(/a second person approves a plan before a session/)).toHaveCount(0)
   } finally {
@@ -311,6 +311,6 @@ test('each role reaches its own part of people, sections, terms and the record',
     expect([person.role, course!.status()]).toEqual([person.role, person === reader ? 404 : 200])
     await expect(page.getByRole('heading', { name: 'People', exact: true })).toHaveCount(person === owner ? 1 : 0)
     await expect(page.getByRole('button', { name: 'Change the groups' }).first()).toBeVisible({ visible: person === owner })
-    await page.context().close()
+    await leave(page)
   }
 })

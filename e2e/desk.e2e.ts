@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { cell, openDesk, owner, saved, secondServer, signIn } from './support'
+import { cell, leave, openDesk, owner, saved, secondServer, signIn } from './support'
 
 test.describe.configure({ mode: 'serial' })
 
@@ -178,7 +178,7 @@ test('two windows on one draft: neither overwrites the other silently', async ({
   await expect(cell(other, 'volume of benzaldehyde')).toHaveValue('9.0 mL')
   await other.getByRole('button', { name: 'Take theirs' }).click()
   await expect(cell(other, 'volume of benzaldehyde')).toHaveValue('8.0 mL')
-  await other.context().close()
+  await leave(other)
 })
 
 test('with the server out of reach nothing typed is lost', async ({ page, context }) => {

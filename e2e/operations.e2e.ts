@@ -5,6 +5,7 @@ import {
   codeToday,
   demonstrator,
   expectAccessible,
+  leave,
   openBench,
   openDesk,
   owner,
@@ -323,7 +324,7 @@ test('the laboratory: pressure, schools and standards; a demonstrator reads them
   await other.goto(`${base}/reference/laboratory`)
   await expect(other.getByText('Only the course owner changes this.')).toBeVisible()
   await expect(other.getByRole('textbox', { name: 'pressure, kPa' })).toBeDisabled()
-  await other.context().close()
+  await leave(other)
 })
 
 test('a test in tubes is planned with control and blank', async ({ page }) => {
@@ -368,7 +369,7 @@ test('at the bench: hot solvent by portions gives the loss again', async ({ brow
   await expect(bench.getByRole('region', { name: 'What to enter now' })).toContainText('Crystals are out')
   await bench.reload()
   await expect(figures).toContainText('1.93 g')
-  await bench.context().close()
+  await leave(bench)
 })
 
 test('at the bench: time inside the band counts from the onset', async ({ browser }) => {
@@ -388,5 +389,5 @@ test('at the bench: time inside the band counts from the onset', async ({ browse
   await bench.reload()
   await expect(figures.getByRole('img', { name: /Temperature, with the band/ })).toBeVisible()
   await expect(bench.locator('.wrote')).not.toContainText('kept on this tablet')
-  await bench.context().close()
+  await leave(bench)
 })

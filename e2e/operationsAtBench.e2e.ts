@@ -3,7 +3,7 @@ import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import type { Plan } from '../src/core/plan/plan'
 import { ownSection } from './group'
-import { base as origin, expectAccessible, made, openBench, owner, secondServer, signIn, writeReading } from './support'
+import { base as origin, expectAccessible, leave, made, openBench, owner, secondServer, signIn, writeReading } from './support'
 
 test.describe.configure({ mode: 'serial' })
 
@@ -117,7 +117,7 @@ test('tubes: stopwatches start together, each stops by its sign, and what did no
   await go(bench, 'The panel is read')
   await expect(title(bench)).toHaveText('A vial of the mixture')
   await inTheBook(bench)
-  await bench.context().close()
+  await leave(bench)
 })
 
 test('a vial is written with its slot, or asks for it', async ({ browser }) => {
@@ -130,7 +130,7 @@ test('a vial is written with its slot, or asks for it', async ({ browser }) => {
   await go(bench, 'Done')
   await expect(title(bench)).toHaveText('Swirl it in')
   await inTheBook(bench)
-  await bench.context().close()
+  await leave(bench)
 })
 
 test('while something is added the temperature is written, and above its ceiling it says stop', async ({ browser }) => {
@@ -146,7 +146,7 @@ test('while something is added the temperature is written, and above its ceiling
   await go(bench, 'Done')
   await expect(title(bench)).toHaveText('Set up')
   await inTheBook(bench)
-  await bench.context().close()
+  await leave(bench)
 })
 
 test('a distillation: first drop, volume and head, what is left, the window widened with a reason, and stop', async ({
@@ -210,7 +210,7 @@ test('a distillation: first drop, volume and head, what is left, the window wide
   await go(bench, 'Write it down')
   await expect(figures(bench)).toContainText('Lower the heat now: about 2.1 mL are left')
   await inTheBook(bench)
-  await bench.context().close()
+  await leave(bench)
 })
 
 test('two tablets at one bench write at once: each sees what the other wrote, and a reading that is struck is gone from the figures', async ({
@@ -229,5 +229,5 @@ test('two tablets at one bench write at once: each sees what the other wrote, an
   await go(two, 'Strike it')
   for (const tablet of [one, two]) await expect(figures(tablet)).toContainText('about 1.9 mL are left')
   await expect(wrote(one)).toContainText('struck: Misread the display')
-  for (const tablet of [one, two]) await tablet.context().close()
+  for (const tablet of [one, two]) await leave(tablet)
 })

@@ -1,6 +1,6 @@
 /** Who may look things up and who may write, how it prints, and that it answers while someone types. */
 import { expect, test } from '@playwright/test'
-import { base, codeToday, expectAccessible, made, openBench, openDesk, owner, reader, signIn, stores } from './support'
+import { base, codeToday, expectAccessible, leave, made, openBench, openDesk, owner, reader, signIn, stores } from './support'
 
 const search = (q: string) => `/api/courses/${made.course.id}/substances?q=${encodeURIComponent(q)}`
 
@@ -21,7 +21,7 @@ test('everyone in the course may search; only those who write plans may bring a 
 
   const bench = await openBench(browser, codeToday(6))
   expect((await bench.request.get(search('water'))).status()).toBe(403)
-  await bench.context().close()
+  await leave(bench)
 })
 
 test('a draft’s files are for those who write; a published plan’s for all who read', async ({ page, browser }) => {
@@ -46,7 +46,7 @@ test('a draft’s files are for those who write; a published plan’s for all wh
   await expect(page.getByRole('heading', { name: 'Kept for later' })).toHaveCount(0)
   await page.goto('/desk')
   await expect(page.getByRole('link', { name: 'Kept for later' })).toHaveCount(0)
-  await other.context().close()
+  await leave(other)
 })
 
 test('a search is answered while someone types, and an answer that comes late is not shown', async ({ page }) => {
@@ -143,7 +143,7 @@ test('the owner notes that a value was compared with its source; everybody reads
   const { origin } = new URL(other.url())
   const data = { record: 'cyclohexanol', what: 'density', compared: true }
   expect((await other.request.put(`/api/courses/${made.course.id}/compared`, { headers: { origin }, data })).status()).toBe(403)
-  await other.context().close()
+  await leave(other)
 
   const own = { headers: { origin: new URL(page.url()).origin } }
   const nothing = { record: 'cyclohexanol', what: 'beauty', compared: true }

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { codeToday, expectAccessible, made, openBench, openDesk, owner, signIn } from './support'
+import { codeToday, expectAccessible, leave, made, openBench, openDesk, owner, signIn } from './support'
 
 const [finished, on] = made.sessions as [(typeof made.sessions)[0], (typeof made.sessions)[0]]
 
@@ -83,7 +83,7 @@ test.describe('every screen without violations', () => {
         await page.waitForTimeout(400)
         await expectAccessible(page)
       }
-      await page.context().close()
+      await leave(page)
     }
   })
 
@@ -95,6 +95,6 @@ test.describe('every screen without violations', () => {
       const box = (await button.boundingBox())!
       expect([await button.textContent(), Math.min(box.width, box.height) >= 55.5]).toEqual([await button.textContent(), true])
     }
-    await page.context().close()
+    await leave(page)
   })
 })

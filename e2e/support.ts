@@ -32,6 +32,12 @@ export async function openBench(browser: Browser, code: string, at = base): Prom
   return page
 }
 
+/** Closes a tablet when all that was written on it is in the book: what is still on its way would go with it. */
+export async function leave(page: Page): Promise<void> {
+  await expect(page.locator('.book', { hasText: /kept on this tablet|on this page only/ })).toHaveCount(0)
+  await page.context().close()
+}
+
 /** Opens a preparation at the Desk from the list, as a person would. */
 const drafting = new WeakSet<Page>()
 

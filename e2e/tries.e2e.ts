@@ -2,7 +2,7 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { publish, runToTheEnd, session } from './group'
 import { handOf, type By } from './hand'
-import { owner, saved, signIn } from './support'
+import { leave, owner, saved, signIn } from './support'
 
 /** More than this is too much for one preparation. */
 const most = 120
@@ -229,7 +229,7 @@ async function runAndJudge(page: Page, browser: Browser, one: Try, title: string
   const bench = await runToTheEnd(browser, code, structuredClone(one.values))
   await one.judged(bench.locator('.step-face'))
   await expect(bench.getByRole('status').first()).toContainText('in the book')
-  await bench.context().close()
+  await leave(bench)
   await page.goto(board)
   await page.getByRole('link', { name: 'Results', exact: true }).click()
   await expect(page.getByRole('table').first()).toBeVisible()

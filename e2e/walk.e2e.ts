@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { ownSection } from './group'
-import { codeToday, demonstrator, openBench, openDesk, owner, secondServer, signIn, writeReading } from './support'
+import { codeToday, demonstrator, leave, openBench, openDesk, owner, secondServer, signIn, writeReading } from './support'
 
 test.describe.configure({ mode: 'serial' })
 
@@ -183,7 +183,7 @@ test('a bench runs the whole preparation on a tablet, and the class sees it', as
   await expect(result).toContainText('112.9–114.6')
   await expect(result).toContainText('Consistent with pure')
   await expect(result).toContainText('scale 0.8')
-  await bench.context().close()
+  await leave(bench)
 })
 
 test('readings written without the network are kept on the tablet, over a reload, and reach the book', async ({ browser }) => {
@@ -197,7 +197,7 @@ test('readings written without the network are kept on the tablet, over a reload
   await expect(title(bench)).toHaveText('Charge aniline')
   await bench.unroute('**/api/runs/**')
   await expect(bench.getByText(/all 2 entries in the book/)).toBeVisible()
-  await bench.context().close()
+  await leave(bench)
 })
 
 test('two tablets at one bench agree', async ({ browser }) => {
@@ -207,5 +207,5 @@ test('two tablets at one bench agree', async ({ browser }) => {
   await press(two, 'Heat is off')
   await press(two, 'It is over')
   await expect(title(one)).toHaveText('Pour into water', { timeout: 2000 })
-  for (const page of [one, two]) await page.context().close()
+  for (const page of [one, two]) await leave(page)
 })
