@@ -1,11 +1,12 @@
 import { createHash, randomBytes } from 'node:crypto'
 import type { Transaction } from 'sequelize'
 import { ulid } from 'ulid'
+import { asideIn } from '@/core/measurements/registry'
 import type { Entry } from '@/core/run/entry'
 import { Beside } from './models'
 
-/** What of an entry stands beside the log: free words and pictures, which may say who somebody is. */
-type Field = 'text' | 'picture' | 'reason'
+/** What of an entry stands beside the log: its reason, and the fields of its body that its kind names (core/measurements). */
+type Field = string
 
 interface SetAside {
   id: string
@@ -31,14 +32,12 @@ export function setAside(entry: Entry): { entry: Entry; beside: SetAside[] } {
     return markerOf(salt, words)
   }
   const reason = entry.reason ? aside('reason', entry.reason) : entry.reason
-  if (entry.kind !== 'observation') return { entry: { ...entry, reason }, beside }
-  const { text, picture, ...rest } = entry.body
-  const body = {
-    ...rest,
-    text: text ? aside('text', text) : text,
-    ...(picture === undefined ? {} : { picture: aside('picture', picture) }),
+  const body: Record<string, unknown> = { ...entry.body }
+  for (const field of asideIn(entry.kind)) {
+    const words = body[field]
+    if (typeof words === 'string' && words !== '') body[field] = aside(field, words)
   }
-  return { entry: { ...entry, reason, body }, beside }
+  return { entry: { ...entry, reason, body } as Entry, beside }
 }
 
 /** Writes what was set aside. */
@@ -48,11 +47,9 @@ export async function writeBeside(rows: readonly SetAside[], transaction: Transa
 
 /** Puts words and pictures back into entries as they were written; what is gone says so. One statement where there is anything to put back. */
 export async function putBack<T extends Entry>(entries: T[]): Promise<T[]> {
-  const body = (entry: Entry) => entry.body as { text?: unknown; picture?: unknown }
-  const waiting = entries.filter(
-    (entry) =>
-      isMarker(entry.reason) || (entry.kind === 'observation' && (isMarker(body(entry).text) || isMarker(body(entry).picture))),
-  )
+  const bodyOf = (entry: Entry) => entry.body as Record<string, unknown>
+  const markedIn = (entry: Entry) => asideIn(entry.kind).filter((field) => isMarker(bodyOf(entry)[field]))
+  const waiting = entries.filter((entry) => isMarker(entry.reason) || markedIn(entry).length > 0)
   if (waiting.length === 0) return entries
   const rows = await Beside.findAll({ where: { entry: waiting.map(({ id }) => id) }, raw: true })
   const found = new Map(rows.map((row) => [`${row.entry} ${row.field}`, row]))
@@ -63,15 +60,13 @@ export async function putBack<T extends Entry>(entries: T[]): Promise<T[]> {
   }
   for (const entry of waiting) {
     if (isMarker(entry.reason)) entry.reason = wordsOf(entry, 'reason', entry.reason) ?? forgotten
-    if (entry.kind !== 'observation') continue
-    const own = body(entry)
-    if (isMarker(own.text)) own.text = wordsOf(entry, 'text', own.text) ?? forgotten
-    if (isMarker(own.picture)) {
-      const picture = wordsOf(entry, 'picture', own.picture)
-      if (picture === undefined || picture === altered) {
-        delete own.picture
-        own.text = [own.text, `picture ${picture ?? forgotten}`].filter(Boolean).join('; ')
-      } else own.picture = picture
+    const body = bodyOf(entry)
+    for (const field of markedIn(entry)) {
+      const words = wordsOf(entry, field, body[field] as string)
+      if (field === 'picture' && (words === undefined || words === altered)) {
+        delete body.picture
+        body.text = [body.text, `picture ${words ?? forgotten}`].filter(Boolean).join('; ')
+      } else body[field] = words ?? forgotten
     }
   }
   return entries

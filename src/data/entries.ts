@@ -1,4 +1,5 @@
 import { Op, QueryTypes, UniqueConstraintError, type Transaction } from 'sequelize'
+import { namedBy } from '@/core/measurements/registry'
 import type { Entry } from '@/core/run/entry'
 import { putBack, setAside, writeBeside } from './beside'
 import { database } from './connect'
@@ -75,10 +76,8 @@ async function addUnknown(run: string, entries: readonly Entry[], received: Date
   return [...(await putBack(known.map(fromRow))), ...added].sort((a, b) => a.seq - b.seq)
 }
 
-/** What an entry names that must stand before it: what it takes the place of, and what a signature covers. */
-function named(entry: Entry): string[] {
-  return [...(entry.supersedes === null ? [] : [entry.supersedes]), ...(entry.kind === 'signature' ? entry.body.covers : [])]
-}
+/** What an entry names that must stand before it: what it takes the place of, and what it is about. */
+const named = (entry: Entry): string[] => [...(entry.supersedes === null ? [] : [entry.supersedes]), ...namedBy(entry)]
 
 /** Moves the run's last number on by as many as there are entries, if they may be added. @returns the new last number */
 async function takeNumbers(run: string, entries: readonly Entry[], transaction: Transaction): Promise<number> {

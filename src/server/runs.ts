@@ -3,7 +3,7 @@ import { isShown, type Entry } from '@/core/run/entry'
 import type { FoundKind } from '@/core/classroom/findable'
 import { isWrittenAtBench } from '@/core/measurements/registry'
 import { entrySchema } from '@/core/run/entrySchema'
-import { problemWith } from '@/core/run/fitsStep'
+import { needsOthers, problemInRun, problemWith } from '@/core/run/fitsStep'
 import { foldRun } from '@/core/run/foldRun'
 import type { Lab } from '@/core/lab/lab'
 import type { Plan } from '@/core/plan/plan'
@@ -84,18 +84,17 @@ export async function writeEntries(
   const off = Number.isFinite(clockMs) && Math.abs(clockMs!) < 2_000_000_000 ? clockMs! : undefined
   const refused: Refused[] = []
   let good: Entry[] = []
+  let known: readonly Entry[] | undefined
   for (const document of documents) {
     try {
       const entry = entrySchema(document)
-      const step = plan.steps.find((each) => each.id === entry.step)
+      if (needsOthers(entry)) known ??= (await readEntries([id]))[id]!
       const at = Date.parse(entry.at) - (off ?? 0)
       const problem = !isWrittenAtBench(entry.kind)
         ? 'A bench cannot sign, nor write what staff find: a demonstrator does.'
-        : !step
-          ? `The plan has no step “${entry.step}”.`
-          : at > bench.writesUntil + clockAheadMs
-            ? 'This was written after the session had closed. Tell the demonstrator what it says.'
-            : problemWith(entry, step)
+        : at > bench.writesUntil + clockAheadMs
+          ? 'This was written after the session had closed. Tell the demonstrator what it says.'
+          : problemInRun(entry, plan, [...(known ?? []), ...good], 'bench')
       if (problem) throw new Refusal(400, problem)
       const { clockMs: _claimed, ...rest } = entry
       good.push({

@@ -34,6 +34,7 @@ function net({ step, standing }: Taken): Net | null {
 export const constantMass: Measurement = {
   written: (of) => `masses of ${of} until two agree`,
   numbers: { empty: masses.empty, full: masses.full },
+  once: ['empty'],
   due: (taken) => {
     const { step, standing } = taken
     if (step.kind !== 'dry') return null

@@ -6,6 +6,7 @@ import { readingIn } from './numbers'
 export const madeUp: Measurement = {
   written: () => 'volume of the flask',
   numbers: { flask: { unit: 'mL', label: 'Made up to' } },
+  once: ['flask'],
   due: ({ step, standing }) =>
     readingIn(standing, 'flask')
       ? over(step.until)

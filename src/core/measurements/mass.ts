@@ -50,6 +50,7 @@ const waysIn = (step: Step): readonly (keyof typeof words)[] =>
 export const mass: Measurement = {
   written: (of) => `mass of ${of}, two readings`,
   numbers: masses,
+  once: Object.keys(masses),
   waysOf: 'Way of weighing',
   ways: (step) => waysIn(step).map((key) => ({ key, words: words[key] })),
   due: ({ step, standing }, way): Due | null => {

@@ -64,8 +64,14 @@ export interface Entered<S extends Schema = Schema> {
   shown?: true
   /** With it the step is over. */
   ends?: true
-  /** Who writes it, where that is not the group at the bench. */
-  writtenBy?: 'a demonstrator'
+  /** Who writes it, where that is not the group at the bench alone. */
+  writtenBy?: 'a demonstrator' | 'both'
+  /** It is no work of its step: it neither begins nor ends it. */
+  apart?: true
+  /** Fields with free words or pictures, which may say who somebody is: they stand beside the log. */
+  aside?: readonly string[]
+  /** Ids of entries of the same step that it is about. */
+  names?: (body: InferType<S>) => readonly string[]
   /** It needs a reason of its own, which says what else. */
   needsReason?: string
   /** What a step that takes none is said not to take. */
@@ -88,6 +94,8 @@ export interface Measurement {
   written: (of: string) => string
   /** Numbers it takes, by their slots. */
   numbers?: Readonly<Record<string, NumberTaken>>
+  /** Slots of those that are read once in a step. */
+  once?: readonly string[]
   /** Other kinds of entry that it takes. */
   kinds?: readonly string[]
   /** Presses that it takes. */

@@ -9,10 +9,11 @@ import { asWords } from '../words/words'
 import { correctedRange } from './melting'
 import { longestPicture } from './observation'
 import { indexAt20C } from './refraction'
-import { entryKinds, labelOf, shows, valueOf, type EntryKind } from './registry'
+import { entryKinds, isApart, labelOf, shows, valueOf, type EntryKind } from './registry'
 import { retention } from './spots'
 
 const step = (key: OperationKey): Step => makeStep(key, { id: 'x', title: asWords('It') }, acetanilide)
+const other = '01HZZZZZZZZZZZZZZZZZZZ0009'
 const entry = (kind: EntryKind, body: object, more: object = {}) => ({
   id: '01HZZZZZZZZZZZZZZZZZZZ0001',
   kind,
@@ -39,6 +40,15 @@ const good: Record<EntryKind, [body: object, taken: OperationKey, label: string,
   spots: [{ frontMM: 60, spots: [{ of: 'crude', mm: 21 }] }, 'thin-layer', 'Plate', 'crude Rf 0.35'],
   note: [{ slot: 'sample slot', text: 'A3' }, 'send', 'Sample slot', 'A3'],
   observation: [{ text: 'two layers', colour: 'brown' }, 'charge', 'Seen', 'brown: two layers'],
+  step: [{ title: 'Wash again', operation: 'wash' }, 'wash', 'Step put in after it', 'Wash again'],
+  timer: [{ label: 'vent', minutes: 1, repeats: true }, 'wash', 'Clock: vent', 'every 1 min'],
+  stopped: [{ of: other }, 'wash', 'Clock stopped', ''],
+  hand: [{ text: 'which layer?' }, 'wash', 'Hand up', 'which layer?'],
+  incident: [{ what: 'cut', who: 'one of us', text: 'left thumb' }, 'wash', 'Something happened', 'cut; one of us; left thumb'],
+  message: [{ text: 'Vent it now' }, 'wash', 'Note from the demonstrator', 'Vent it now'],
+  answer: [{ of: other, text: 'glass swept up' }, 'wash', 'Seen to', 'glass swept up'],
+  joined: [{ bench: 5, here: false }, 'wash', 'Goes on with another group', 'bench 5'],
+  pooled: [{ sample: 'crude', way: 'in', massG: 1.2, decimals: 2, bench: 3 }, 'weigh', 'Put to our crude', '1.20 g from bench 3'],
   done: [{}, 'filter', 'Done', ''],
   skip: [{}, 'filter', 'Left out', 'no time'],
   ahead: [{}, 'filter', 'Out of turn', 'while we wait'],
@@ -67,7 +77,7 @@ describe.each(entryKinds)('%s', (kind) => {
     const read = entrySchema(entry(kind, body, more[kind]))
     expect(problemWith(read, step(taken))).toBeNull()
     const others = operationKeys.filter((key) => problemWith(read, step(key)) === null)
-    const everywhere = ['observation', 'done', 'strike', 'signature'].includes(kind)
+    const everywhere = ['observation', 'done', 'strike', 'signature'].includes(kind) || isApart(kind)
     const butSafety = ['skip', 'ahead', 'again'].includes(kind)
     expect(others.length === operationKeys.length).toBe(everywhere)
     if (butSafety) expect(operationKeys.filter((key) => !others.includes(key))).toEqual(['safety'])

@@ -45,18 +45,13 @@ export const strike = entered({
 
 /** A demonstrator has seen these readings. */
 export const signature = entered({
-  schema: ({ object, array, string }) =>
+  schema: ({ object, array, named }) =>
     object({
-      covers: array(
-        string()
-          .matches(/^[0-9A-HJKMNP-TV-Z]{26}$/, '${path} must be a ULID')
-          .required(),
-      )
-        .min(1, 'a signature covers at least one reading')
-        .required(),
+      covers: array(named).min(1, 'a signature covers at least one reading').required(),
     }),
   writtenBy: 'a demonstrator',
   always: true,
+  names: ({ covers }) => covers,
   refused: 'signature',
   label: () => 'Signature',
   value: nothing,

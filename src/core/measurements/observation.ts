@@ -33,6 +33,7 @@ export const observation = entered({
       Boolean(text || colour || picture),
     ),
   always: true,
+  aside: ['text', 'picture'],
   refused: 'observation',
   label: () => 'Seen',
   value: ({ text, colour }) => [colour, text].filter(Boolean).join(': '),

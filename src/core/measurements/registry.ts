@@ -1,6 +1,7 @@
 import type { Step } from '../plan/plan'
 import { besides } from './besides'
 import { boiling, boilingRange } from './boiling'
+import { answer, hand, incident, message } from './calls'
 import { clock } from './clock'
 import { constantMass } from './constantMass'
 import { head, headAgainstVolume } from './head'
@@ -11,6 +12,7 @@ import type { BodyOf, Entered, Measurement } from './measurement'
 import { melting, meltingRange } from './melting'
 import { again, ahead, done, signature, skip, strike } from './moments'
 import { note, slot } from './note'
+import { ownStep } from './ownStep'
 import { observation } from './observation'
 import { pH } from './pH'
 import { press } from './press'
@@ -22,6 +24,8 @@ import { spectrum } from './spectrum'
 import { plate, spots } from './spots'
 import { checked, ticked, understood } from './ticked'
 import { titre } from './titre'
+import { stopped, timer } from './timer'
+import { joined, pooled } from './together'
 import { tube, tubes } from './tube'
 import { volume } from './volume'
 import { window } from './window'
@@ -68,6 +72,15 @@ export const entryKindsOf = {
   spots,
   note,
   observation,
+  step: ownStep,
+  timer,
+  stopped,
+  hand,
+  incident,
+  message,
+  answer,
+  joined,
+  pooled,
   done,
   skip,
   ahead,
@@ -90,7 +103,12 @@ export const shows = (kind: EntryKind): boolean => of(kind).shown === true
 export const ends = (kind: EntryKind): boolean => of(kind).ends === true
 export const schemaOf = (kind: EntryKind) => of(kind).schema
 export const reasonNeeded = (kind: EntryKind): string | undefined => of(kind).needsReason
-export const isWrittenAtBench = (kind: EntryKind): boolean => of(kind).writtenBy === undefined
+export const isWrittenAtBench = (kind: EntryKind): boolean => of(kind).writtenBy !== 'a demonstrator'
+export const isApart = (kind: EntryKind): boolean => of(kind).apart === true
+/** Fields of its body that stand beside the log. */
+export const asideIn = (kind: EntryKind): readonly string[] => of(kind).aside ?? []
+/** Ids of entries of the same step that an entry is about. */
+export const namedBy = ({ kind, body }: { kind: EntryKind; body: object }): readonly string[] => of(kind).names?.(body) ?? []
 
 interface Said {
   kind: EntryKind

@@ -8,6 +8,7 @@ const net = ({ step, standing }: Taken) => volumeOf(readingIn(standing, 'volume'
 export const volume: Measurement = {
   written: (of) => `volume of ${of}`,
   numbers: { volume: { unit: 'mL', label: ({ kind }) => (kind === 'crystallise' ? 'Hot solvent used' : 'Volume') } },
+  once: ['volume'],
   due: ({ step }) =>
     step.kind === 'charge'
       ? numberDue(

@@ -13,8 +13,8 @@ export function askAbout(run: RunState, entry: Entry): string | null {
   if (!state || !question) return null
   const standing = [...state.standing.filter(({ id }) => id !== entry.supersedes), entry]
   const { planned, ...expected } = expectedOf(run, state.step)
-  // Of a further portion the plan says nothing.
-  const first = planned !== undefined && state.round === 1 ? { planned } : {}
+  // Of a further portion, and of what a group has put in, the plan says nothing.
+  const first = planned !== undefined && state.round === 1 && !state.putIn ? { planned } : {}
   return question(entry, { step: state.step, standing }, { ...expected, ...first })
 }
 

@@ -2,15 +2,19 @@ import type { Plan, Step } from '../plan/plan'
 import { reactionTable, type Charge, type ReactionTable } from '../reaction/reactionTable'
 import { scalePlan } from '../edit/scalePlan'
 import { plus, type Figure } from '../quantity/figure'
-import { ends } from '../measurements/registry'
-import { clocksOf, type Clock } from './clocks'
+import { ends, isApart } from '../measurements/registry'
+import { callsOf, type Call } from './calls'
+import { clocksOf, ownClocks, type Clock } from './clocks'
 import { isShown, type Entry, type ShownKind } from './entry'
 import { lastTwoAgree } from '../measurements/agreement'
 import type { Measurement, Net } from '../measurements/measurement'
 import { readability } from '../measurements/numbers'
 import { measurementIn } from '../operations/readings'
 import { inOrder } from './order'
+import { ownStepId, withOwnSteps } from './ownSteps'
+import { poolsOf, type Pool } from './pools'
 import type { SignatureState, StepState, Struck } from './stepState'
+import { writtenTwice } from './writtenTwice'
 
 export interface Sample {
   mass: Figure
@@ -27,6 +31,12 @@ export interface RunState {
   /** Index of the step that is now; the number of steps when all are done. */
   now: number
   clocks: Clock[]
+  /** Who asks for a person, what happened, and what was said to the bench, in the order in which it was written. */
+  calls: Call[]
+  /** The bench that this group goes on with, and whether it goes on here; null for a group by itself. */
+  joined: Entry<'joined'>['body'] | null
+  /** What was put to a sample or given of it, g, by sample. */
+  pools: Record<string, Pool>
   charged: Record<string, Charge>
   samples: Record<string, Sample>
   /** The last melting range that stands, by sample. */
@@ -40,12 +50,13 @@ export interface RunState {
  * taken once each, in the order in which they were written (order.ts). Depends on nothing else, so server, browser and tests agree.
  */
 export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): RunState {
-  const scaled = scalePlan(plan, scale)
   const unique = inOrder(entries)
   const successor = new Map<string, Entry>()
   for (const entry of unique) if (entry.supersedes !== null) successor.set(entry.supersedes, entry)
-
-  const planned = reactionTable(scaled)
+  const asPlanned = scalePlan(plan, scale)
+  const planned = reactionTable(asPlanned)
+  const scaled = withOwnSteps(asPlanned, unique, (id) => successor.has(id))
+  const putIn = new Map(unique.map((entry) => [ownStepId(entry), entry]))
   const byStep = groupByStep(unique)
   const byId = new Map(unique.map((entry) => [entry.id, entry]))
   const rank = new Map(unique.map(({ id }, index) => [id, index]))
@@ -63,9 +74,12 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
     const measurement = measurementIn(step)
     const rounds = roundsOf(everything)
     const standing = rounds.at(-1)!
-    const netOf = (round: readonly Entry[]) => measurement.net?.({ step, standing: round }) ?? null
+    const twice = writtenTwice(standing, measurement, byId)
+    const netOf = (round: readonly Entry[]) =>
+      round === standing && twice.length > 0 ? null : (measurement.net?.({ step, standing: round }) ?? null)
     const net = allOf(step, rounds.map(netOf))
-    const done = isDone(step, standing, netOf(standing), measurement)
+    const done = twice.length === 0 && isDone(step, standing, netOf(standing), measurement)
+    const work = everything.filter(({ kind }) => !isApart(kind))
     const skipped = standing.find(({ kind }) => kind === 'skip')
     const early = everything.find(({ kind }) => kind === 'ahead')
     if (!done && now < 0) now = index
@@ -81,8 +95,10 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
       skipped: skipped ? (skipped.reason ?? '') : null,
       ahead: early ? (early.reason ?? '') : null,
       signature: skipped ? { state: 'not needed' } : signatureOf(step, all, everything, successor, done),
-      startedAt: everything[0]?.at ?? null,
-      endedAt: everything.at(-1)?.at ?? null,
+      startedAt: work[0]?.at ?? null,
+      endedAt: work.at(-1)?.at ?? null,
+      putIn: (putIn.get(step.id) as Entry<'step'> | undefined) ?? null,
+      twice,
     }
   })
 
@@ -90,7 +106,9 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
   const samples: Record<string, Sample> = {}
   const melting: RunState['melting'] = {}
   // A divided charge counts once all its parts are in: till then the plan's figure stands.
-  const missing = new Set(steps.flatMap(({ step, net }) => (step.kind === 'charge' && !net ? [step.line] : [])))
+  const missing = new Set(
+    steps.flatMap(({ step, net, putIn: own }) => (step.kind === 'charge' && !net && !own ? [step.line] : [])),
+  )
   for (const { step, net, standing } of steps) {
     const range = standing.findLast((entry) => entry.kind === 'melting') as Entry<'melting'> | undefined
     if (step.kind === 'melt' && range) melting[step.sample] = range
@@ -108,7 +126,10 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
     planned,
     steps,
     now: now < 0 ? steps.length : now,
-    clocks: clocksOf(steps),
+    clocks: [...clocksOf(steps), ...ownClocks(standing)],
+    calls: callsOf(standing),
+    joined: (standing.findLast(({ kind }) => kind === 'joined') as Entry<'joined'> | undefined)?.body ?? null,
+    pools: poolsOf(standing),
     charged,
     samples,
     melting,

@@ -33,6 +33,10 @@ export interface StepState {
   /** Why it was done before its turn; null where it was not. */
   ahead: string | null
   struck: Struck[]
+  /** The entry that put this step in; null where it stands in the plan. */
+  putIn: Entry<'step'> | null
+  /** Readings that two tablets wrote in the same place without knowing of each other, all but one of which must be struck before the figure counts. */
+  twice: Entry[][]
   net: Net | null
   signature: SignatureState
   /** Device time of the first and last standing entry. */

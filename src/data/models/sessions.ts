@@ -72,7 +72,8 @@ export class EntryRow extends Row<EntryRow> {
 export class Beside extends Row<Beside> {
   declare id: string
   declare entry: string
-  declare field: 'text' | 'picture' | 'reason'
+  /** `reason`, or a field of the entry's body. */
+  declare field: string
   declare salt: string
   declare words: string
 }
