@@ -3,6 +3,7 @@ import { madeLine } from '@/core/edit/sequence'
 import type { Plan } from '@/core/plan/plan'
 import { runResults } from '@/core/result/runResults'
 import { foldRun } from '@/core/run/foldRun'
+import { goesOnWithG } from '@/core/run/pools'
 import { database } from '@/data/connect'
 import { readEntries } from '@/data/entries'
 import { planOfRevision, UnreadableDocument } from './documents'
@@ -80,7 +81,15 @@ async function lastResults(
       const { result } = runResults(state)
       const sample = result && state.samples[result.sample]
       if (sample)
-        found.set(group, { plan, earlier: { title, massG: sample.mass.value, fraction: result.figure.value, dry: sample.dry } })
+        found.set(group, {
+          plan,
+          earlier: {
+            title,
+            massG: goesOnWithG(sample.mass.value, state.pools[result.sample]),
+            fraction: result.figure.value,
+            dry: sample.dry,
+          },
+        })
     } catch (error) {
       if (!(error instanceof UnreadableDocument)) throw error
     }

@@ -10,7 +10,8 @@ import type { Outcome } from '../result/outcome'
 import { runResults } from '../result/runResults'
 import type { Entry } from '../run/entry'
 import { foldRun } from '../run/foldRun'
-import { classShiftC, median, robustOutliers } from './classFigures'
+import { median } from '../quantity/median'
+import { classShiftC, robustOutliers } from './classFigures'
 
 /** A run as its results are drawn from. */
 export interface RunOfClass {

@@ -9,9 +9,10 @@ import { writeFigureText } from '../quantity/write'
 import { asWords } from '../words/words'
 import { agreementOf, lastTwoAgree } from './agreement'
 import { besides } from './besides'
+import { boilingRange } from './boiling'
 import { over, type Due, type PairDue } from './due'
 import type { Expected, Standing } from './measurement'
-import { farFromPlan, aboveAllThereIs } from './odd'
+import { aboveAllThereIs, farFromPlan, usuallyDiffers } from './odd'
 import { read, readability, readingsIn } from './numbers'
 import { labelOf } from './registry'
 import { titresOf } from './titre'
@@ -391,6 +392,44 @@ describe('figures', () => {
     expect(far(10, 1)).toContain('10 times')
     expect(far(14.2, 1)).toContain('14 times')
     expect(far(1, 6.5)).toContain('is 1/7 of')
+  })
+  test('of another unit are off by a thousand', () => {
+    const far = (value: number, planned: number, dimension: 'mass' | 'volume' = 'mass') =>
+      farFromPlan({ dimension, figure: exact(value) }, exact(planned))
+    expect(far(4100, 4)).toContain('Was it read in mg?')
+    expect(far(0.0041, 4)).toContain('Was it read in kg?')
+    expect(far(4100, 4, 'volume')).toContain('Was it read in µL?')
+    expect(far(0.0041, 4, 'volume')).toContain('Was it read in L?')
+    expect(far(700, 1)).toContain('Is the point in the right place?')
+    expect(far(720, 1)).toContain('mg')
+  })
+  test('are odd beyond what the plan allows, and what their own uncertainty explains', () => {
+    const far = (value: number, allowed: number, u = 0) =>
+      farFromPlan({ dimension: 'mass', figure: { ...exact(value), u } }, exact(4), allowed)
+    expect(far(5, 0.25)).toBeNull()
+    expect(far(5.01, 0.25)).toBe('5.01 g is 25 % more than the plan’s 4 g. Is it what went in?')
+    expect(far(3, 0.25)).toBeNull()
+    expect(far(2.9, 0.25)).toContain('28 % less')
+    expect(far(5.04, 0.25, 0.02)).toBeNull()
+    expect(far(5.5, 0.5)).toBeNull()
+    expect([usuallyDiffers({ role: 'reactant' }), usuallyDiffers({ role: 'material' }), usuallyDiffers({ role: 'solvent' })]).toEqual([
+      0.25, 0.25, 2,
+    ])
+  })
+  test('of a boiling range are odd where nothing in the plan boils near them', () => {
+    const asks = (lowC: number, highC: number, mmHg: number | undefined) =>
+      boilingRange.question!(
+        entry('boiling', { lowC, highC, decimals: 0, ...(mmHg ? { mmHg } : {}) }),
+        { step: stepOf('boil'), standing: [] },
+        { boiling: [{ name: 'cyclohexane', lowC: 80.7, highC: 80.7 }, { name: 'toluene', lowC: 110.6, highC: 110.6 }] },
+      )
+    expect(asks(79, 81, 760)).toBeNull()
+    expect(asks(125, 126, 760)).toBeNull()
+    expect(asks(126, 127, 760)).toContain('Nearest in this plan boils toluene, at 111–111 °C')
+    expect(asks(62, 65, 760)).toContain('cyclohexane')
+    // 40 mmHg less take 1.8 K off.
+    expect(asks(124, 126, 720)).toContain('toluene')
+    expect(boilingRange.question!(entry('boiling', { lowC: 20, highC: 21, decimals: 0 }), { step: stepOf('boil'), standing: [] }, {})).toBeNull()
   })
   test('are above all there is only beyond the limit', () => {
     const found = { dimension: 'mass' as const, figure: exact(4) }

@@ -1,6 +1,6 @@
 import { writeNumber } from '../quantity/write'
 import { over } from './due'
-import { entered, ofKind, type Measurement } from './measurement'
+import { entered, ofKind, type BodyOf, type Measurement } from './measurement'
 
 /** A boiling range as it was read, and the pressure in mmHg under which it was, where the laboratory knows it. */
 export const boiling = entered({
@@ -19,6 +19,11 @@ export const boiling = entered({
   value: (body) =>
     `${writeNumber(body.lowC, body.decimals)}–${writeNumber(body.highC, body.decimals)} °C${body.mmHg ? ` at ${writeNumber(body.mmHg, 0)} mmHg` : ''}`,
 })
+
+/** So far from every boiling point of the plan a range is of something else, or of another scale, K. */
+const farK = 15
+/** How a boiling point near one atmosphere follows the pressure, K/mmHg (docs/chemistry.md). */
+const kPerMmHg = 0.045
 
 /** Where boiling begins, and where the last of it boils. */
 export const boilingRange: Measurement = {
@@ -45,5 +50,15 @@ export const boilingRange: Measurement = {
             decimals: Math.max(first.decimals, second.decimals),
             mmHg,
           }),
-        },
+        },  question: (entry, _taken, { boiling: literature = [] }) => {
+    if (entry.kind !== 'boiling' || literature.length === 0) return null
+    const body = entry.body as BodyOf<typeof boiling>
+    const at760 = body.mmHg ? kPerMmHg * (760 - body.mmHg) : 0
+    const off = ({ lowC, highC }: { lowC: number; highC: number }) =>
+      Math.max(lowC - (body.highC + at760), body.lowC + at760 - highC)
+    const nearest = [...literature].sort((a, b) => off(a) - off(b))[0]!
+    return off(nearest) > farK
+      ? `Nearest in this plan boils ${nearest.name}, at ${writeNumber(nearest.lowC, 0)}–${writeNumber(nearest.highC, 0)} °C. Is ${writeNumber(body.lowC, body.decimals)}–${writeNumber(body.highC, body.decimals)} °C what you saw?`
+      : null
+  },
 }

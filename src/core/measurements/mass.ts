@@ -98,7 +98,7 @@ export const mass: Measurement = {
     const wrong = swapped(found)
     if (wrong) return wrong
     if (found.doubt && taken.step.kind === 'charge') return `${found.doubt} Weigh it in the same state both times.`
-    if (expected.planned) return farFromPlan(found, expected.planned)
+    if (expected.planned) return farFromPlan(found, expected.planned, expected.mayDiffer)
     const dry = taken.step.kind === 'weigh' && taken.step.dry
     return expected.most ? aboveAllThereIs(found, expected.most, dry ? 1 : slip) : null
   },

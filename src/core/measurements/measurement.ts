@@ -33,13 +33,15 @@ export interface Net {
 
 /** What is known before a figure is read, as far as it is. */
 export interface Expected {
-  /** What the plan says of it. */
+  /** What the plan says of it, and by what part of that it may differ. */
   planned?: Figure
+  mayDiffer?: number
   /** The mass that cannot be passed: what the charged amounts give, or what a component was put in with. */
   most?: { figure: Figure; of: 'the theoretical' | 'what was put in' }
   melting?: { lowC: number; highC: number }
-  /** The highest boiling point of the plan, °C. */
+  /** The highest boiling point of the plan, and all of them, °C at 760 mmHg. */
   hottestC?: number
+  boiling?: readonly { name: string; lowC: number; highC: number }[]
 }
 
 /** A number that a measurement takes, by its slot. */

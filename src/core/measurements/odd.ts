@@ -1,3 +1,4 @@
+import type { Line } from '../plan/plan'
 import type { Figure } from '../quantity/figure'
 import { writeFigureText, writeNumber } from '../quantity/write'
 import type { Expected, Net } from './measurement'
@@ -5,12 +6,32 @@ import type { Expected, Net } from './measurement'
 /** Beyond this factor a figure differs from what is expected by more than a hasty hand: a decimal slip or a wrong unit. */
 export const slip = 3
 
-/** Asked where a figure is so far from the plan that the point may be in the wrong place. */
-export function farFromPlan({ figure, dimension }: Net, planned: Figure): string | null {
+/** By this part of the plan what sets or bears the limit may differ before it is asked about. */
+const reactantsDiffer = 0.25
+
+/** By what part of the planned amount a charge may differ before it is asked about, where the plan does not say it: what the yield counts from by a quarter, a solvent by as much as no slip explains. */
+export const usuallyDiffers = ({ role }: Pick<Line, 'role'>): number =>
+  role === 'reactant' || role === 'material' ? reactantsDiffer : slip - 1
+
+/** Milligrams taken for grams, or litres for millilitres: off by a thousand, give or take what is charged off the plan besides, decades. */
+const near = 0.15
+const isThousand = (factor: number) => Math.abs(Math.abs(Math.log10(factor)) - 3) < near
+
+/**
+ * Asked where a figure is off its plan by more than it may be and its own uncertainty explains.
+ * @param mayDiffer part of the planned amount
+ */
+export function farFromPlan({ figure, dimension }: Net, planned: Figure, mayDiffer = slip - 1): string | null {
   const factor = figure.value / planned.value
-  if (factor < slip && factor > 1 / slip) return null
   const [shown, plan] = [figure, planned].map((each) => writeFigureText(each, dimension))
-  return `${shown} is ${howMuch(factor)} the plan’s ${plan}. Is the point in the right place?`
+  if (isThousand(factor)) {
+    const [small, large] = dimension === 'mass' ? ['mg', 'g'] : ['µL', 'mL']
+    return `${shown} is ${howMuch(factor)} the plan’s ${plan}. Was it read in ${factor > 1 ? small : large === 'g' ? 'kg' : 'L'}?`
+  }
+  if (factor >= slip || factor <= 1 / slip) return `${shown} is ${howMuch(factor)} the plan’s ${plan}. Is the point in the right place?`
+  const off = Math.abs(factor - 1)
+  if (off <= mayDiffer + Math.abs(figure.u) * factor) return null
+  return `${shown} is ${writeNumber(100 * off, 0)} % ${factor > 1 ? 'more' : 'less'} than the plan’s ${plan}. Is it what went in?`
 }
 
 /** Asked where there is more of it than there can be. */

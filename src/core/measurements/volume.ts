@@ -20,11 +20,11 @@ export const volume: Measurement = {
       : null,
   net,
   isOver: (_taken, found) => found !== null,
-  question: (entry, taken, { planned }) => {
+  question: (entry, taken, { planned, mayDiffer }) => {
     if (entry.kind !== 'reading' || (entry.body as NumberBody).slot !== 'volume') return null
     const found = net(taken)
     if (!found) return null
     if (found.figure.value <= 0) return 'Nothing was charged, by this reading. Is it the volume that went in?'
-    return planned ? farFromPlan(found, planned) : null
+    return planned ? farFromPlan(found, planned, mayDiffer) : null
   },
 }

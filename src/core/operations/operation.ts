@@ -48,6 +48,8 @@ export interface Operation {
   slowsWithScale?: true
   /** Blanks of its planner that go with the scale, a column of a list as `list.column`; the others stay as they are typed. */
   scales?: Readonly<Record<string, Law>>
+  /** The blank of its planner that the temperature must not pass, °C. */
+  ceiling?: string
   /** Meetings that it is there for. */
   meant?: readonly Purpose[]
   /** Where it stands in a plan of its own accord. */

@@ -1,5 +1,6 @@
+import { usuallyDiffers } from '../measurements/odd'
 import { lineName } from '../plan/lineName'
-import { isCharged, type Plan, type Step, type Vessel } from '../plan/plan'
+import { isCharged, lineOf, type Plan, type Step, type Vessel } from '../plan/plan'
 import { deviceOf, devices } from '../quantity/device'
 import type { ChoiceField, NumberField, TextField } from './fields'
 import { fillRule, vesselSizes } from './vessel/vessel'
@@ -115,6 +116,15 @@ const own = {
           field: number('part of it', '%', 1e-6, 100),
           value: (step.portion ?? 1) * 100,
           part: (percent) => ({ portion: percent === 100 ? undefined : Number(percent) / 100 }),
+        }
+      : undefined,
+  mayDiffer: (step, plan) =>
+    step.kind === 'charge'
+      ? {
+          field: number('off the plan by', '%', 1, 200),
+          value: Number((100 * (step.mayDiffer ?? usuallyDiffers(lineOf(plan, step.line)))).toPrecision(3)),
+          follows: step.mayDiffer === undefined,
+          part: (percent) => ({ mayDiffer: Number(percent) / 100 }),
         }
       : undefined,
   measure: (step) =>

@@ -168,6 +168,8 @@ export const stepSchema = oneBy('kind', [
     device: words(),
     /** The part of the line that goes in here, above 0 and below 1; absent for all of it. */
     portion: Type.Optional(Type.Number({ exclusiveMinimum: 0, exclusiveMaximum: 1 })),
+    /** By what part of the planned amount it may differ before the bench is asked about it; absent where nobody has said it. */
+    mayDiffer: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 2 })),
   }),
   stepOf('reflux', { holdMin: above0 }),
   stepOf('hold', { operation, verb: words(), holdMin: above0 }),

@@ -1,7 +1,7 @@
 import { typedFor } from '../plan/typedFor'
 import { usualColdC } from '../operations/crystallise/usualCold'
 import { yieldCeiling } from '../reaction/equilibrium'
-import { over, type Figure } from '../quantity/figure'
+import { exact, over, times, type Figure } from '../quantity/figure'
 import {
   isReactant,
   lineOf,
@@ -18,6 +18,7 @@ import { computedLine, reactionTable, theoreticalYield, wholeOf, type ReactionTa
 import { leftInMotherLiquor, solubilityAt } from '../operations/crystallise/solubility'
 import { correctedRange } from '../measurements/melting'
 import type { RunState } from '../run/foldRun'
+import { goesOnWithG, ownShare } from '../run/pools'
 import { meltingReading, type MeltingReading } from '../operations/melt/meltingReading'
 import { judge, type Judgement } from './judge'
 
@@ -79,9 +80,15 @@ export function baseResults(run: RunState): BaseResults {
   const final = result?.recovery?.sample ?? names.to
   const kind = result?.recovery ? 'recovery' : 'yield'
   const [crude, product] = [run.samples[names.from], run.samples[names.to]]
+  // What was put to the crude, or given of it, came out of no flask of this group: of what is made of it, its own part counts.
+  const pool = run.pools[names.from]
+  const share = crude ? ownShare(crude.mass.value, pool) : 1
+  const goneOnWith = crude && pool ? times(crude.mass, exact(goesOnWithG(crude.mass.value, pool) / crude.mass.value)) : crude?.mass
   const percentage = (sample: string, of: Figure | null, as: Percentage['kind']): Percentage | null => {
     const found = run.samples[sample]
-    return found && of ? { kind: as, sample, figure: over(found.mass, of), dry: found.dry } : null
+    if (!found || !of) return null
+    const own = sample === names.to && names.to !== names.from ? times(found.mass, exact(share)) : found.mass
+    return { kind: as, sample, figure: over(own, of), dry: found.dry }
   }
   const melts = (sample: string) => plan.steps.some((step) => step.kind === 'melt' && step.sample === sample)
   const meltingOf = (sample: string) => {
@@ -90,7 +97,7 @@ export function baseResults(run: RunState): BaseResults {
   }
   const reached = percentage(final, whole, kind)
   const melting = meltingOf(final)
-  const expectedInLiquorG = liquor(plan, run, crude?.mass.value ?? null)
+  const expectedInLiquorG = liquor(plan, run, goneOnWith?.value ?? null)
   return {
     kind,
     table,
@@ -104,7 +111,9 @@ export function baseResults(run: RunState): BaseResults {
     crude: percentage(names.from, whole, kind),
     result: reached,
     recovery:
-      crude && product ? { kind: 'recovery', sample: names.to, figure: over(product.mass, crude.mass), dry: product.dry } : null,
+      goneOnWith && product
+        ? { kind: 'recovery', sample: names.to, figure: over(product.mass, goneOnWith), dry: product.dry }
+        : null,
     melting,
     recovered: (plan.recoveries ?? []).map((recovery) => {
       const put = computedLine(table, recovery.of).mass

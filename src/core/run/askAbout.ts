@@ -1,30 +1,39 @@
 import type { Expected } from '../measurements/measurement'
+import { usuallyDiffers } from '../measurements/odd'
 import { measurementIn } from '../operations/readings'
-import { substanceOfSample, type Step } from '../plan/plan'
+import { lineOf, substanceOfSample, type Step } from '../plan/plan'
 import { exact, times } from '../quantity/figure'
 import { computedLine, theoreticalYield } from '../reaction/reactionTable'
 import type { Entry } from './entry'
 import type { RunState } from './foldRun'
+import { oddTemperature } from './oddTemperature'
+import { unlikeOthers, type UsualOfClass } from './usualOfClass'
 
-/** The question to ask before an entry is written, or null: what its measurement asks, given what this plan expects at this group's scale. */
-export function askAbout(run: RunState, entry: Entry): string | null {
+/**
+ * The question to ask before an entry is written, or null: what its measurement asks, given what this plan expects at this group's scale, then what is unlike the readings before it, then
+ * what is unlike those of the other benches, where those are known.
+ */
+export function askAbout(run: RunState, entry: Entry, others: UsualOfClass = {}): string | null {
   const state = run.steps.find(({ step }) => step.id === entry.step)
-  const { question } = state ? measurementIn(state.step) : {}
-  if (!state || !question) return null
+  if (!state) return null
+  const { question } = measurementIn(state.step)
   const standing = [...state.standing.filter(({ id }) => id !== entry.supersedes), entry]
   const { planned, ...expected } = expectedOf(run, state.step)
   // Of a further portion, and of what a group has put in, the plan says nothing.
   const first = planned !== undefined && state.round === 1 && !state.putIn ? { planned } : {}
-  return question(entry, { step: state.step, standing }, { ...expected, ...first })
+  const taken = { step: state.step, standing }
+  return question?.(entry, taken, { ...expected, ...first }) ?? oddTemperature(entry, taken) ?? unlikeOthers(run.scale, taken, others)
 }
 
 /** What is known of the figures of a step before they are read. */
 function expectedOf({ plan, planned }: RunState, step: Step): Expected {
   const hottestC = Math.max(...plan.substances.map(({ boiling }) => boiling?.highC ?? -Infinity))
-  const known: Expected = Number.isFinite(hottestC) ? { hottestC } : {}
+  const boiling = plan.substances.flatMap(({ name, boiling: range }) => (range ? [{ name, ...range }] : []))
+  const known: Expected = Number.isFinite(hottestC) ? { hottestC, boiling } : {}
   if (step.kind === 'charge') {
     const line = computedLine(planned, step.line)[step.measure]
-    return line ? { ...known, planned: step.portion === undefined ? line : times(line, exact(step.portion)) } : known
+    const mayDiffer = step.mayDiffer ?? usuallyDiffers(lineOf(plan, step.line))
+    return line ? { ...known, mayDiffer, planned: step.portion === undefined ? line : times(line, exact(step.portion)) } : known
   }
   if (!('sample' in step)) return known
   const melting = substanceOfSample(plan, step.sample)?.melting

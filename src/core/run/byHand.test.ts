@@ -228,6 +228,30 @@ describe('material put together', () => {
     expect(ownShare(2, { inG: 1, outG: 2 })).toBe(0)
     expect(ownShare(0, { inG: 0, outG: 0 })).toBe(1)
   })
+
+  test('the yield counts the own part, the recovery all that was gone on with', () => {
+    const made = (pool: boolean) => {
+      const log = new TestLog()
+      const weighings = (step: string, empty: number, ...full: number[]) => {
+        log.reading(step, 'empty', empty)
+        for (const each of full) log.reading(step, 'full', each)
+      }
+      log.difference(chargeAniline, 27.5, 23.5)
+      weighings('weigh-crude', 30, 34)
+      // 1 g of the 4 g is given away, 3 g of another bench put to it: 6 g, half of them ours.
+      if (pool) {
+        log.add('weigh-crude', 'pooled', { sample: 'crude', way: 'out', massG: 1, decimals: 2 })
+        log.add('weigh-crude', 'pooled', { sample: 'crude', way: 'in', massG: 3, decimals: 2, bench: 2 })
+      }
+      weighings('dry', 31.2, 34.2, 34.2)
+      return runResults(fold(log))
+    }
+    const [alone, together] = [made(false), made(true)]
+    expect(alone.recovery!.figure.value).toBeCloseTo(3 / 4, 9)
+    expect(together.recovery!.figure.value).toBeCloseTo(3 / 6, 9)
+    expect(together.result!.figure.value).toBeCloseTo(alone.result!.figure.value / 2, 9)
+    expect(together.crude!.figure.value).toBeCloseTo(alone.crude!.figure.value, 9)
+  })
 })
 
 test('groups that go on as one', () => {

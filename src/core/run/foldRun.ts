@@ -23,7 +23,8 @@ export interface Sample {
 }
 
 export interface RunState {
-  /** The plan at this group's scale. */
+  scale: number
+  /** The plan at this group's scale, with the steps that it has put in. */
   plan: Plan
   /** The table as planned at this scale. */
   planned: ReactionTable
@@ -122,6 +123,7 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
   }
   const standing = steps.flatMap((step) => [...step.earlier, ...step.standing])
   return {
+    scale,
     plan: scaled,
     planned,
     steps,

@@ -5,6 +5,7 @@ import { markedAt } from '../measurements/press'
 import { titresOf } from '../measurements/titre'
 import type { Entry } from './entry'
 import type { RunState } from './foldRun'
+import { goesOnWithG } from './pools'
 
 const minutes = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / 60_000
 
@@ -18,7 +19,9 @@ export function measuredOf(run: RunState): Measured {
       }),
     )
   return {
-    samples: Object.fromEntries(Object.entries(run.samples).map(([name, { mass }]) => [name, mass.value])),
+    samples: Object.fromEntries(
+      Object.entries(run.samples).map(([name, { mass }]) => [name, goesOnWithG(mass.value, run.pools[name])]),
+    ),
     usedML: of(({ step, net, standing }) => {
       if (step.kind !== 'crystallise') return null
       const soFar = readingsIn(standing, 'portion').reduce((sum, { body }) => sum + body.value, 0)

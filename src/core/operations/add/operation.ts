@@ -8,4 +8,5 @@ export const add: Operation = {
   slowsWithScale: true,
   besides: ['temperature'],
   scales: { volumeML: 'as the amounts', minutes: 'as the time of cooling', mmol: 'as the amounts' },
+  ceiling: 'ceilingC',
 }

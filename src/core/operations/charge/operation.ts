@@ -4,7 +4,10 @@ import { nextToCharge, times } from '../made'
 
 export const charge: Operation = {
   name: 'charge',
-  says: ['Measure {@portion} of {@line} by {@measure} with {@device}, from {@container}.'],
+  says: [
+    'Measure {@portion} of {@line} by {@measure} with {@device}, from {@container}.',
+    'The bench is asked when it is {@mayDiffer} or more.',
+  ],
   danger: '',
   make: (base, plan) => {
     const line = nextToCharge(plan)

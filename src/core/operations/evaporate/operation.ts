@@ -11,4 +11,5 @@ export const evaporate: Operation = {
   heats: 'open',
   besides: ['pressure'],
   effect: { leaves: 'product' },
+  ceiling: 'bathC',
 }

@@ -15,4 +15,5 @@ export const heat: Operation = {
   }),
   heats: 'open',
   besides: ['temperature', 'heater'],
+  ceiling: 'highC',
 }

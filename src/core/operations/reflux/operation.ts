@@ -16,4 +16,5 @@ export const reflux: Operation = {
   heats: 'under a condenser',
   besides: ['temperature', 'heater'],
   measures: 'reflux clock',
+  ceiling: 'highC',
 }
