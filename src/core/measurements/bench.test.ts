@@ -412,16 +412,23 @@ describe('figures', () => {
     expect(far(2.9, 0.25)).toContain('28 % less')
     expect(far(5.04, 0.25, 0.02)).toBeNull()
     expect(far(5.5, 0.5)).toBeNull()
-    expect([usuallyDiffers({ role: 'reactant' }), usuallyDiffers({ role: 'material' }), usuallyDiffers({ role: 'solvent' })]).toEqual([
-      0.25, 0.25, 2,
-    ])
+    expect([
+      usuallyDiffers({ role: 'reactant' }),
+      usuallyDiffers({ role: 'material' }),
+      usuallyDiffers({ role: 'solvent' }),
+    ]).toEqual([0.25, 0.25, 2])
   })
   test('of a boiling range are odd where nothing in the plan boils near them', () => {
     const asks = (lowC: number, highC: number, mmHg: number | undefined) =>
       boilingRange.question!(
         entry('boiling', { lowC, highC, decimals: 0, ...(mmHg ? { mmHg } : {}) }),
         { step: stepOf('boil'), standing: [] },
-        { boiling: [{ name: 'cyclohexane', lowC: 80.7, highC: 80.7 }, { name: 'toluene', lowC: 110.6, highC: 110.6 }] },
+        {
+          boiling: [
+            { name: 'cyclohexane', lowC: 80.7, highC: 80.7 },
+            { name: 'toluene', lowC: 110.6, highC: 110.6 },
+          ],
+        },
       )
     expect(asks(79, 81, 760)).toBeNull()
     expect(asks(125, 126, 760)).toBeNull()
@@ -429,7 +436,9 @@ describe('figures', () => {
     expect(asks(62, 65, 760)).toContain('cyclohexane')
     // 40 mmHg less take 1.8 K off.
     expect(asks(124, 126, 720)).toContain('toluene')
-    expect(boilingRange.question!(entry('boiling', { lowC: 20, highC: 21, decimals: 0 }), { step: stepOf('boil'), standing: [] }, {})).toBeNull()
+    expect(
+      boilingRange.question!(entry('boiling', { lowC: 20, highC: 21, decimals: 0 }), { step: stepOf('boil'), standing: [] }, {}),
+    ).toBeNull()
   })
   test('are above all there is only beyond the limit', () => {
     const found = { dimension: 'mass' as const, figure: exact(4) }

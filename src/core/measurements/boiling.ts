@@ -50,7 +50,8 @@ export const boilingRange: Measurement = {
             decimals: Math.max(first.decimals, second.decimals),
             mmHg,
           }),
-        },  question: (entry, _taken, { boiling: literature = [] }) => {
+        },
+  question: (entry, _taken, { boiling: literature = [] }) => {
     if (entry.kind !== 'boiling' || literature.length === 0) return null
     const body = entry.body as BodyOf<typeof boiling>
     const at760 = body.mmHg ? kPerMmHg * (760 - body.mmHg) : 0

@@ -34,6 +34,16 @@ export const again = entered({
   value: (_body, reason) => reason ?? '',
 })
 
+/** The group has read what it was asked before a step that cannot be taken back, and goes on. */
+export const confirmed = entered({
+  schema: ({ object, string }) => object({ question: string().min(1).max(1000).required() }),
+  always: true,
+  apart: true,
+  refused: 'going on',
+  label: () => 'Asked, and gone on',
+  value: ({ question }, reason) => [question, reason].filter(Boolean).join(' '),
+})
+
 /** A reading is struck and nothing is put in its place. */
 export const strike = entered({
   schema: ({ empty }) => empty,

@@ -28,7 +28,8 @@ export function farFromPlan({ figure, dimension }: Net, planned: Figure, mayDiff
     const [small, large] = dimension === 'mass' ? ['mg', 'g'] : ['µL', 'mL']
     return `${shown} is ${howMuch(factor)} the plan’s ${plan}. Was it read in ${factor > 1 ? small : large === 'g' ? 'kg' : 'L'}?`
   }
-  if (factor >= slip || factor <= 1 / slip) return `${shown} is ${howMuch(factor)} the plan’s ${plan}. Is the point in the right place?`
+  if (factor >= slip || factor <= 1 / slip)
+    return `${shown} is ${howMuch(factor)} the plan’s ${plan}. Is the point in the right place?`
   const off = Math.abs(factor - 1)
   if (off <= mayDiffer + Math.abs(figure.u) * factor) return null
   return `${shown} is ${writeNumber(100 * off, 0)} % ${factor > 1 ? 'more' : 'less'} than the plan’s ${plan}. Is it what went in?`

@@ -10,7 +10,7 @@ import { madeUp } from './madeUp'
 import { mass } from './mass'
 import type { BodyOf, Entered, Measurement } from './measurement'
 import { melting, meltingRange } from './melting'
-import { again, ahead, done, signature, skip, strike } from './moments'
+import { again, ahead, confirmed, done, signature, skip, strike } from './moments'
 import { note, slot } from './note'
 import { ownStep } from './ownStep'
 import { observation } from './observation'
@@ -27,6 +27,7 @@ import { titre } from './titre'
 import { stopped, timer } from './timer'
 import { joined, pooled } from './together'
 import { tube, tubes } from './tube'
+import { emptied, vessel as setAsideIn } from './vessels'
 import { volume } from './volume'
 import { window } from './window'
 
@@ -81,6 +82,9 @@ export const entryKindsOf = {
   answer,
   joined,
   pooled,
+  vessel: setAsideIn,
+  emptied,
+  confirmed,
   done,
   skip,
   ahead,

@@ -50,6 +50,8 @@ export interface Operation {
   scales?: Readonly<Record<string, Law>>
   /** The blank of its planner that the temperature must not pass, °C. */
   ceiling?: string
+  /** What it does cannot be taken back. */
+  final?: 'goes in' | 'is driven off'
   /** Meetings that it is there for. */
   meant?: readonly Purpose[]
   /** Where it stands in a plan of its own accord. */

@@ -83,7 +83,8 @@ export function baseResults(run: RunState): BaseResults {
   // What was put to the crude, or given of it, came out of no flask of this group: of what is made of it, its own part counts.
   const pool = run.pools[names.from]
   const share = crude ? ownShare(crude.mass.value, pool) : 1
-  const goneOnWith = crude && pool ? times(crude.mass, exact(goesOnWithG(crude.mass.value, pool) / crude.mass.value)) : crude?.mass
+  const goneOnWith =
+    crude && pool ? times(crude.mass, exact(goesOnWithG(crude.mass.value, pool) / crude.mass.value)) : crude?.mass
   const percentage = (sample: string, of: Figure | null, as: Percentage['kind']): Percentage | null => {
     const found = run.samples[sample]
     if (!found || !of) return null

@@ -22,7 +22,9 @@ export function askAbout(run: RunState, entry: Entry, others: UsualOfClass = {})
   // Of a further portion, and of what a group has put in, the plan says nothing.
   const first = planned !== undefined && state.round === 1 && !state.putIn ? { planned } : {}
   const taken = { step: state.step, standing }
-  return question?.(entry, taken, { ...expected, ...first }) ?? oddTemperature(entry, taken) ?? unlikeOthers(run.scale, taken, others)
+  return (
+    question?.(entry, taken, { ...expected, ...first }) ?? oddTemperature(entry, taken) ?? unlikeOthers(run.scale, taken, others)
+  )
 }
 
 /** What is known of the figures of a step before they are read. */

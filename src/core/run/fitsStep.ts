@@ -25,11 +25,13 @@ export function problemInRun(entry: Entry, plan: Plan, known: readonly Entry[], 
   const problem = problemWith(entry, step)
   if (problem) return problem
   if (entry.kind === 'step') return problemWithOwnStep(entry.body, plan)
-  if (entry.kind !== 'answer' && entry.kind !== 'stopped') return null
+  if (entry.kind !== 'answer' && entry.kind !== 'stopped' && entry.kind !== 'emptied') return null
   const about = known.find(({ id }) => id === entry.body.of)?.kind
   if (entry.kind === 'answer') return problemWithAnswer(about, by)
-  return about === 'timer' ? null : 'This stops no clock of this bench.'
+  if (entry.kind === 'stopped') return about === 'timer' ? null : 'This stops no clock of this bench.'
+  return about === 'vessel' ? null : 'This empties no vessel of this bench.'
 }
 
 /** True where an entry can only be judged with others of its run: they are read first. */
-export const needsOthers = ({ kind, step }: Entry): boolean => kind === 'answer' || kind === 'stopped' || isPutIn(step)
+export const needsOthers = ({ kind, step }: Entry): boolean =>
+  kind === 'answer' || kind === 'stopped' || kind === 'emptied' || isPutIn(step)

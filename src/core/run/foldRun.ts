@@ -14,6 +14,7 @@ import { inOrder } from './order'
 import { ownStepId, withOwnSteps } from './ownSteps'
 import { poolsOf, type Pool } from './pools'
 import type { SignatureState, StepState, Struck } from './stepState'
+import { vesselsOf, type OwnVessel } from './vessels'
 import { writtenTwice } from './writtenTwice'
 
 export interface Sample {
@@ -38,6 +39,8 @@ export interface RunState {
   joined: Entry<'joined'>['body'] | null
   /** What was put to a sample or given of it, g, by sample. */
   pools: Record<string, Pool>
+  /** What stands where on this bench, as the group has said it. */
+  vessels: OwnVessel[]
   charged: Record<string, Charge>
   samples: Record<string, Sample>
   /** The last melting range that stands, by sample. */
@@ -132,6 +135,7 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
     calls: callsOf(standing),
     joined: (standing.findLast(({ kind }) => kind === 'joined') as Entry<'joined'> | undefined)?.body ?? null,
     pools: poolsOf(standing),
+    vessels: vesselsOf(standing),
     charged,
     samples,
     melting,

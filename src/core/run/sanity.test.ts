@@ -10,7 +10,15 @@ import { usualOfClass, type UsualOfClass } from './usualOfClass'
 
 const charge = 'charge-aniline'
 const asks = (log: TestLog, entry: Entry, { plan = acetanilide, scale = 1, others = {} as UsualOfClass } = {}) =>
-  askAbout(foldRun(plan, scale, log.entries.filter(({ id }) => id !== entry.id)), entry, others)
+  askAbout(
+    foldRun(
+      plan,
+      scale,
+      log.entries.filter(({ id }) => id !== entry.id),
+    ),
+    entry,
+    others,
+  )
 
 describe('what was charged', () => {
   const taken = (grams: number, plan: Plan = acetanilide, scale = 1) => {

@@ -9,4 +9,5 @@ export const add: Operation = {
   besides: ['temperature'],
   scales: { volumeML: 'as the amounts', minutes: 'as the time of cooling', mmol: 'as the amounts' },
   ceiling: 'ceilingC',
+  final: 'goes in',
 }

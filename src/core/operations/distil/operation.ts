@@ -15,4 +15,5 @@ export const distil: Operation = {
   measures: 'head',
   besides: ['heater', 'pressure'],
   scales: { 'components.mmol': 'as the amounts', stopML: 'as the amounts' },
+  final: 'is driven off',
 }

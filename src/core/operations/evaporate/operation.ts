@@ -12,4 +12,5 @@ export const evaporate: Operation = {
   besides: ['pressure'],
   effect: { leaves: 'product' },
   ceiling: 'bathC',
+  final: 'is driven off',
 }

@@ -6,4 +6,5 @@ export const pour: Operation = {
   danger: '',
   make: act('Pour', 'Pour into the other vessel.', 4),
   effect: { moves: 'always' },
+  final: 'goes in',
 }

@@ -11,4 +11,5 @@ export const quench: Operation = {
   meant: ['destroys', 'drowns'],
   besides: ['temperature'],
   scales: { mmol: 'as the amounts', plannedML: 'as the amounts' },
+  final: 'goes in',
 }
