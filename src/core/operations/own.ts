@@ -118,15 +118,16 @@ const own = {
           part: (percent) => ({ portion: percent === 100 ? undefined : Number(percent) / 100 }),
         }
       : undefined,
-  mayDiffer: (step, plan) =>
-    step.kind === 'charge'
-      ? {
-          field: number('off the plan by', '%', 1, 200),
-          value: Number((100 * (step.mayDiffer ?? usuallyDiffers(lineOf(plan, step.line)))).toPrecision(3)),
-          follows: step.mayDiffer === undefined,
-          part: (percent) => ({ mayDiffer: Number(percent) / 100 }),
-        }
-      : undefined,
+  mayDiffer: (step, plan) => {
+    if (step.kind !== 'charge') return undefined
+    const usual = usuallyDiffers(lineOf(plan, step.line))
+    return {
+      field: number('off the plan by', '%', 1, 200),
+      value: Number((100 * (step.mayDiffer ?? usual)).toPrecision(3)),
+      follows: step.mayDiffer === undefined,
+      part: (percent) => ({ mayDiffer: Number(percent) / 100 === usual ? undefined : Number(percent) / 100 }),
+    }
+  },
   measure: (step) =>
     step.kind === 'charge'
       ? {

@@ -7,6 +7,7 @@ import { reactionTable } from '../../reaction/reactionTable'
 import { boilsAt } from '../../substance/boilsAt'
 import { cropFrom, hotVolume } from './crop'
 import { solubilityAt } from './solubility'
+import { mLPerG } from './perG'
 import { cooledTooFast, solventVolume } from './rules'
 import { expectedProductG } from '../vessel/inVessel'
 import { ofLab, ofPlan, ofRecord, ofRun, planner, rough, unknown, usual } from '../planner'
@@ -35,10 +36,8 @@ export const crystallising = planner({
     const hottest = points.length > 0 ? Math.max(...points.map(({ atC }) => atC)) : 100
     const hotC = rough(Math.min((boil?.atC ?? 100) - 1, hottest))
     const hotFiltration = typed.hotFiltration === 'yes'
-    // The procedure's own factor is that of the plan, whatever a group has charged.
-    const expectedInPlan = measured
-      ? expectedProductG({ ...context, table: reactionTable(context.plan), measured: undefined })
-      : expected
+    // Whatever a group has charged, the procedure's own factor is that of the plan.
+    const perG = own && mLPerG(context.plan, measured ? reactionTable(context.plan) : table, own, typed.soluteG)
     const planned = own ? (table.lines.find(({ line }) => line.id === own.solvent)?.volume?.value ?? 0) : 0
     const used = measured?.usedML[step.id]
     const coldC = usualColdC
@@ -78,12 +77,7 @@ export const crystallising = planner({
       coldS: holds(typed.coldC ?? coldC),
       hotFiltration: usual('no', 'only where something stays undissolved'),
       perG:
-        planned > 0
-          ? ofPlan(
-              rough(Math.max(0.1, planned / (typed.soluteG ?? rough(expectedInPlan || 1)))),
-              'the solvent of the table over the crude',
-            )
-          : unknown(0.1, 'no volume stands in the table'),
+        perG === null ? unknown(0.1, 'no volume stands in the table') : ofPlan(perG, 'the solvent of the table over the crude'),
       rinseML: usual(Math.max(1, Math.round(soluteG)), 'a millilitre to the gram'),
       impurityPercent: usual(2, 'nobody has said how impure'),
       impurityS: unknown(0, 'what the impurity is nobody has said'),

@@ -15,7 +15,10 @@ export function liquids({ contents }: StepContents): Content[] {
 }
 
 /** Grams of the product that a careful group gets: the middle of what is expected, all that theory allows where nobody has said, or what was weighed of the sample. */
-export function expectedProductG({ plan, table, measured }: Context, sample?: string): number {
+export function expectedProductG(
+  { plan, table, measured }: Pick<Context, 'plan' | 'table' | 'measured'>,
+  sample?: string,
+): number {
   const weighed = sample === undefined ? undefined : measured?.samples[sample]
   if (weighed !== undefined) return weighed
   const result = mainResult(plan)
