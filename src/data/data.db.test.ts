@@ -42,6 +42,7 @@ describe('migrations', () => {
       '0006-form-beside-bytes',
       '0007-compared-values',
       '0008-a-real-college',
+      '0009-at-the-bench',
     ])
     expect(await migrate(owner)).toEqual([])
     // A draft has moved to its own table; a document without a title keeps that of its preparation.

@@ -1,6 +1,6 @@
 import { Op, QueryTypes, UniqueConstraintError, type Transaction } from 'sequelize'
 import { namedBy } from '@/core/measurements/registry'
-import type { Entry } from '@/core/run/entry'
+import type { Entry, EntryKind } from '@/core/run/entry'
 import { putBack, setAside, writeBeside } from './beside'
 import { database } from './connect'
 import { EntryRow, Run } from './models'
@@ -118,13 +118,17 @@ async function takeNumbers(run: string, entries: readonly Entry[], transaction: 
   )
 }
 
-/** The entries of runs, by run, in the order of their numbers; with `after`, only those above each run's number. */
+/** The entries of runs, by run, in the order of their numbers; with `after`, only those above each run's number, with `kinds` only those. */
 export async function readEntries(
   runs: readonly string[],
   after: Readonly<Record<string, number>> = {},
+  kinds?: readonly EntryKind[],
 ): Promise<Record<string, NumberedEntry[]>> {
   const rows = await EntryRow.findAll({
-    where: { [Op.or]: runs.map((run) => ({ run, seq: { [Op.gt]: after[run] ?? 0 } })) },
+    where: {
+      [Op.or]: runs.map((run) => ({ run, seq: { [Op.gt]: after[run] ?? 0 } })),
+      ...(kinds ? { kind: [...kinds] } : {}),
+    },
     order: [
       ['run', 'ASC'],
       ['seq', 'ASC'],

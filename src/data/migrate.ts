@@ -8,6 +8,7 @@ import { keptPromises } from './migrations/0005-kept-promises'
 import { formBesideBytes } from './migrations/0006-form-beside-bytes'
 import { comparedValues } from './migrations/0007-compared-values'
 import { aRealCollege } from './migrations/0008-a-real-college'
+import { atTheBench } from './migrations/0009-at-the-bench'
 
 const migrations = {
   '0001-people-and-plans': peopleAndPlans,
@@ -18,6 +19,7 @@ const migrations = {
   '0006-form-beside-bytes': formBesideBytes,
   '0007-compared-values': comparedValues,
   '0008-a-real-college': aRealCollege,
+  '0009-at-the-bench': atTheBench,
 }
 
 export type MigrationName = keyof typeof migrations

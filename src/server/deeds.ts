@@ -29,6 +29,7 @@ export const deedKinds = [
   'cancelled a session',
   'replaced a code',
   'signed',
+  'set a PIN',
   'exported results',
 ] as const
 

@@ -70,7 +70,7 @@ export async function takeUp(token: string, password: string, from: string, now 
   if (!open?.person) throw gone()
   const passwordHash = await hashPassword(password)
   await spend(open.id, now)
-  await User.update({ passwordHash }, { where: { id: open.person.id } })
+  await User.update({ passwordHash, pinHash: '' }, { where: { id: open.person.id } })
   await SignIn.destroy({ where: { user: open.person.id } })
   await record({ what: 'took up an invitation', person: open.person.id, from }, now)
   return { user: open.person.id }

@@ -21,7 +21,7 @@ export interface Visitor {
   courses: CourseHead[]
   may: (right: Right) => boolean
   /** Which further places this person has, for the frame. */
-  frame: { mayCourse: boolean; mayCollege: boolean }
+  frame: { mayCourse: boolean; mayCollege: boolean; maySign: boolean }
 }
 
 /** The connection is there before a page that anybody may open asks for something. */
@@ -33,8 +33,15 @@ export async function collegeVisitor(path: string): Promise<Pick<Visitor, 'actor
   if (!actor) redirect(`/sign-in?to=${encodeURIComponent(path)}`)
   if (!may(actor, 'college.write', { course: '' })) notFound()
   const own = await Course.findAll({ where: { id: Object.keys(actor.roles) }, order: [['title', 'ASC']] })
-  return { actor, courses: own.length > 1 ? own.map(head) : [], frame: { mayCourse: own.length > 0, mayCollege: true } }
+  return {
+    actor,
+    courses: own.length > 1 ? own.map(head) : [],
+    frame: { mayCourse: own.length > 0, mayCollege: true, maySign: signs(actor) },
+  }
 }
+
+/** Whether a person signs readings in any course: then benches may call them. */
+const signs = (actor: Person): boolean => Object.keys(actor.roles).some((course) => may(actor, 'run.sign', { course }))
 
 /** A course as it is chosen: two terms of one course are told apart. */
 const head = ({ id, title, term }: Course): CourseHead => ({ id, title: term ? `${title}, ${term}` : title })
@@ -57,7 +64,7 @@ export async function visitor(path: string, need: Right | readonly Right[], abou
     course: { id: course.id, title: course.title, college: course.college, zone: course.zone, lab: labFrom(course.lab) },
     courses: own.length > 1 ? own.map(head) : [],
     may: allowed,
-    frame: { mayCourse: allowed('session.read'), mayCollege: actor.administrator === true },
+    frame: { mayCourse: allowed('session.read'), mayCollege: actor.administrator === true, maySign: signs(actor) },
   }
 }
 

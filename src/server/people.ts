@@ -195,7 +195,10 @@ export async function withdraw(user: string, now = new Date()): Promise<void> {
   const owns = await Membership.findAll({ where: { user, role: 'owner' } })
   for (const { course } of owns) await keepsAnOwner(course, user)
   await database().transaction(async (transaction) => {
-    await User.update({ withdrawnAt: now, passwordHash: '', administrator: false }, { where: { id: user }, transaction })
+    await User.update(
+      { withdrawnAt: now, passwordHash: '', pinHash: '', administrator: false },
+      { where: { id: user }, transaction },
+    )
     await Membership.destroy({ where: { user }, transaction })
     await SignIn.destroy({ where: { user }, transaction })
   })

@@ -1,22 +1,17 @@
-import { ulid } from 'ulid'
-import { isShown, type Entry } from '@/core/run/entry'
-import type { FoundKind } from '@/core/classroom/findable'
+import type { Entry } from '@/core/run/entry'
 import { isWrittenAtBench } from '@/core/measurements/registry'
 import { entrySchema } from '@/core/run/entrySchema'
-import { needsOthers, problemInRun, problemWith } from '@/core/run/fitsStep'
-import { foldRun } from '@/core/run/foldRun'
+import { needsOthers, problemInRun } from '@/core/run/fitsStep'
 import type { Lab } from '@/core/lab/lab'
 import type { Plan } from '@/core/plan/plan'
 import { appendEntries, readEntries, UnknownEntryError, type NumberedEntry } from '@/data/entries'
 import { placesOfRuns, type PlaceOfRun } from '@/data/people'
-import type { BenchActor, Person } from './actor'
+import type { BenchActor } from './actor'
 import { planOfRevision } from './documents'
 import { labFrom } from './laboratory'
 import { nudge } from './live'
-import { record } from './deeds'
 import { Refusal } from './refusal'
-import { may, type Actor, type Subject } from './rights'
-import { checkPassword } from './signIn'
+import type { Actor, Subject } from './rights'
 
 export interface BenchView {
   run: string
@@ -139,93 +134,4 @@ async function planOfRun(id: string): Promise<Plan> {
     revisions.set(id, revision)
   }
   return planOfRevision(revision)
-}
-
-/**
- * Signs every standing reading of a step. On a bench tablet the demonstrator gives name and password for this one signature, and
- * the tablet stays the bench. @throws Refusal
- */
-export async function signStep(
-  id: string,
-  step: string,
-  signer: Person | { signIn: string; password: string; from: string },
-  device: string,
-  from: string,
-  now = new Date(),
-): Promise<NumberedEntry[]> {
-  const subject = await subjectOfRun(id)
-  const person = 'kind' in signer ? signer : await signerByPassword(signer, subject)
-  const view = await viewRun(id)
-  const state = foldRun(view.plan, view.scale, view.entries).steps.find((candidate) => candidate.step.id === step)
-  if (!state?.step.witness) throw new Refusal(400, 'Nothing in this step needs a signature.')
-  const covers = state.standing.filter(isShown).map((entry) => entry.id)
-  if (covers.length === 0 || state.status !== 'done')
-    throw new Refusal(409, 'The readings of this step are not complete yet. Sign when they are.')
-  const last = view.entries.at(-1)
-  const entry: Entry<'signature'> = {
-    id: ulid(now.getTime()),
-    kind: 'signature',
-    step,
-    body: { covers },
-    at: now.toISOString(),
-    by: person.id,
-    device,
-    supersedes: null,
-    reason: null,
-    ...(last ? { seen: last.id } : {}),
-    clockMs: 0,
-  }
-  const signed = await appendEntries(id, [entry], now)
-  await record({ what: 'signed', person: person.id, course: subject.course, about: { run: id, step }, from }, now)
-  nudge()
-  return signed
-}
-
-/**
- * Writes what staff found of a sample into the log of its run; one that stands is superseded. The last one written counts, at whatever day.
- * @throws Refusal where the step takes no such thing, or its figures cannot stand
- */
-export async function writeFinding(
-  id: string,
-  found: { step: string; kind: FoundKind; body: object },
-  person: Person,
-  now = new Date(),
-): Promise<NumberedEntry[]> {
-  const view = await viewRun(id)
-  const state = foldRun(view.plan, view.scale, view.entries).steps.find(({ step }) => step.id === found.step)
-  if (!state) throw new Refusal(400, `The plan has no step “${found.step}”.`)
-  const before = state.standing.findLast(({ kind }) => kind === found.kind)
-  const last = view.entries.at(-1)
-  let entry: Entry
-  try {
-    entry = entrySchema({
-      id: ulid(now.getTime()),
-      ...found,
-      at: now.toISOString(),
-      by: person.id,
-      device: 'results page',
-      supersedes: before?.id ?? null,
-      reason: before ? 'found anew' : null,
-      ...(last ? { seen: last.id } : {}),
-      clockMs: 0,
-    })
-  } catch (error) {
-    if ((error as Error).name !== 'ValidationError') throw error
-    throw new Refusal(400, (error as Error).message)
-  }
-  const problem = problemWith(entry, state.step)
-  if (problem) throw new Refusal(400, problem)
-  const written = await appendEntries(id, [entry], now)
-  nudge()
-  return written
-}
-
-async function signerByPassword(
-  { signIn, password, from }: { signIn: string; password: string; from: string },
-  subject: Subject,
-): Promise<Person> {
-  const person = await checkPassword(signIn, password, from)
-  if (!may(person, 'run.sign', subject))
-    throw new Refusal(403, `${person.name} may not sign readings in this course. A demonstrator does.`)
-  return person
 }

@@ -36,7 +36,8 @@ import { Refusal } from './refusal'
 import type { Actor } from './rights'
 import { earlierProducts } from './sequences'
 import { csvOfSession } from './results'
-import { signStep, viewRun, writeEntries, writeFinding } from './runs'
+import { viewRun, writeEntries } from './runs'
+import { signSteps, writeFinding } from './staffEntries'
 import { newBenchCode } from './codes'
 import { sessionChoices, viewSession } from './sessions'
 import { createSession } from './setSessions'
@@ -502,10 +503,10 @@ describe('runs', () => {
 
   test('a demonstrator signs the complete readings of a step with name and password', async () => {
     const signer = { signIn: demonstrator!.signIn, password: demonstrator!.password, from: 'tablet' }
-    expect((await refusal(signStep(run.id, 'charge-aniline', signer, 'tablet', 'here'))).message).toMatch(/not complete/)
+    expect((await refusal(signSteps(run.id, ['charge-aniline'], signer, 'tablet', 'here'))).message).toMatch(/not complete/)
     await writeEntries(run.id, readings, await actorOf(run.id), { now })
-    expect((await refusal(signStep(run.id, 'cool', signer, 'tablet', 'here'))).message).toMatch(/needs a signature/)
-    const [signature] = await signStep(run.id, 'charge-aniline', signer, 'tablet', 'here')
+    expect((await refusal(signSteps(run.id, ['cool'], signer, 'tablet', 'here'))).message).toMatch(/needs a signature/)
+    const [signature] = await signSteps(run.id, ['charge-aniline'], signer, 'tablet', 'here')
     expect(signature).toMatchObject({ kind: 'signature', by: 'Noor Haddad', body: { covers: readings.map(({ id }) => id) } })
   })
 
@@ -514,9 +515,9 @@ describe('runs', () => {
     expect(
       (
         await refusal(
-          signStep(
+          signSteps(
             run.id,
-            'charge-aniline',
+            ['charge-aniline'],
             { signIn: stores.signIn, password: stores.password, from: 'tablet' },
             'tablet',
             'here',
@@ -527,7 +528,7 @@ describe('runs', () => {
     expect(
       (
         await refusal(
-          signStep(run.id, 'charge-aniline', { signIn: 'haddad', password: 'guess', from: 'tablet' }, 'tablet', 'here'),
+          signSteps(run.id, ['charge-aniline'], { signIn: 'haddad', password: 'guess', from: 'tablet' }, 'tablet', 'here'),
         )
       ).status,
     ).toBe(401)

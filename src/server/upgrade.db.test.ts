@@ -45,6 +45,7 @@ test('the release with the laboratory: every plan, session and result is there a
     '0006-form-beside-bytes',
     '0007-compared-values',
     '0008-a-real-college',
+    '0009-at-the-bench',
   ])
   const after = await owner.query<{ id: string; plan: string; title: string; brought_forward: string }>(
     'SELECT id, plan, title, brought_forward FROM revision',

@@ -4,6 +4,8 @@ import { hasMail } from '@/server/mail'
 import { peopleOfCourse } from '@/server/people'
 import { sectionsOfCourse } from '@/server/students'
 import { visitor } from '@/server/page'
+import { hasPin } from '@/server/pins'
+import { OwnPin } from '@/ui/course/OwnPin'
 import { People } from '@/ui/course/People'
 import { Sections } from '@/ui/course/Sections'
 import { Term } from '@/ui/course/Term'
@@ -13,10 +15,11 @@ export const metadata: Metadata = { title: 'Course' }
 
 export default async function CoursePage() {
   const { actor, course, courses, frame, may } = await visitor('/course', ['people.write', 'section.write', 'session.read'])
-  const [people, sections, settings] = await Promise.all([
+  const [people, sections, settings, pin] = await Promise.all([
     may('people.write') ? peopleOfCourse(course.id) : [],
     sectionsOfCourse(course.id),
     courseSettings(course.id),
+    hasPin(actor.id),
   ])
   return (
     <Frame place="course" who={actor.name} course={course.id} courses={courses} {...frame}>
@@ -27,6 +30,7 @@ export default async function CoursePage() {
         </div>
         <Sections course={course.id} sections={sections} mayWrite={may('section.write')} />
         {may('people.write') && <People course={course.id} people={people} me={actor.id} zone={course.zone} mail={hasMail()} />}
+        {may('run.sign') && <OwnPin has={pin} />}
         {may('people.write') && <Term course={settings} />}
       </main>
     </Frame>

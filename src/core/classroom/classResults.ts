@@ -100,6 +100,10 @@ function resultRow(plan: Plan, { bench, members, scale, entries, before = [] }: 
       : limiting.amount
         ? writeFigureText(limiting.amount, 'amount')
         : ''
+  const gone: Judgement | null =
+    state.joined && !state.joined.here
+      ? { level: 'open', words: `Went on at bench ${state.joined.bench}`, evidence: 'What both groups made stands there.' }
+      : null
   return {
     bench,
     members,
@@ -116,7 +120,7 @@ function resultRow(plan: Plan, { bench, members, scale, entries, before = [] }: 
     result: results.result && { kind: results.result.kind, fraction: results.result.figure },
     recovery: results.recovery?.figure ?? null,
     melting: results.melting,
-    judgement: results.judgement,
+    judgement: gone ?? results.judgement,
     account: lossAccount(state, results),
     outlier: false,
     outcomes: results.outcomes,

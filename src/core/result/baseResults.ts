@@ -1,6 +1,7 @@
 import { typedFor } from '../plan/typedFor'
 import { usualColdC } from '../operations/crystallise/usualCold'
 import { yieldCeiling } from '../reaction/equilibrium'
+import { writeNumber } from '../quantity/write'
 import { exact, over, times, type Figure } from '../quantity/figure'
 import {
   isReactant,
@@ -138,20 +139,32 @@ export function baseResults(run: RunState): BaseResults {
       }
     }),
     expectedInLiquorG,
-    judgement: judge({
-      fraction: reached?.figure.value ?? null,
-      kind,
-      dry: reached?.dry ?? false,
-      melts: melts(final),
-      melting,
-      expected: result?.expected ?? null,
-      ceiling: kind === 'yield' ? yieldCeiling(plan, table) : null,
-      u: reached ? Math.abs(reached.figure.u * reached.figure.value) : 0,
-      inLiquorG: expectedInLiquorG,
-      wholeG: whole?.value ?? null,
-    }),
+    judgement: withShare(
+      judge({
+        fraction: reached?.figure.value ?? null,
+        kind,
+        dry: reached?.dry ?? false,
+        melts: melts(final),
+        melting,
+        expected: result?.expected ?? null,
+        ceiling: kind === 'yield' ? yieldCeiling(plan, table) : null,
+        u: reached ? Math.abs(reached.figure.u * reached.figure.value) : 0,
+        inLiquorG: expectedInLiquorG,
+        wholeG: whole?.value ?? null,
+      }),
+      pool && share,
+    ),
   }
 }
+
+/** That material of others is in it, where it is. */
+const withShare = (judgement: Judgement, share: number | undefined): Judgement =>
+  share === undefined
+    ? judgement
+    : {
+        ...judgement,
+        evidence: `${judgement.evidence} Material was put together before: ${writeNumber(100 * share, 0)} % of what was gone on with was the group’s own, and so much of the product counts for its yield.`,
+      }
 
 function liquor(plan: Plan, run: RunState, crudeG: number | null): number | null {
   const state = run.steps.find(({ step }) => step.kind === 'crystallise')

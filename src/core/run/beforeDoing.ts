@@ -23,7 +23,8 @@ export interface Before {
   needsReason: boolean
 }
 
-const words: Readonly<Record<Final, string>> = {
+/** That of it nothing can be taken back. */
+export const finalWords: Readonly<Record<Final, string>> = {
   'goes in': 'What goes in cannot be taken out again.',
   'is thrown away': 'What is thrown away cannot be got back.',
   'is driven off': 'What is driven off cannot be put back.',
@@ -78,7 +79,7 @@ export function askBefore(run: RunState, state: StepState): Before | null {
   if (!early && open.length === 0 && final !== 'is thrown away') return null
   return {
     question: [
-      words[final],
+      finalWords[final],
       ...(early ? ['The product is not weighed yet.'] : []),
       ...(open.length > 0 ? [`Still open: ${open.join('; ')}.`] : []),
       'Go on?',

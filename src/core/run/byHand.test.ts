@@ -157,6 +157,11 @@ describe('calls', () => {
     log.add(first, 'answer', { of: hand.id, text: '' })
     expect(openCalls(fold(log).calls).map(({ entry }) => entry.id)).toEqual([cut.id])
     expect(fold(log).calls).toHaveLength(2)
+    // More was said of it after somebody had been there.
+    log.add(first, 'answer', { of: cut.id, text: '' })
+    log.add(first, 'incident', { what: 'cut', who: 'one of us', text: '' }, { supersedes: cut.id, reason: 'more was said' })
+    expect(openCalls(fold(log).calls)).toEqual([])
+    expect(fold(log).calls.map(({ entry }) => entry.body)).toContainEqual({ what: 'cut', who: 'one of us', text: '' })
   })
 
   test('what happened is seen to by staff, a note by its bench, a hand by both', () => {
@@ -250,6 +255,8 @@ describe('material put together', () => {
     expect(alone.recovery!.figure.value).toBeCloseTo(3 / 4, 9)
     expect(together.recovery!.figure.value).toBeCloseTo(3 / 6, 9)
     expect(together.result!.figure.value).toBeCloseTo(alone.result!.figure.value / 2, 9)
+    expect(together.judgement.evidence).toContain('50 % of what was gone on with was the group’s own')
+    expect(alone.judgement.evidence).not.toContain('put together')
     expect(together.crude!.figure.value).toBeCloseTo(alone.crude!.figure.value, 9)
   })
 })

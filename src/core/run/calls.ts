@@ -11,10 +11,13 @@ export function callsOf(standing: readonly Entry[]): Call[] {
   const answers = new Map<string, Entry<'answer'>[]>()
   for (const entry of standing)
     if (entry.kind === 'answer') answers.set(entry.body.of, [...(answers.get(entry.body.of) ?? []), entry])
-  return standing
-    .filter((entry): entry is Call['entry'] => entry.kind === 'hand' || entry.kind === 'incident' || entry.kind === 'message')
-    .map((entry) => ({ entry, answers: answers.get(entry.id) ?? [] }))
-    .sort((a, b) => Date.parse(a.entry.at) - Date.parse(b.entry.at))
+  return (
+    standing
+      .filter((entry): entry is Call['entry'] => entry.kind === 'hand' || entry.kind === 'incident' || entry.kind === 'message')
+      // Where more was said, what was answered before holds.
+      .map((entry) => ({ entry, answers: [entry.id, entry.supersedes ?? ''].flatMap((id) => answers.get(id) ?? []) }))
+      .sort((a, b) => Date.parse(a.entry.at) - Date.parse(b.entry.at))
+  )
 }
 
 /** Calls that nobody has seen to yet. */

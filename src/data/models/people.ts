@@ -10,6 +10,8 @@ export class User extends Row<User> {
   declare name: string
   /** Empty until an invitation is taken up: no password fits it. */
   declare passwordHash: string
+  /** Of the PIN with which readings are signed on a bench's tablet; empty where there is none. */
+  declare pinHash: CreationOptional<string>
   /** Looks after the college: its courses, its people, and the record of what was done. */
   declare administrator: CreationOptional<boolean>
   /** When the person was withdrawn from the college; null for those who are here. */
@@ -128,7 +130,15 @@ export class Feed extends Row<Feed> {
 export function definePeople(sequelize: Sequelize): void {
   const table = tables(sequelize)
   User.init(
-    { id: key(), signIn: text(), name: text(), passwordHash: text(200), administrator: flag(), withdrawnAt: perhaps() },
+    {
+      id: key(),
+      signIn: text(),
+      name: text(),
+      passwordHash: text(200),
+      pinHash: { ...text(200), defaultValue: '' },
+      administrator: flag(),
+      withdrawnAt: perhaps(),
+    },
     table('user'),
   )
   CollegeRow.init(

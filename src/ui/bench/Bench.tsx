@@ -18,7 +18,14 @@ import { useRun } from '../run/useRun'
 import { fetchTheRest, later } from './later'
 import { DuePanel } from './DuePanel'
 import { RefusedEntries } from './RefusedEntries'
-import { Observe } from './Observe'
+import { askBefore, finalIn } from '@/core/run/beforeDoing'
+import { openCalls } from '@/core/run/calls'
+import { BeforeDoing } from './BeforeDoing'
+import { Besides } from './Besides'
+import { Told } from './Told'
+import { Twice } from './Twice'
+import { Others, useOthers } from './useAsk'
+import { useRings } from './useRings'
 import type { GraverNote } from '@/reference/graver'
 import { StepFace } from './StepFace'
 import { Turn, type TurnKind } from './Turn'
@@ -26,6 +33,7 @@ import { StrikePanel } from './StrikePanel'
 import type { Write } from './write'
 
 const AllDone = later(() => import('./AllDone').then((module) => module.AllDone))
+const IncidentPanel = later(() => import('./beside/IncidentPanel').then((module) => module.IncidentPanel))
 const SignDialog = later(() => import('./SignDialog').then((module) => module.SignDialog))
 
 /** Long enough after the first step stands, ms. */
@@ -58,6 +66,7 @@ export interface BenchProps {
 export function Bench({
   run: runId,
   bench,
+  members,
   scale,
   plan,
   graver,
@@ -76,6 +85,9 @@ export function Bench({
   const [picked, setPicked] = useState<{ index: number; now: number } | null>(null)
   const [striking, setStriking] = useState<Entry | null>(null)
   const [signing, setSigning] = useState<StepState | null>(null)
+  const [happened, setHappened] = useState(false)
+  useRings(run.clocks)
+  const others = useOthers(runId)
 
   // A step that was opened to look at gives way when the work moves on.
   const shown = picked && picked.now === run.now ? picked.index : run.now
@@ -99,6 +111,8 @@ export function Bench({
   }
 
   const booked = entries.length - onTablet.size
+  const here = state?.step.id ?? plan.steps.at(-1)!.id
+  const handUp = openCalls(run.calls).some(({ entry }) => entry.kind === 'hand')
   return (
     <div className="bench">
       <header className="strip-top">
@@ -113,8 +127,18 @@ export function Bench({
           </span>
         </div>
         {run.clocks.map((clock) => (
-          <ClockFace key={`${clock.step} ${clock.label}`} clock={clock} zone={zone} initialNow={now} />
+          <ClockFace key={clock.own ?? `${clock.step} ${clock.label}`} clock={clock} zone={zone} initialNow={now} />
         ))}
+        {!reading && (
+          <div className="ask">
+            <button type="button" disabled={handUp} onClick={() => write('hand', here, { text: '' })}>
+              Hand up
+            </button>
+            <button type="button" aria-pressed={happened} onClick={() => setHappened(!happened)}>
+              Something happened
+            </button>
+          </div>
+        )}
         <div className="book" role="status">
           {onTablet.size === 0 ? (
             <span>{booked === 1 ? 'one entry in the book' : `all ${booked} entries in the book`}</span>
@@ -145,6 +169,7 @@ export function Bench({
               state={state}
               lab={lab}
               figures={figures[state.step.id]}
+              now={now}
               zone={zone}
               onTablet={onTablet}
               onStrike={reading ? undefined : (entry) => setStriking(entry)}
@@ -172,70 +197,58 @@ export function Bench({
             </button>
           )}
         </main>
-        <div className="pad-side">
-          {unkept && (
-            <p className="problem" role="alert">
-              {unkept}
-            </p>
-          )}
-          <RefusedEntries run={run} refused={refused} onAgain={again} onDrop={drop} />
-          {reading ? (
-            <section className="pad" aria-label="To read">
-              <h2>This run is read</h2>
-              <p className="hint">Nothing is written with this code. Open each step in the thread to see what stands in it.</p>
-            </section>
-          ) : struckNow ? (
-            <StrikePanel
-              key={struckNow.id}
-              run={run}
-              entry={struckNow}
-              label={entryLabel(
-                run.steps.find(({ step }) => step.id === struckNow.step)!,
-                struckNow,
-              )}
-              signed={run.steps.some(({ step, signature }) => step.id === struckNow.step && signature.state === 'signed')}
-              write={write}
-              onClose={() => setStriking(null)}
-            />
-          ) : (
-            state && (
+        <Others.Provider value={others}>
+          <div className="pad-side">
+            {unkept && (
+              <p className="problem" role="alert">
+                {unkept}
+              </p>
+            )}
+            <RefusedEntries run={run} refused={refused} onAgain={again} onDrop={drop} />
+            {reading ? (
+              <section className="pad" aria-label="To read">
+                <h2>This run is read</h2>
+                <p className="hint">Nothing is written with this code. Open each step in the thread to see what stands in it.</p>
+              </section>
+            ) : happened ? (
+              <IncidentPanel {...{ run, members, measures, zone, write }} step={here} onClose={() => setHappened(false)} />
+            ) : struckNow ? (
+              <StrikePanel
+                key={struckNow.id}
+                run={run}
+                entry={struckNow}
+                label={entryLabel(
+                  run.steps.find(({ step }) => step.id === struckNow.step)!,
+                  struckNow,
+                )}
+                signed={run.steps.some(({ step, signature }) => step.id === struckNow.step && signature.state === 'signed')}
+                write={write}
+                onClose={() => setStriking(null)}
+              />
+            ) : (
               <>
-                {state.open ? (
-                  // What is written in a step ahead keeps it open: the work that is now has not moved on.
-                  <DuePanel
-                    key={`${state.step.id} ${state.round}`}
-                    run={run}
-                    state={state}
-                    lab={lab}
-                    write={state.status === 'now' ? writeDue : write}
-                  />
-                ) : (
-                  <NothingDue state={state} />
+                <Told run={run} zone={zone} write={write} />
+                {state && (
+                  <>
+                    <Due
+                      // What is written in a step ahead keeps it open: the work that is now has not moved on.
+                      {...{ run, state, lab, zone }}
+                      write={state.status === 'now' ? writeDue : write}
+                      onStrike={(entry) => setStriking(entry)}
+                    />
+                    <Besides key={`beside ${state.step.id}`} {...{ run, state, lab, bench, zone, write }} />
+                  </>
                 )}
-                {turnOf(run, state) && (
-                  <Turn
-                    key={`${state.step.id} ${state.round} ${turnOf(run, state)}`}
-                    kind={turnOf(run, state)!}
-                    onTake={(reason) =>
-                      (state.status === 'now' ? writeDue : write)(
-                        turnOf(run, state)!,
-                        state.step.id,
-                        {},
-                        { supersedes: null, reason },
-                      )
-                    }
-                  />
-                )}
-                <Observe key={`seen in ${state.step.id}`} step={state.step.id} write={write} />
               </>
-            )
-          )}
-        </div>
+            )}
+          </div>
+        </Others.Provider>
       </div>
       {signing && (
         <SignDialog
           run={runId}
-          step={signing.step}
+          steps={toSign.map(({ step }) => step)}
+          first={signing.step.id}
           onSigned={(signed) => {
             add({ [runId]: signed })
             setSigning(null)
@@ -244,6 +257,62 @@ export function Bench({
         />
       )}
     </div>
+  )
+}
+
+/** What is due in a step, what must be said before it, or which of two figures is wrong; and how the order may be left. */
+function Due({
+  run,
+  state,
+  lab,
+  zone,
+  write,
+  onStrike,
+}: {
+  run: RunState
+  state: StepState
+  lab: Lab
+  zone: string
+  write: Write
+  onStrike: (entry: Entry) => void
+}) {
+  const { step, round } = state
+  const turn = turnOf(run, state)
+  const before = state.open ? askBefore(run, state) : null
+  if (run.joined && !run.joined.here)
+    return (
+      <section className="pad" role="status" aria-label="We work with another group">
+        <h2>We go on at bench {run.joined.bench}</h2>
+        <p className="hint">What both groups do stands in that bench’s book. Here nothing is due any more.</p>
+      </section>
+    )
+  return (
+    <>
+      {run.joined && <p className="pad hint">The group of bench {run.joined.bench} works with us.</p>}
+      {state.twice.length > 0 ? (
+        <Twice state={state} zone={zone} onStrike={onStrike} />
+      ) : before ? (
+        <BeforeDoing
+          key={`${step.id} ${round}`}
+          before={before}
+          onGoOn={(reason) =>
+            write('confirmed', step.id, { question: before.question }, reason === null ? undefined : { supersedes: null, reason })
+          }
+        />
+      ) : state.open ? (
+        <DuePanel key={`${step.id} ${round}`} run={run} state={state} lab={lab} write={write} />
+      ) : (
+        <NothingDue state={state} />
+      )}
+      {turn && (
+        <Turn
+          key={`${step.id} ${round} ${turn}`}
+          kind={turn}
+          final={turn === 'skip' ? null : finalIn(step)}
+          onTake={(reason) => write(turn, step.id, {}, { supersedes: null, reason })}
+        />
+      )}
+    </>
   )
 }
 

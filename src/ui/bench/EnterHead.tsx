@@ -5,7 +5,6 @@ import type { Lab } from '@/core/lab/lab'
 import { windowOf } from '@/core/operations/distil/receivers'
 import { type DistilBlanks } from '@/core/operations/distil/blanks'
 import { blanksOf, contextOf } from '@/core/operations/planners'
-import { askAbout } from '@/core/run/askAbout'
 import type { EntryBodies } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
 import type { StepState } from '@/core/run/stepState'
@@ -14,6 +13,7 @@ import { Question } from './Question'
 import { readingOf } from './readingOf'
 import { SideBySide, type Face } from './SideBySide'
 import { draftOf, type Write } from './write'
+import { useAsk } from './useAsk'
 
 /** One digit is estimated between the lines of thermometer and receiver. */
 const estimated = 1
@@ -39,6 +39,7 @@ export function EnterHead({
   lab: Lab
   write: Write
 }) {
+  const ask = useAsk()
   const [texts, setTexts] = useState({ volume: '', head: '' })
   const [field, setField] = useState<'volume' | 'head'>(first ? 'head' : 'volume')
   const [problem, setProblem] = useState<string>()
@@ -57,7 +58,7 @@ export function EnterHead({
       decimals: head.value.decimals,
       ...(kept === undefined ? {} : { asked: kept }),
     }
-    const question = kept === undefined ? askAbout(run, draftOf('head', step, body)) : null
+    const question = kept === undefined ? ask(run, draftOf('head', step, body)) : null
     if (question) return setAsked(question)
     write('head', step, body)
   }

@@ -1,6 +1,5 @@
 import { useState } from 'react'
 import type { NumberDue } from '@/core/measurements/due'
-import { askAbout } from '@/core/run/askAbout'
 import type { EntryBodies } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
 import type { StepState } from '@/core/run/stepState'
@@ -9,6 +8,7 @@ import { Question } from './Question'
 import { ReadingField } from './ReadingField'
 import { readingOf } from './readingOf'
 import { draftOf, type Write } from './write'
+import { useAsk } from './useAsk'
 
 type Closure = 'with cap' | 'without cap'
 
@@ -23,6 +23,7 @@ interface Props {
 export function EnterNumber({ run, state, due, write }: Props) {
   const first = state.standing.find((entry) => entry.kind === 'reading')
   const closureBefore = first?.kind === 'reading' ? first.body.weighing?.closure : undefined
+  const ask = useAsk()
   const [text, setText] = useState('')
   const [closure, setClosure] = useState<Closure | undefined>(closureBefore)
   const [problem, setProblem] = useState<string>()
@@ -40,7 +41,7 @@ export function EnterNumber({ run, state, due, write }: Props) {
       ...(due.weighing ? { weighing: { method: due.weighing, ...(due.asksClosure && closure ? { closure } : {}) } } : {}),
       ...(kept === undefined ? {} : { asked: kept }),
     }
-    const question = kept === undefined ? askAbout(run, draftOf('reading', state.step.id, body)) : null
+    const question = kept === undefined ? ask(run, draftOf('reading', state.step.id, body)) : null
     if (question) return setAsked(question)
     write('reading', state.step.id, body)
   }

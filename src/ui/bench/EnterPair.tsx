@@ -2,13 +2,13 @@ import { useState } from 'react'
 import type { Instrument } from '@/core/lab/lab'
 import type { PairDue, ReadNumber } from '@/core/measurements/due'
 import { calibrationOf } from '@/core/operations/melt/calibration'
-import { askAbout } from '@/core/run/askAbout'
 import type { EntryBodies } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
 import { Question } from './Question'
 import { readingOf } from './readingOf'
 import { SideBySide } from './SideBySide'
 import { draftOf, type Write } from './write'
+import { useAsk } from './useAsk'
 
 type Key = 'first' | 'second'
 const keys = ['first', 'second'] as const
@@ -26,6 +26,7 @@ interface Props {
 
 /** Two numbers that make one line of the book. */
 export function EnterPair({ run, step, due, mmHg, instruments, write }: Props) {
+  const ask = useAsk()
   const [apparatus, setApparatus] = useState<string>()
   const [texts, setTexts] = useState<Record<Key, string>>({ first: '', second: '' })
   const [at, setAt] = useState<Key>('first')
@@ -47,7 +48,7 @@ export function EnterPair({ run, step, due, mmHg, instruments, write }: Props) {
     }
     const said = { ...due.body(first, second, around), ...(kept === undefined ? {} : { asked: kept }) }
     const body = said as EntryBodies[PairDue['entry']]
-    const question = kept === undefined ? askAbout(run, draftOf(due.entry, step, body)) : null
+    const question = kept === undefined ? ask(run, draftOf(due.entry, step, body)) : null
     if (question) return setAsked(question)
     write(due.entry, step, body)
   }

@@ -1,34 +1,30 @@
 import { useState } from 'react'
-import { colours, longestPicture } from '@/core/measurements/observation'
+import { colours, gasSeen, longestPicture } from '@/core/measurements/observation'
 import { smallPicture } from './smallPicture'
-import type { Write } from './write'
+import { operationIn } from '@/core/operations/registry'
+import type { Step } from '@/core/plan/plan'
+import type { PanelProps } from './panel'
 
-/** What was seen, at any moment of a step: words, a colour, a picture. */
-export function Observe({ step, write }: { step: string; write: Write }) {
-  const [open, setOpen] = useState(false)
+/** What was seen, at any moment of a step: words, a colour, gas, layers, a picture. */
+export function Observe({ step, write, onClose }: PanelProps & { step: Step }) {
   const [text, setText] = useState('')
   const [colour, setColour] = useState<(typeof colours)[number]>()
   const [picture, setPicture] = useState<string>()
   const [problem, setProblem] = useState<string>()
-  const close = () => {
-    setOpen(false)
-    setText('')
-    setColour(undefined)
-    setPicture(undefined)
-    setProblem(undefined)
-  }
-  if (!open)
-    return (
-      <section className="pad" aria-label="What we see">
-        <button type="button" className="plain" onClick={() => setOpen(true)}>
-          Write what we see
-        </button>
-      </section>
-    )
+  const [gas, setGas] = useState<(typeof gasSeen)[number]>()
+  const [layers, setLayers] = useState<number>()
+  const gassy = step.says?.includes('gas-comes') || operationIn(step)?.meetsAcidOrBase
   const take = () => {
-    if (text.trim() === '' && !colour && !picture) return setProblem('Nothing is entered. Say what you see, or choose a colour.')
-    write('observation', step, { text: text.trim(), ...(colour ? { colour } : {}), ...(picture ? { picture } : {}) })
-    close()
+    if (text.trim() === '' && !colour && !gas && !layers && !picture)
+      return setProblem('Nothing is entered. Say what you see, or choose a colour.')
+    write('observation', step.id, {
+      text: text.trim(),
+      ...(colour ? { colour } : {}),
+      ...(gas ? { gas } : {}),
+      ...(layers ? { layers } : {}),
+      ...(picture ? { picture } : {}),
+    })
+    onClose()
   }
   return (
     <section className="pad observe" aria-label="What we see">
@@ -41,6 +37,25 @@ export function Observe({ step, write }: { step: string; write: Write }) {
             onClick={() => setColour(colour === each ? undefined : each)}
           >
             {each}
+          </button>
+        ))}
+      </div>
+      <div className="choice three" role="group" aria-label="Gas">
+        {gasSeen.map((each) => (
+          <button key={each} type="button" aria-pressed={gas === each} onClick={() => setGas(gas === each ? undefined : each)}>
+            {each === 'none' ? (gassy ? 'no more gas' : 'no gas') : `${each} gas`}
+          </button>
+        ))}
+      </div>
+      <div className="choice three" role="group" aria-label="Layers">
+        {[1, 2, 3].map((each) => (
+          <button
+            key={each}
+            type="button"
+            aria-pressed={layers === each}
+            onClick={() => setLayers(layers === each ? undefined : each)}
+          >
+            {each === 1 ? 'one layer' : `${each} layers`}
           </button>
         ))}
       </div>
@@ -81,7 +96,7 @@ export function Observe({ step, write }: { step: string; write: Write }) {
       <button type="button" className="go" onClick={take}>
         Write it down
       </button>
-      <button type="button" className="plain" onClick={close}>
+      <button type="button" className="plain" onClick={onClose}>
         Not now
       </button>
     </section>

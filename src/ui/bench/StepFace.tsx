@@ -1,3 +1,4 @@
+import { useMemo } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import { operationIn } from '@/core/operations/registry'
 import { cautionsOf } from '@/core/safety/cautionsOf'
@@ -10,9 +11,12 @@ import { SafetyParts } from '../desk/SafetyParts'
 import { Wrote } from './Wrote'
 import type { Entry } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
+import { oursIn } from '@/core/run/ours'
 import type { StepState } from '@/core/run/stepState'
 import { printed } from '@/core/words/words'
 import { State } from '../figures/State'
+import { clockTime } from '../time'
+import { Finishes } from './Finishes'
 import { later } from './later'
 
 const BenchFigures = later(() => import('./BenchFigures').then((module) => module.BenchFigures))
@@ -24,6 +28,8 @@ interface FaceProps {
   /** What stands in the blanks that its words name. */
   figures: Readonly<Record<string, string>> | undefined
   zone: string
+  /** The server's time while rendering. */
+  now: number
   onTablet: ReadonlySet<string>
   onStrike: ((entry: Entry) => void) | undefined
   onSign: (() => void) | undefined
@@ -34,9 +40,24 @@ interface FaceProps {
 }
 
 /** What is to be done in one step: its words with our amounts, its cautions, what follows from our figures, and what stands written. */
-export function StepFace({ run, state, lab, figures, zone, onTablet, onStrike, onSign, measures, graver, later }: FaceProps) {
+export function StepFace({
+  run,
+  state,
+  lab,
+  figures,
+  zone,
+  now,
+  onTablet,
+  onStrike,
+  onSign,
+  measures,
+  graver,
+  later,
+}: FaceProps) {
   const { step, signature } = state
-  const line = step.kind === 'charge' ? computedLine(run.planned, step.line) : null
+  const { table, changed } = useMemo(() => oursIn(run, step), [run, step])
+  // How much goes in of what a group has put in itself nobody has planned.
+  const line = step.kind === 'charge' && !state.putIn ? computedLine(table, step.line) : null
   const whole = line && dispensed(line)
   const amount =
     whole && step.kind === 'charge' && step.portion !== undefined
@@ -58,7 +79,7 @@ export function StepFace({ run, state, lab, figures, zone, onTablet, onStrike, o
         </p>
       )}
       <p className="text">
-        {stepText(step.text, run.planned, figures).map((piece, index) =>
+        {stepText(step.text, table, figures).map((piece, index) =>
           piece.kind === 'amount' ? (
             <span key={index}>
               <b className="fig">{piece.amount}</b> {piece.name}
@@ -72,6 +93,12 @@ export function StepFace({ run, state, lab, figures, zone, onTablet, onStrike, o
           ),
         )}
       </p>
+      {state.putIn && <p className="quiet">This step is our own, put in at {clockTime(state.putIn.at, zone)}.</p>}
+      {changed.map(({ name, planned, ours, why }) => (
+        <p className="changed" key={name}>
+          <b className="fig">{ours}</b> of {name} {why}; the plan says <s className="fig">{planned}</s>.
+        </p>
+      ))}
       {line && amount && (
         <div className="amount-face">
           <b className="fig">{writeFigureText(amount.figure, amount.dimension)}</b>
@@ -108,6 +135,7 @@ export function StepFace({ run, state, lab, figures, zone, onTablet, onStrike, o
           <SafetyParts plan={run.plan} measures={measures} graver={graver} heading={(words) => <h2>{words}</h2>} />
         </div>
       )}
+      <Finishes run={run} state={state} initialNow={now} />
       {operationIn(step)?.place !== 'first' && <BenchFigures run={run} step={step} lab={lab} />}
       <Wrote run={run} state={state} onTablet={onTablet} zone={zone} onStrike={onStrike} />
       {onSign && (signature.state === 'due' || signature.state === 'void') && (

@@ -1,7 +1,6 @@
 'use client'
 
 import { useState } from 'react'
-import { askAbout } from '@/core/run/askAbout'
 import type { Entry } from '@/core/run/entry'
 import { isShown } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
@@ -12,6 +11,7 @@ import { draftOf, type Write } from './write'
 import { NumberPad } from './NumberPad'
 import { ReadingField } from './ReadingField'
 import { readingOf } from './readingOf'
+import { useAsk } from './useAsk'
 
 const reasonsForReadings = ['Misread the display', 'Point in the wrong place', 'Wrong container state', 'Wrong line']
 const reasonsForMoments = ['Pressed by mistake', 'Wrong step', 'Too early', 'Seen after all']
@@ -27,6 +27,7 @@ interface Props {
 
 /** Strikes anything that was written: a reading, which can be rewritten at once, or a press, a sign, a step that was called done. The old one stays readable with the reason. */
 export function StrikePanel({ run, entry, label, signed, write, onClose }: Props) {
+  const ask = useAsk()
   const [text, setText] = useState('')
   const [reason, setReason] = useState('')
   const [problem, setProblem] = useState<string>()
@@ -44,7 +45,7 @@ export function StrikePanel({ run, entry, label, signed, write, onClose }: Props
     if (!read.ok) return setProblem(read.problem)
     const { asked: _before, ...rest } = entry.body
     const body = { ...rest, ...read.value, ...(kept === undefined ? {} : { asked: kept }) }
-    const question = kept === undefined ? askAbout(run, draftOf('reading', entry.step, body, entry.id)) : null
+    const question = kept === undefined ? ask(run, draftOf('reading', entry.step, body, entry.id)) : null
     if (question) return setAsked(question)
     write('reading', entry.step, body, correction)
     onClose()

@@ -1,6 +1,7 @@
 'use client'
 
 import { useState } from 'react'
+import { finalWords, type Final } from '@/core/run/beforeDoing'
 import { Reason } from './Reason'
 
 /** Why the procedure is left, as it usually is. */
@@ -28,7 +29,7 @@ export const turns = {
 export type TurnKind = keyof typeof turns
 
 /** A press that leaves the order of the procedure: it asks for the reason, which stays in the book. */
-export function Turn({ kind, onTake }: { kind: TurnKind; onTake: (reason: string) => void }) {
+export function Turn({ kind, final, onTake }: { kind: TurnKind; final: Final | null; onTake: (reason: string) => void }) {
   const [open, setOpen] = useState(false)
   const [reason, setReason] = useState('')
   const [asked, setAsked] = useState(false)
@@ -44,6 +45,7 @@ export function Turn({ kind, onTake }: { kind: TurnKind; onTake: (reason: string
   return (
     <section className="pad" aria-label={press}>
       <h2>{words}</h2>
+      {final && <p className="danger">{finalWords[final]}</p>}
       <Reason usual={usual} value={reason} onValue={setReason} />
       {asked && reason.trim() === '' && (
         <p className="problem" role="alert">

@@ -4,7 +4,7 @@ import Link from 'next/link'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import { call } from '../call'
-import type { BoardRun } from './Board'
+import type { BoardRun } from '../board/bench'
 import { Presence } from './Presence'
 
 export type CardRun = Pick<BoardRun, 'id' | 'bench' | 'members' | 'scale' | 'code'> & {

@@ -1,6 +1,7 @@
 import Link from 'next/link'
 import type { ReactNode } from 'react'
 import { Mark } from './Mark'
+import { CallsBanner } from './CallsBanner'
 import { CourseChoice } from './CourseChoice'
 import { SignOut } from './SignOut'
 import { WordsChoice } from '../words/WordsChoice'
@@ -24,11 +25,13 @@ interface Props {
   /** Whether this person sees the course’s own page, and the college’s. */
   mayCourse: boolean
   mayCollege: boolean
+  /** Whether benches may call this person. */
+  maySign: boolean
   children: ReactNode
 }
 
 /** The bench top around every page of a signed-in person: the places, and who is here. */
-export function Frame({ place, who, aside, course, courses, mayCourse, mayCollege, children }: Props) {
+export function Frame({ place, who, aside, course, courses, mayCourse, mayCollege, maySign, children }: Props) {
   const further = [
     ...(mayCourse ? [{ place: 'course', href: '/course', name: 'Course' }] : []),
     ...(mayCollege ? [{ place: 'college', href: '/college', name: 'College' }] : []),
@@ -62,6 +65,7 @@ export function Frame({ place, who, aside, course, courses, mayCourse, mayColleg
           <SignOut />
         </div>
       </header>
+      {maySign && <CallsBanner />}
       <div id="work">{children}</div>
     </>
   )

@@ -249,6 +249,45 @@ function octanolsK({ plan, ...context }: Context, { id, K }: Solute): Advice[] {
   ]
 }
 
+/** Densities of both layers with what is dissolved in them, g/mL; null where nothing in the funnel parts from water. */
+function densitiesHere(context: Context, shaken: Layer, salted: boolean) {
+  const { plan, table, step } = context
+  const organic = organicLayer(context)
+  if (!organic) return null
+  const goes = shakenWith(table, step)
+  // What the organic layer still holds, as the step before has left it.
+  const solute = Object.entries(shaken.kind === 'organic' ? shaken.holds : {}).reduce((sum, [name, mmol]) => {
+    const found = table.lines.find(({ substance }) => substance === calledBy(plan.substances, name))
+    return sum + (found?.line.role === 'component' && found.molarMass ? (mmol * found.molarMass) / 1000 : 0)
+  }, 0)
+  return {
+    organicGPerML: loadedDensity(organic.volumeML, organic.gPerML, solute),
+    wateryGPerML: salted ? saturatedSodiumChloride.gPerML : goes?.watery ? (densityOf(plan, goes.line)?.gPerML ?? 1.0) : 1.0,
+  }
+}
+
+/** What is believed to stand in each layer of a step that shakes two, the upper first, and on what ground; null where nobody can say. */
+export function layersBelieved(
+  context: Context,
+  filled: ShakingBlanks,
+): { what: string; why: 'density' | 'nobody knows' }[] | null {
+  const here = flowHere(context)
+  const organic = organicLayer(context)
+  const densities = here && densitiesHere(context, here.shaken, saltingOf(filled) > 1)
+  if (!here || !organic || !densities) return null
+  const watery = shakenWith(context.table, context.step)?.substance.name ?? 'water'
+  const named = {
+    organic: `${organic.name}, ${writeNumber(densities.organicGPerML, 2)} g/mL`,
+    watery: `${watery}, ${writeNumber(densities.wateryGPerML, 2)} g/mL`,
+  }
+  const { top, certain } = whichOnTop(densities.organicGPerML, densities.wateryGPerML)
+  const why = certain ? ('density' as const) : ('nobody knows' as const)
+  return (top === 'organic' ? [named.organic, named.watery] : [named.watery, named.organic]).map((what) => ({
+    what: certain ? what : `${named.organic} or ${named.watery}`,
+    why,
+  }))
+}
+
 /** Which layer is on top, which funnel, when to vent, how to take the layers out. */
 export function layersAdvice(
   context: Context,
@@ -258,23 +297,18 @@ export function layersAdvice(
   const goes = shakenWith(table, step)
   const organic = organicLayer(context)
   const [layerML, portionML, salted] = [shaken.volumeML, filled.portionML, saltingOf(filled) > 1]
-  // What the organic layer still holds, as the step before has left it.
-  const solute = Object.entries(shaken.kind === 'organic' ? shaken.holds : {}).reduce((sum, [name, mmol]) => {
-    const found = table.lines.find(({ substance }) => substance === calledBy(plan.substances, name))
-    return sum + (found?.line.role === 'component' && found.molarMass ? (mmol * found.molarMass) / 1000 : 0)
-  }, 0)
   const advice: Advice[] = []
-  const wateryDensity = salted ? saturatedSodiumChloride.gPerML : goes?.watery ? (densityOf(plan, goes.line)?.gPerML ?? 1.0) : 1.0
-  const organicDensity = organic && loadedDensity(organic.volumeML, organic.gPerML, solute)
-  if (organic && organicDensity !== null) {
-    const { top, certain, difference } = whichOnTop(organicDensity, wateryDensity)
+  const densities = densitiesHere(context, shaken, salted)
+  if (organic && densities) {
+    const { organicGPerML, wateryGPerML } = densities
+    const { top, certain, difference } = whichOnTop(organicGPerML, wateryGPerML)
     advice.push({
       id: 'on-top',
       level: certain ? 'open' : 'doubt',
       words: certain
         ? `The ${top === 'organic' ? `${organic.name} layer` : 'watery layer'} lies on top.`
         : `Either layer may lie on top: they differ by ${writeNumber(difference, 3)} g/mL, less than ${uncertainBelow}. Add salt, and let a drop of each fall into water.`,
-      why: `${writeNumber(organicDensity, 2)} against ${writeNumber(wateryDensity, 2)} g/mL with what is dissolved; a drop that vanishes in water came from the watery layer`,
+      why: `${writeNumber(organicGPerML, 2)} against ${writeNumber(wateryGPerML, 2)} g/mL with what is dissolved; a drop that vanishes in water came from the watery layer`,
     })
   }
   const all = layerML + portionML

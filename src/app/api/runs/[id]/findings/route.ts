@@ -1,7 +1,8 @@
 import { mixed, object, string } from 'yup'
 import { foundKinds } from '@/core/classroom/findable'
 import { personOf, route } from '@/server/route'
-import { subjectOfRun, writeFinding } from '@/server/runs'
+import { subjectOfRun } from '@/server/runs'
+import { writeFinding } from '@/server/staffEntries'
 
 /** What staff or an instrument found of a run's sample, days later: it goes into the log of the run like a reading, in the name of who writes it. */
 export const POST = route(

@@ -1,0 +1,72 @@
+import { QueryTypes } from 'sequelize'
+import { database } from '@/data/connect'
+import { Membership, User } from '@/data/models'
+import type { Person } from './actor'
+import { limited } from './attempts'
+import { hashPassword, passwordFits } from './password'
+import { Refusal } from './refusal'
+import { checkPassword } from './signIn'
+
+/** A PIN is short, so that hardly any guess is free and the wait soon is long: for one person at one bench, and for one person at all of them. */
+const patience = {
+  bench: { free: 3, longestS: 900 },
+  person: { free: 12, longestS: 600 },
+} as const
+
+/** A person who may sign in a course, and whether they have a PIN for it. */
+export interface SignerChoice {
+  id: string
+  name: string
+  pin: boolean
+}
+
+/** Who may sign readings of a course, by name. */
+export async function signersOf(course: string): Promise<SignerChoice[]> {
+  const rows = await database().query<{ id: string; name: string; pin: string }>(
+    `SELECT u.id, u.name, u.pin_hash AS pin FROM membership m JOIN user u ON u.id = m.user
+     WHERE m.course = :course AND m.role IN ('owner', 'demonstrator') AND u.withdrawn_at IS NULL AND u.password_hash <> '' ORDER BY u.name`,
+    { replacements: { course }, type: QueryTypes.SELECT },
+  )
+  return rows.map(({ id, name, pin }) => ({ id, name, pin: pin !== '' }))
+}
+
+/** PINs that anybody would try first. */
+const isObvious = (pin: string): boolean => /^(\d)\1+$/.test(pin) || '01234567890'.includes(pin) || '09876543210'.includes(pin)
+
+/** Sets a person's own PIN, or takes it away where it is empty; the password shows that it is they. @throws Refusal 400, 401, 429 */
+export async function setPin(person: Person, { pin, password }: { pin: string; password: string }, from: string): Promise<void> {
+  const user = await User.findByPk(person.id, { rejectOnEmpty: true })
+  const same = await checkPassword(user.signIn, password, from)
+  if (same.id !== person.id) throw new Refusal(401, 'This is not your password.')
+  if (pin !== '' && isObvious(pin)) throw new Refusal(400, 'This PIN is the first that anybody tries. Take another one.')
+  await User.update({ pinHash: pin === '' ? '' : await hashPassword(pin) }, { where: { id: person.id } })
+}
+
+/** Whether a person has a PIN. */
+export async function hasPin(person: string): Promise<boolean> {
+  const user = await User.findByPk(person)
+  return user !== null && user.pinHash !== ''
+}
+
+/** A hash of nothing anyone knows, so that a person without a PIN takes as long to refuse as a wrong one. */
+let decoy: Promise<string> | undefined
+
+/** The person whose PIN this is, tried at a bench. Few tries are free. @throws Refusal 401 or 429 */
+export async function checkPin(person: string, pin: string, run: string): Promise<Person> {
+  const check = async () => {
+    const user = await User.findOne({ where: { id: person.slice(0, 26), withdrawnAt: null } })
+    const fits = await passwordFits(user?.pinHash || (await (decoy ??= hashPassword(crypto.randomUUID()))), pin)
+    return user && user.pinHash !== '' && fits ? user : null
+  }
+  const user = await limited(`pin:${person}`, patience.person, () => limited(`pin:${person}@${run}`, patience.bench, check))
+  if (!user)
+    throw new Refusal(401, 'This is not that person’s PIN. After three tries one has to wait; name and password sign as well.')
+  const memberships = await Membership.findAll({ where: { user: user.id } })
+  return {
+    kind: 'user',
+    id: user.id,
+    name: user.name,
+    administrator: user.administrator,
+    roles: Object.fromEntries(memberships.map(({ course, role }) => [course, role])),
+  }
+}
