@@ -48,6 +48,7 @@ test('a test day: tubes at the bench, what was seen, and results without a yield
     await press(bench, 'The panel is read')
   }
   await expect(title(bench)).toHaveText('Waste and clean-up')
+  await press(bench, 'We have looked: go on')
   await press(bench, 'Done')
   await expect(bench.getByRole('heading', { name: 'All steps are done' })).toBeVisible()
   const wrote = bench.locator('.step-face .wrote')
@@ -179,6 +180,7 @@ test('a purification: melting before and after, and what came back, judged witho
   for (const grams of ['31.20', '32.71', '32.71']) await writeReading(bench, grams)
   await expect(title(bench)).toHaveText('Melt')
   await range('178.5', '180.0')
+  await press(bench, 'We have looked: go on')
   await press(bench, 'Done')
   const face = bench.locator('.step-face')
   // 1.51 g of 2.00 g.

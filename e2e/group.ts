@@ -71,6 +71,12 @@ export async function runToTheEnd(browser: Browser, code: string, values: Record
 }
 
 async function enter(bench: Page, title: string, values: Record<string, string[]>): Promise<void> {
+  const before = bench.getByRole('region', { name: 'Before it is done' })
+  if (await before.isVisible()) {
+    const reasons = before.getByRole('group', { name: 'Reason' })
+    if (await reasons.isVisible()) await reasons.getByRole('button').first().click()
+    return before.getByRole('button', { name: 'We have looked: go on' }).click()
+  }
   const pad = bench.getByRole('region', { name: 'What to enter now' })
   const go = pad.locator('.go')
   const tubes = pad.locator('.tube-clocks li')

@@ -21,9 +21,9 @@ export async function signIn(page: Page, { signIn: name, password }: Person, at 
   await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible()
 }
 
-/** A tablet of its own that has become a bench. */
+/** A tablet of its own that has become a bench. What it keeps for the time without a network is tried in offline.e2e.ts: elsewhere a test stands between the page and the server. */
 export async function openBench(browser: Browser, code: string, at = base): Promise<Page> {
-  const context = await browser.newContext({ viewport: tablet, baseURL: at, hasTouch: true })
+  const context = await browser.newContext({ viewport: tablet, baseURL: at, hasTouch: true, serviceWorkers: 'block' })
   const page = await context.newPage()
   await page.goto('/bench')
   await page.getByLabel('Bench code').fill(code)

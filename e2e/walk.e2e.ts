@@ -168,6 +168,7 @@ test('a bench runs the whole preparation on a tablet, and the class sees it', as
   await bench.getByLabel('Onset in °C').fill('113.1')
   await bench.getByLabel('Clear in °C').fill('114.8')
   await press(bench, 'Write it down')
+  await press(bench, 'We have looked: go on')
   await press(bench, 'Done')
   await expect(title(bench)).toHaveText('All steps are done')
   // 3.282 g × 0.99 ÷ 93.129 × 135.166 = 4.716 g; 3.33 ÷ 4.716 = 70.6 %; 3.33 ÷ 3.82 = 87.2 %

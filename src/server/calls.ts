@@ -28,9 +28,10 @@ export async function openToday(person: Person, now = new Date()): Promise<OpenC
   if (courses.length === 0) return []
   const rows = await database().query<{ run: string; bench: number; session: string; title: string }>(
     `SELECT run.id AS run, run.bench, l.id AS session, r.title FROM lab_session l
-       JOIN section s ON s.id = l.section JOIN run_day d ON d.session = l.id JOIN run ON run.id = d.run
+       JOIN section s ON s.id = l.section
+       JOIN run ON run.session = l.id OR run.id IN (SELECT d.run FROM run_day d WHERE d.session = l.id)
        JOIN revision r ON r.id = l.revision
-     WHERE s.course IN (:courses) AND l.starts_at BETWEEN :from AND :to`,
+     WHERE s.course IN (:courses) AND l.starts_at BETWEEN :from AND :to AND l.cancelled_at IS NULL ORDER BY l.starts_at`,
     {
       replacements: { courses, from: new Date(now.getTime() - afterMs), to: new Date(now.getTime() + beforeMs) },
       type: QueryTypes.SELECT,

@@ -14,8 +14,11 @@ import { ClockFace } from '../run/ClockFace'
 import { entryLabel } from '../run/labels'
 import { StepThread } from '../run/StepThread'
 import type { Numbered } from '../run/useLive'
+import { forgetBooked } from '../run/useBooked'
 import { useRun } from '../run/useRun'
-import { fetchTheRest, later } from './later'
+import { forgetPage, useKeepsOpen } from './keepsOpen'
+import { KeepingWords } from './KeepingWords'
+import { later } from './later'
 import { DuePanel } from './DuePanel'
 import { RefusedEntries } from './RefusedEntries'
 import { askBefore, finalIn } from '@/core/run/beforeDoing'
@@ -35,9 +38,6 @@ import type { Write } from './write'
 const AllDone = later(() => import('./AllDone').then((module) => module.AllDone))
 const IncidentPanel = later(() => import('./beside/IncidentPanel').then((module) => module.IncidentPanel))
 const SignDialog = later(() => import('./SignDialog').then((module) => module.SignDialog))
-
-/** Long enough after the first step stands, ms. */
-const restAfterMs = 3000
 
 export interface BenchProps {
   run: string
@@ -88,6 +88,7 @@ export function Bench({
   const [happened, setHappened] = useState(false)
   useRings(run.clocks)
   const others = useOthers(runId)
+  const keeping = useKeepsOpen()
 
   // A step that was opened to look at gives way when the work moves on.
   const shown = picked && picked.now === run.now ? picked.index : run.now
@@ -95,11 +96,6 @@ export function Bench({
   const toSign = run.steps.filter(({ signature }) => signature.state === 'due' || signature.state === 'void')
   const struckNow = striking && run.steps.some(({ standing }) => standing.some(({ id }) => id === striking.id)) ? striking : null
 
-  // What later steps need is fetched while the network is there.
-  useEffect(() => {
-    const soon = setTimeout(() => void fetchTheRest(), restAfterMs)
-    return () => clearTimeout(soon)
-  }, [])
   useEffect(() => {
     document.querySelector('.thread [aria-current="step"]')?.scrollIntoView({ block: 'nearest' })
   }, [shown])
@@ -153,6 +149,7 @@ export function Bench({
             disabled={onTablet.size > 0 || refused.length > 0}
             onClick={async () => {
               await call('/api/bench', 'DELETE')
+              await Promise.all([forgetPage(), forgetBooked(runId)])
               router.refresh()
             }}
           >
@@ -241,6 +238,7 @@ export function Bench({
                 )}
               </>
             )}
+            <KeepingWords keeping={keeping} />
           </div>
         </Others.Provider>
       </div>

@@ -9,11 +9,18 @@ import { reactionTable } from '@/core/reaction/reactionTable'
 import type { RunState } from '@/core/run/foldRun'
 import { measuredOf } from '@/core/run/measured'
 import { State } from '../figures/State'
+import { withTheRest } from './later'
 import { orSaid } from '../operation/orSaid'
 
 // A chart is fetched with the first reading and drawn from the second: the first load of the bench stays light.
-const BandPicture = dynamic(() => orSaid(import('../operation/BandPicture').then((module) => module.BandPicture)), { ssr: false })
-const HeadPicture = dynamic(() => orSaid(import('../operation/HeadPicture').then((module) => module.HeadPicture)), { ssr: false })
+const BandPicture = dynamic(
+  withTheRest(() => orSaid(import('../operation/BandPicture').then((module) => module.BandPicture))),
+  { ssr: false },
+)
+const HeadPicture = dynamic(
+  withTheRest(() => orSaid(import('../operation/HeadPicture').then((module) => module.HeadPicture))),
+  { ssr: false },
+)
 
 /** More than this is not read in gloves. */
 const most = 3

@@ -45,6 +45,7 @@ export function SignDialog({ run, steps, first, onSigned, onClose }: Props) {
     if (who !== undefined && !/^\d{4,8}$/.test(pin)) return setProblem('A PIN has four to eight digits.')
     if (who === undefined && (signIn.trim() === '' || password === ''))
       return setProblem('A demonstrator gives name and password; the tablet stays this bench.')
+    setProblem(undefined)
     setBusy(true)
     try {
       const { entries } = await call<{ entries: Numbered[] }>(`/api/runs/${run}/signatures`, 'POST', {
@@ -113,6 +114,7 @@ export function SignDialog({ run, steps, first, onSigned, onClose }: Props) {
                 inputMode="numeric"
                 autoComplete="off"
                 maxLength={8}
+                disabled={busy}
                 value={pin}
                 onChange={(event) => setPin(event.currentTarget.value)}
               />

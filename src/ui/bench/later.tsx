@@ -46,5 +46,16 @@ export function later<P extends object>(load: () => Promise<ComponentType<P>>): 
 
 /** Fetches every part that has not come yet; what fails is fetched when it is wanted. */
 export async function fetchTheRest(): Promise<void> {
-  await Promise.all(all.map((load) => load().catch(() => undefined)))
+  // A part that comes may bring parts of its own.
+  for (let done = 0; done < all.length;) {
+    const next = all.slice(done)
+    done = all.length
+    await Promise.all(next.map((load) => load().catch(() => undefined)))
+  }
+}
+
+/** Loads what stands in a part that comes later, such as its chart, with the rest. */
+export function withTheRest<T>(load: () => Promise<T>): () => Promise<T> {
+  all.push(load)
+  return load
 }

@@ -4,22 +4,25 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 export interface KeptHere<R> {
   /** The records about one thing, in no order. */
   about: (thing: string) => Promise<R[]>
-  put: (record: R) => Promise<void>
+  put: (...records: R[]) => Promise<void>
   remove: (keys: readonly string[]) => Promise<void>
 }
 
 interface Schema extends DBSchema {
   entry: { key: string; value: { key: string; about: string }; indexes: { about: string } }
   draft: { key: string; value: { key: string; about: string }; indexes: { about: string } }
+  booked: { key: string; value: { key: string; about: string }; indexes: { about: string } }
 }
+
+type StoreName = 'entry' | 'draft' | 'booked'
 
 let opened: Promise<IDBPDatabase<Schema>> | undefined
 
 function database(): Promise<IDBPDatabase<Schema>> {
-  opened ??= openDB<Schema>('mozle', 1, {
+  opened ??= openDB<Schema>('mozle', 2, {
     upgrade(db) {
-      for (const store of ['entry', 'draft'] as const)
-        db.createObjectStore(store, { keyPath: 'key' }).createIndex('about', 'about')
+      for (const store of ['entry', 'draft', 'booked'] as const)
+        if (!db.objectStoreNames.contains(store)) db.createObjectStore(store, { keyPath: 'key' }).createIndex('about', 'about')
     },
     // A newer page of the same browser takes over; this one opens again when it is asked next.
     blocking(_current, _blocked, event) {
@@ -36,10 +39,13 @@ function database(): Promise<IDBPDatabase<Schema>> {
 }
 
 /** A store of the browser's own database: one record for each thing written, so that two windows never write over each other's. */
-export function keptHere<R extends { key: string; about: string }>(store: 'entry' | 'draft'): KeptHere<R> {
+export function keptHere<R extends { key: string; about: string }>(store: StoreName): KeptHere<R> {
   return {
     about: async (thing) => (await (await database()).getAllFromIndex(store, 'about', thing)) as R[],
-    put: async (record) => void (await (await database()).put(store, record)),
+    put: async (...records) => {
+      const transaction = (await database()).transaction(store, 'readwrite')
+      await Promise.all([...records.map((record) => transaction.store.put(record)), transaction.done])
+    },
     remove: async (keys) => {
       const transaction = (await database()).transaction(store, 'readwrite')
       await Promise.all([...keys.map((key) => transaction.store.delete(key)), transaction.done])

@@ -7,7 +7,10 @@ import { inOrder } from '@/core/run/order'
 import { call } from '../call'
 import { keptHere } from '../kept/keptHere'
 import { Outbox, type KeptEntry } from './outbox'
+import { useBooked } from './useBooked'
 import { useLive, type Numbered } from './useLive'
+
+const none: Numbered[] = []
 
 /** What the server answers to a batch of entries. */
 export interface Answer {
@@ -28,6 +31,7 @@ export function useRun(run: string, initial: Numbered[], by: string) {
     `/api/runs/${run}/live`,
     useMemo(() => ({ [run]: initial }), [run, initial]),
   )
+  useBooked(run, booked[run] ?? none, add)
   const [outbox] = useState(
     () =>
       new Outbox(run, keptHere<KeptEntry>('entry'), async (entries) => {
