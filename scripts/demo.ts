@@ -3,6 +3,7 @@ import path from 'node:path'
 import { createInterface } from 'node:readline/promises'
 import { connectTo } from '@/data/connect'
 import { LabSession, Run } from '@/data/models'
+import { instrumentKinds } from '@/devices/line'
 import { migrate } from '@/data/migrate'
 import { isOn } from '@/server/day'
 import { build } from './build'
@@ -10,6 +11,7 @@ import { stopAll, stopAllOnSignals } from './child'
 import { firstLink } from './first'
 import { databaseRecord, secretsOf, startDatabase } from './database'
 import { workFolder } from './home'
+import { startInstruments } from './instruments'
 import { keepRunning } from './keepRunning'
 import { takeLock } from './lock'
 import { endLeftOver } from './process'
@@ -40,7 +42,8 @@ export async function demo(args: string[]): Promise<void> {
   try {
     // A command that was killed may have left its database and its application running.
     const appRecord = path.join(folder, 'app.process')
-    for (const record of [appRecord, databaseRecord(folder)])
+    const instruments = instrumentKinds.map((kind) => path.join(folder, `instrument-${kind}.process`))
+    for (const record of [appRecord, databaseRecord(folder), ...instruments])
       if (await endLeftOver(record)) console.error('mozle: ended what an earlier command had left running')
     if (args.includes('--fresh')) {
       if (!(await isSure(args))) return fail('Nothing was deleted.')
@@ -54,6 +57,7 @@ export async function demo(args: string[]): Promise<void> {
     await owner.close()
     const made = args.includes('--empty') ? null : await seed(db.ownerUrl)
     const options = {
+      instruments: await startInstruments(folder, 'instrument'),
       folder: built,
       dbUrl: db.appUrl,
       cookieKey: secretsOf(folder).cookie,

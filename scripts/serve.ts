@@ -18,6 +18,8 @@ export async function serve(options: {
   /** Where it stands which process it is. */
   record: string
   port?: number
+  /** Where its instruments answer (docs/instruments.md). */
+  instruments?: string
   /** True where it must be that port. */
   exactly?: boolean
 }): Promise<Served> {
@@ -40,6 +42,7 @@ export async function serve(options: {
         MOZLE_DIST: options.folder,
         MOZLE_DB_URL: options.dbUrl,
         MOZLE_COOKIE_KEY: options.cookieKey,
+        ...(options.instruments === undefined ? {} : { MOZLE_INSTRUMENTS: options.instruments }),
       },
     },
   )

@@ -14,6 +14,7 @@ import { ensurePackages } from './packages'
 import type { Stand } from '../e2e/stand'
 import { addSecondCourse } from './secondCourse'
 import { seed } from './seed'
+import { startInstruments } from './instruments'
 import { serve } from './serve'
 
 interface Count {
@@ -92,7 +93,8 @@ export async function test(args: string[]): Promise<void> {
         const served = await Promise.all(
           prepared.map(async ({ db, college }, index): Promise<Stand> => {
             const log = path.join(workFolder(), `test-app-${index}.log`)
-            const one = { folder: built, dbUrl: db.appUrl, cookieKey: secretsOf(folder).cookie, log }
+            const instruments = await startInstruments(folder, `instrument-${index}`, true)
+            const one = { folder: built, dbUrl: db.appUrl, cookieKey: secretsOf(folder).cookie, log, instruments }
             const record = (name: string) => path.join(folder, `app-${index}-${name}.process`)
             const [first, second] = await Promise.all([
               serve({ ...one, record: record('first') }),

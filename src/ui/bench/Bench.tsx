@@ -27,7 +27,7 @@ import { BeforeDoing } from './BeforeDoing'
 import { Besides } from './Besides'
 import { Told } from './Told'
 import { Twice } from './Twice'
-import { Others, useOthers } from './useAsk'
+import { Others, RunId, useOthers } from './useAsk'
 import { useRings } from './useRings'
 import type { GraverNote } from '@/reference/graver'
 import { StepFace } from './StepFace'
@@ -194,53 +194,57 @@ export function Bench({
             </button>
           )}
         </main>
-        <Others.Provider value={others}>
-          <div className="pad-side">
-            {unkept && (
-              <p className="problem" role="alert">
-                {unkept}
-              </p>
-            )}
-            <RefusedEntries run={run} refused={refused} onAgain={again} onDrop={drop} />
-            {reading ? (
-              <section className="pad" aria-label="To read">
-                <h2>This run is read</h2>
-                <p className="hint">Nothing is written with this code. Open each step in the thread to see what stands in it.</p>
-              </section>
-            ) : happened ? (
-              <IncidentPanel {...{ run, members, measures, zone, write }} step={here} onClose={() => setHappened(false)} />
-            ) : struckNow ? (
-              <StrikePanel
-                key={struckNow.id}
-                run={run}
-                entry={struckNow}
-                label={entryLabel(
-                  run.steps.find(({ step }) => step.id === struckNow.step)!,
-                  struckNow,
-                )}
-                signed={run.steps.some(({ step, signature }) => step.id === struckNow.step && signature.state === 'signed')}
-                write={write}
-                onClose={() => setStriking(null)}
-              />
-            ) : (
-              <>
-                <Told run={run} zone={zone} write={write} />
-                {state && (
-                  <>
-                    <Due
-                      // What is written in a step ahead keeps it open: the work that is now has not moved on.
-                      {...{ run, state, lab, zone }}
-                      write={state.status === 'now' ? writeDue : write}
-                      onStrike={(entry) => setStriking(entry)}
-                    />
-                    <Besides key={`beside ${state.step.id}`} {...{ run, state, lab, bench, zone, write }} />
-                  </>
-                )}
-              </>
-            )}
-            <KeepingWords keeping={keeping} />
-          </div>
-        </Others.Provider>
+        <RunId.Provider value={runId}>
+          <Others.Provider value={others}>
+            <div className="pad-side">
+              {unkept && (
+                <p className="problem" role="alert">
+                  {unkept}
+                </p>
+              )}
+              <RefusedEntries run={run} refused={refused} onAgain={again} onDrop={drop} />
+              {reading ? (
+                <section className="pad" aria-label="To read">
+                  <h2>This run is read</h2>
+                  <p className="hint">
+                    Nothing is written with this code. Open each step in the thread to see what stands in it.
+                  </p>
+                </section>
+              ) : happened ? (
+                <IncidentPanel {...{ run, members, measures, zone, write }} step={here} onClose={() => setHappened(false)} />
+              ) : struckNow ? (
+                <StrikePanel
+                  key={struckNow.id}
+                  run={run}
+                  entry={struckNow}
+                  label={entryLabel(
+                    run.steps.find(({ step }) => step.id === struckNow.step)!,
+                    struckNow,
+                  )}
+                  signed={run.steps.some(({ step, signature }) => step.id === struckNow.step && signature.state === 'signed')}
+                  write={write}
+                  onClose={() => setStriking(null)}
+                />
+              ) : (
+                <>
+                  <Told run={run} zone={zone} write={write} />
+                  {state && (
+                    <>
+                      <Due
+                        // What is written in a step ahead keeps it open: the work that is now has not moved on.
+                        {...{ run, state, lab, zone }}
+                        write={state.status === 'now' ? writeDue : write}
+                        onStrike={(entry) => setStriking(entry)}
+                      />
+                      <Besides key={`beside ${state.step.id}`} {...{ run, state, lab, bench, zone, write }} />
+                    </>
+                  )}
+                </>
+              )}
+              <KeepingWords keeping={keeping} />
+            </div>
+          </Others.Provider>
+        </RunId.Provider>
       </div>
       {signing && (
         <SignDialog

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useContext, useState } from 'react'
 import type { NumberDue } from '@/core/measurements/due'
 import type { EntryBodies } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
@@ -8,7 +8,10 @@ import { Question } from './Question'
 import { ReadingField } from './ReadingField'
 import { readingOf } from './readingOf'
 import { draftOf, type Write } from './write'
-import { useAsk } from './useAsk'
+import { later } from './later'
+import { RunId, useAsk } from './useAsk'
+
+const FromInstrument = later(() => import('./FromInstrument').then((module) => module.FromInstrument))
 
 type Closure = 'with cap' | 'without cap'
 
@@ -24,6 +27,7 @@ export function EnterNumber({ run, state, due, write }: Props) {
   const first = state.standing.find((entry) => entry.kind === 'reading')
   const closureBefore = first?.kind === 'reading' ? first.body.weighing?.closure : undefined
   const ask = useAsk()
+  const runId = useContext(RunId)
   const [text, setText] = useState('')
   const [closure, setClosure] = useState<Closure | undefined>(closureBefore)
   const [problem, setProblem] = useState<string>()
@@ -72,6 +76,18 @@ export function EnterNumber({ run, state, due, write }: Props) {
         <p className="problem" role="alert">
           {problem}
         </p>
+      )}
+      {(due.unit === 'g' || (due.unit === '°C' && due.slot === 'temperature')) && (
+        <FromInstrument
+          run={runId}
+          step={state.step.id}
+          slot={due.slot}
+          kind={due.unit === 'g' ? 'balance' : 'thermometer'}
+          onRead={({ value, decimals }) => {
+            setText(value.toFixed(Math.min(decimals, due.decimals)))
+            setProblem(undefined)
+          }}
+        />
       )}
       <NumberPad value={text} onValue={setText} />
       <button type="button" className="go" onClick={() => take()}>

@@ -1,14 +1,19 @@
-import { useState } from 'react'
+import { useContext, useState } from 'react'
 import type { Instrument } from '@/core/lab/lab'
 import type { PairDue, ReadNumber } from '@/core/measurements/due'
 import { calibrationOf } from '@/core/operations/melt/calibration'
 import type { EntryBodies } from '@/core/run/entry'
+import { substanceOfSample } from '@/core/plan/plan'
 import type { RunState } from '@/core/run/foldRun'
 import { Question } from './Question'
 import { readingOf } from './readingOf'
 import { SideBySide } from './SideBySide'
 import { draftOf, type Write } from './write'
-import { useAsk } from './useAsk'
+import { later } from './later'
+import { RunId, useAsk } from './useAsk'
+
+const FromInstrument = later(() => import('./FromInstrument').then((module) => module.FromInstrument))
+const MeltingRamp = later(() => import('./MeltingRamp').then((module) => module.MeltingRamp))
 
 type Key = 'first' | 'second'
 const keys = ['first', 'second'] as const
@@ -27,6 +32,9 @@ interface Props {
 /** Two numbers that make one line of the book. */
 export function EnterPair({ run, step, due, mmHg, instruments, write }: Props) {
   const ask = useAsk()
+  const runId = useContext(RunId)
+  const here = run.plan.steps.find(({ id }) => id === step)
+  const expectedC = (here && 'sample' in here && substanceOfSample(run.plan, here.sample)?.melting?.lowC) || null
   const [apparatus, setApparatus] = useState<string>()
   const [texts, setTexts] = useState<Record<Key, string>>({ first: '', second: '' })
   const [at, setAt] = useState<Key>('first')
@@ -76,6 +84,29 @@ export function EnterPair({ run, step, due, mmHg, instruments, write }: Props) {
         onEnter={next}
         problem={problem}
       />
+      {due.entry === 'melting' && (
+        <MeltingRamp
+          run={runId}
+          step={step}
+          expectedC={expectedC}
+          onFirst={(first) => {
+            setTexts({ ...texts, first })
+            setAt('second')
+          }}
+          onSecond={(second) => setTexts({ ...texts, second })}
+        />
+      )}
+      {due.entry === 'refraction' && (
+        <FromInstrument
+          run={runId}
+          step={step}
+          slot="index"
+          kind="refractometer"
+          onRead={({ value, decimals, atC }) =>
+            setTexts({ first: value.toFixed(decimals), second: atC === undefined ? '' : atC.toFixed(1) })
+          }
+        />
+      )}
       <button type="button" className="go" onClick={next}>
         {toSecond ? due.next : 'Write it down'}
       </button>

@@ -12,6 +12,9 @@ const nobody: UsualOfClass = {}
 /** What is usual among the other benches, as far as this tablet has heard of it. */
 export const Others = createContext<UsualOfClass>(nobody)
 
+/** The run of this bench, by its id. */
+export const RunId = createContext('')
+
 /** Asks about an entry before it is written, with what is known of the other benches. */
 export function useAsk(): (run: RunState, entry: Entry) => string | null {
   const others = useContext(Others)
