@@ -1,14 +1,9 @@
-import { asWords, printed, type Words } from '../words/words'
+import { asWords, printed } from '../words/words'
 import { freeId } from '../plan/editPlan'
 import type { OwnOperation, Plan, Step } from '../plan/plan'
 import { operations, type OperationKey } from '../operations/registry'
+import { makeStep } from '../operations/makeStep'
 import type { Operation } from '../operations/operation'
-
-/** A fresh step of an operation, as it stands before anything is typed. */
-export function makeStep(key: OperationKey, base: { id: string; title: Words }, plan: Plan): Step {
-  const made = (operations[key] as Operation).make(base, plan)
-  return made.kind === 'act' || made.kind === 'hold' ? { ...made, operation: key } : made
-}
 
 /** An operation of the author's own as it is made: with what its step says and how long it takes. */
 export interface OwnMade {

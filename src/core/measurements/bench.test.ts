@@ -1,6 +1,6 @@
 /** What the pad of a bench asks in each step, what it doubts, and what comes of the readings. */
 import { acetanilide } from '@/test-support/plans'
-import { makeStep } from '../edit/addStep'
+import { makeStep } from '../operations/makeStep'
 import { measurementIn } from '../operations/readings'
 import type { OperationKey } from '../operations/registry'
 import type { Step } from '../plan/plan'

@@ -1,5 +1,5 @@
 import { acetanilide } from '@/test-support/plans'
-import { makeStep } from '../edit/addStep'
+import { makeStep } from '../operations/makeStep'
 import { measurementIn } from '../operations/readings'
 import { operationKeys, type OperationKey } from '../operations/registry'
 import type { Step } from '../plan/plan'

@@ -178,5 +178,4 @@ export function inPowers(value: number): string {
   return String(Number(value.toPrecision(3)))
 }
 
-/** To three figures, for suggestions: nobody types more; to more of them where a sum is read from it. */
-export const rough = (value: number, figures = 3): number => (value === 0 ? 0 : Number(value.toPrecision(figures)))
+export { rough } from '../quantity/rough'

@@ -64,7 +64,8 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
   const byStep = groupByStep(unique)
   const byId = new Map(unique.map((entry) => [entry.id, entry]))
   const rank = new Map(unique.map(({ id }, index) => [id, index]))
-  const place = (entry: Entry) => rank.get(firstOf(entry, byId).id)!
+  // A rewritten one stands in the place of the first.
+  const place = (entry: Entry) => (entry.supersedes === null ? rank.get(entry.id)! : rank.get(firstOf(entry, byId).id)!)
   let now = -1
   const steps = scaled.steps.map((step, index): StepState => {
     const all = byStep.get(step.id) ?? []

@@ -15,7 +15,8 @@ function correctedMs({ id, clockMs = 0 }: Entry): number {
  */
 export function inOrder(entries: readonly Entry[]): Entry[] {
   const unique = new Map(entries.map((entry) => [entry.id, entry]))
-  const before = (a: Entry, b: Entry) => correctedMs(a) - correctedMs(b) || (a.id < b.id ? -1 : 1)
+  const times = new Map([...unique].map(([id, entry]) => [id, correctedMs(entry)]))
+  const before = (a: Entry, b: Entry) => times.get(a.id)! - times.get(b.id)! || (a.id < b.id ? -1 : 1)
   const sorted = [...unique.values()].sort(before)
   if (sorted.every(({ seen }) => seen === undefined)) return sorted
   // Each entry waits for the one it had seen; those that wait for the same come in the order of their times.

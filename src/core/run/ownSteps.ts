@@ -1,4 +1,4 @@
-import { makeStep } from '../edit/addStep'
+import { makeStep } from '../operations/makeStep'
 import { isOperation, operations, type OperationKey } from '../operations/registry'
 import { dispensedAs, type Plan, type Step } from '../plan/plan'
 import { asWords } from '../words/words'

@@ -7,9 +7,8 @@ function placeOf(entry: Entry): string | null {
   return entry.kind === 'melting' || entry.kind === 'boiling' || entry.kind === 'refraction' ? entry.kind : null
 }
 
-/** Whether the device that wrote an entry knew of another one then, as far as the log says: each names the last that it had seen. Older logs name nothing; there the later one knew. */
+/** Whether the device that wrote an entry knew of another one then, as far as the log says: each names the last that it had seen. */
 function knew(entry: Entry, other: Entry, byId: ReadonlyMap<string, Entry>): boolean {
-  if (entry.seen === undefined) return true
   const passed = new Set<string>()
   for (let at: Entry | undefined = entry; at?.seen !== undefined && !passed.has(at.id); at = byId.get(at.seen)) {
     if (at.seen === other.id) return true
@@ -30,13 +29,18 @@ export function writtenTwice(
   const places = new Map<string, Entry[]>()
   for (const entry of standing) {
     const place = placeOf(entry)
-    if (place !== null) places.set(place, [...(places.get(place) ?? []), entry])
+    if (place === null) continue
+    const others = places.get(place)
+    if (others) others.push(entry)
+    else places.set(place, [entry])
   }
   return [...places.values()].filter((all) =>
     all.some((entry, index) =>
-      all.slice(index + 1).some((other) => {
+      all.some((other, at) => {
+        // Older logs name nothing that they had seen: there the later one knew.
+        if (at <= index || entry.seen === undefined || other.seen === undefined) return false
         if (entry.kind !== 'reading' || other.kind !== 'reading' || !once.includes(entry.body.slot))
-          return entry.seen !== undefined && entry.seen === other.seen
+          return entry.seen === other.seen
         return entry.body.value !== other.body.value && !knew(other, entry, byId) && !knew(entry, other, byId)
       }),
     ),

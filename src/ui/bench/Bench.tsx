@@ -16,25 +16,26 @@ import { StepThread } from '../run/StepThread'
 import type { Numbered } from '../run/useLive'
 import { forgetBooked } from '../run/useBooked'
 import { useRun } from '../run/useRun'
-import { forgetPage, useKeepsOpen } from './keepsOpen'
-import { KeepingWords } from './KeepingWords'
+import { forgetPage } from './forgetPage'
 import { later } from './later'
 import { DuePanel } from './DuePanel'
-import { RefusedEntries } from './RefusedEntries'
 import { askBefore, finalIn } from '@/core/run/beforeDoing'
 import { openCalls } from '@/core/run/calls'
-import { BeforeDoing } from './BeforeDoing'
-import { Besides } from './Besides'
-import { Told } from './Told'
-import { Twice } from './Twice'
-import { Others, RunId, useOthers } from './useAsk'
+import { Others, RunId, useOthers } from './others'
 import { useRings } from './useRings'
 import type { GraverNote } from '@/reference/graver'
 import { StepFace } from './StepFace'
-import { Turn, type TurnKind } from './Turn'
-import { StrikePanel } from './StrikePanel'
+import type { TurnKind } from './Turn'
 import type { Write } from './write'
 
+const BeforeDoing = later(() => import('./BeforeDoing').then((module) => module.BeforeDoing))
+const Told = later(() => import('./Told').then((module) => module.Told))
+const Twice = later(() => import('./Twice').then((module) => module.Twice))
+const RefusedEntries = later(() => import('./RefusedEntries').then((module) => module.RefusedEntries))
+const Turn = later(() => import('./Turn').then((module) => module.Turn))
+const StrikePanel = later(() => import('./StrikePanel').then((module) => module.StrikePanel))
+const Besides = later(() => import('./Besides').then((module) => module.Besides))
+const WithoutNetwork = later(() => import('./WithoutNetwork').then((module) => module.WithoutNetwork))
 const AllDone = later(() => import('./AllDone').then((module) => module.AllDone))
 const IncidentPanel = later(() => import('./beside/IncidentPanel').then((module) => module.IncidentPanel))
 const SignDialog = later(() => import('./SignDialog').then((module) => module.SignDialog))
@@ -88,7 +89,6 @@ export function Bench({
   const [happened, setHappened] = useState(false)
   useRings(run.clocks)
   const others = useOthers(runId)
-  const keeping = useKeepsOpen()
 
   // A step that was opened to look at gives way when the work moves on.
   const shown = picked && picked.now === run.now ? picked.index : run.now
@@ -202,7 +202,7 @@ export function Bench({
                   {unkept}
                 </p>
               )}
-              <RefusedEntries run={run} refused={refused} onAgain={again} onDrop={drop} />
+              {refused.length > 0 && <RefusedEntries run={run} refused={refused} onAgain={again} onDrop={drop} />}
               {reading ? (
                 <section className="pad" aria-label="To read">
                   <h2>This run is read</h2>
@@ -227,7 +227,7 @@ export function Bench({
                 />
               ) : (
                 <>
-                  <Told run={run} zone={zone} write={write} />
+                  {run.calls.length > 0 && <Told run={run} zone={zone} write={write} />}
                   {state && (
                     <>
                       <Due
@@ -241,7 +241,7 @@ export function Bench({
                   )}
                 </>
               )}
-              <KeepingWords keeping={keeping} />
+              <WithoutNetwork />
             </div>
           </Others.Provider>
         </RunId.Provider>

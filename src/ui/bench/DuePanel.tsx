@@ -7,13 +7,13 @@ import type { RunState } from '@/core/run/foldRun'
 import type { StepState } from '@/core/run/stepState'
 import { AlsoButton } from './AlsoButton'
 import { EnterDone } from './EnterDone'
-import { EnterNumber } from './EnterNumber'
-import { EnterPair } from './EnterPair'
-import { EnterWords } from './EnterWords'
 import { later } from './later'
 import type { Write } from './write'
 
 const EnterHead = later(() => import('./EnterHead').then((module) => module.EnterHead))
+const EnterNumber = later(() => import('./EnterNumber').then((module) => module.EnterNumber))
+const EnterWords = later(() => import('./EnterWords').then((module) => module.EnterWords))
+const EnterPair = later(() => import('./EnterPair').then((module) => module.EnterPair))
 const EnterSpots = later(() => import('./EnterSpots').then((module) => module.EnterSpots))
 const Tubes = later(() => import('./Tubes').then((module) => module.Tubes))
 

@@ -9,7 +9,8 @@ import { ReadingField } from './ReadingField'
 import { readingOf } from './readingOf'
 import { draftOf, type Write } from './write'
 import { later } from './later'
-import { RunId, useAsk } from './useAsk'
+import { RunId } from './others'
+import { useAsk } from './useAsk'
 
 const FromInstrument = later(() => import('./FromInstrument').then((module) => module.FromInstrument))
 

@@ -10,7 +10,8 @@ import { readingOf } from './readingOf'
 import { SideBySide } from './SideBySide'
 import { draftOf, type Write } from './write'
 import { later } from './later'
-import { RunId, useAsk } from './useAsk'
+import { RunId } from './others'
+import { useAsk } from './useAsk'
 
 const FromInstrument = later(() => import('./FromInstrument').then((module) => module.FromInstrument))
 const MeltingRamp = later(() => import('./MeltingRamp').then((module) => module.MeltingRamp))

@@ -16,9 +16,9 @@ import type { StepState } from '@/core/run/stepState'
 import { printed } from '@/core/words/words'
 import { State } from '../figures/State'
 import { clockTime } from '../time'
-import { Finishes } from './Finishes'
 import { later } from './later'
 
+const Finishes = later(() => import('./Finishes').then((module) => module.Finishes))
 const BenchFigures = later(() => import('./BenchFigures').then((module) => module.BenchFigures))
 
 interface FaceProps {

@@ -1,42 +1,13 @@
 'use client'
 
-import { createContext, useContext, useEffect, useState } from 'react'
+import { useContext } from 'react'
 import { askAbout } from '@/core/run/askAbout'
 import type { Entry } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
-import type { UsualOfClass } from '@/core/run/usualOfClass'
-import { call } from '../call'
-
-const nobody: UsualOfClass = {}
-
-/** What is usual among the other benches, as far as this tablet has heard of it. */
-export const Others = createContext<UsualOfClass>(nobody)
-
-/** The run of this bench, by its id. */
-export const RunId = createContext('')
+import { Others } from './others'
 
 /** Asks about an entry before it is written, with what is known of the other benches. */
 export function useAsk(): (run: RunState, entry: Entry) => string | null {
   const others = useContext(Others)
   return (run, entry) => askAbout(run, entry, others)
-}
-
-const everyMs = 120_000
-
-/** Hears now and then what is usual among the other benches; without the network what was heard last holds. */
-export function useOthers(run: string): UsualOfClass {
-  const [usual, setUsual] = useState(nobody)
-  useEffect(() => {
-    const hear = () =>
-      call<UsualOfClass>(`/api/runs/${run}/usual`, 'GET').then(setUsual, () => {
-        // Nothing is asked that nobody knows.
-      })
-    const first = setTimeout(() => void hear(), 3000)
-    const timer = setInterval(() => void hear(), everyMs)
-    return () => {
-      clearTimeout(first)
-      clearInterval(timer)
-    }
-  }, [run])
-  return usual
 }

@@ -2,7 +2,7 @@ import type { Plan, Step } from '../../plan/plan'
 import { typedFor } from '../../plan/typedFor'
 import type { ReactionTable } from '../../reaction/reactionTable'
 import { expectedProductG } from '../vessel/inVessel'
-import { rough } from '../planner'
+import { rough } from '../../quantity/rough'
 
 /**
  * The procedure's own factor, mL of hot solvent to the gram: what its author typed, or the solvent of the table over the crude that a careful group gets; null where no volume stands in the table.

@@ -1,7 +1,7 @@
 import { asWords } from '../../words/words'
 import { acetanilide, benzoin, isopentylAcetate } from '@/test-support/plans'
 import { changeStep } from '../../plan/editPlan'
-import { makeStep } from '../../edit/addStep'
+import { makeStep } from '../../operations/makeStep'
 import { readingsOf } from '../readings'
 import { reactionTable } from '../../reaction/reactionTable'
 import { scalePlan } from '../../edit/scalePlan'

@@ -36,13 +36,6 @@ export function IncidentPanel({ run, step, members, measures, zone, write, onClo
       ) : (
         <h2>What happened?</h2>
       )}
-      {measures.length > 0 && (
-        <ul className="measures">
-          {measures.map((each) => (
-            <li key={each}>{each}</li>
-          ))}
-        </ul>
-      )}
       <div className="choice alarm" role="group" aria-label="What happened">
         {happenings.map((what) => (
           <button
@@ -96,6 +89,16 @@ export function IncidentPanel({ run, step, members, measures, zone, write, onClo
       <button type="button" className="plain" onClick={onClose}>
         {told ? 'Close this' : 'Nothing happened'}
       </button>
+      {measures.length > 0 && (
+        <>
+          <h2>What the safety page says</h2>
+          <ul className="measures">
+            {measures.map((each) => (
+              <li key={each}>{each}</li>
+            ))}
+          </ul>
+        </>
+      )}
     </section>
   )
 }

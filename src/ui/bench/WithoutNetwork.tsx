@@ -1,4 +1,6 @@
-import type { Keeping } from './keepsOpen'
+'use client'
+
+import { useKeepsOpen, type Keeping } from './keepsOpen'
 
 const words: Readonly<Record<Keeping, string>> = {
   'not yet': 'This page is not kept on the tablet yet.',
@@ -11,11 +13,14 @@ const words: Readonly<Record<Keeping, string>> = {
 }
 
 /** Whether this bench opens without the network. */
-export const KeepingWords = ({ keeping }: { keeping: Keeping }) => (
-  <section
-    className={`keeping ${keeping === 'kept' || keeping === 'may be cleared' ? 'good' : 'quiet'}`}
-    aria-label="Without the network"
-  >
-    {words[keeping]}
-  </section>
-)
+export function WithoutNetwork() {
+  const keeping = useKeepsOpen()
+  return (
+    <section
+      className={`keeping ${keeping === 'kept' || keeping === 'may be cleared' ? 'good' : 'quiet'}`}
+      aria-label="Without the network"
+    >
+      {words[keeping]}
+    </section>
+  )
+}
