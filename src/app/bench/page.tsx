@@ -2,11 +2,13 @@ import type { Metadata } from 'next'
 import { scalePlan } from '@/core/edit/scalePlan'
 import { figuresInWords } from '@/core/operations/wordFigures'
 import { reactionTable } from '@/core/reaction/reactionTable'
+import { cautionsOf } from '@/core/safety/cautionsOf'
 import { withGraver } from '@/reference/graver'
 import { measuresFor } from '@/server/measures'
 import { benchHere } from '@/server/actor'
 import { UnreadableDocument } from '@/server/documents'
 import { viewRun } from '@/server/runs'
+import { SafetyParts } from '@/ui/desk/SafetyParts'
 import { Bench } from '@/ui/bench/Bench'
 import { CodeForm } from '@/ui/bench/CodeForm'
 import { LateEntries } from '@/ui/bench/LateEntries'
@@ -26,9 +28,12 @@ export default async function BenchPage() {
     const { plan, graver } = withGraver(view.plan)
     // Worked out here, so that a tablet need not load what works them out before its first step stands.
     const scaled = scalePlan(plan, scale)
-    const figures = figuresInWords(scaled, reactionTable(scaled), lab)
+    const table = reactionTable(scaled)
+    const figures = figuresInWords(scaled, table, lab)
+    const cautions = Object.fromEntries(scaled.steps.map((step) => [step.id, cautionsOf(scaled, table, step)]))
     const measures = measuresFor(plan)
-    const shown = { run, bench: number, members, scale, plan, graver, entries, zone, lab, readCode, figures, measures }
+    const safety = <SafetyParts plan={scaled} measures={measures} graver={graver} heading={(words) => <h2>{words}</h2>} />
+    const shown = { run, bench: number, members, scale, plan, entries, zone, lab, readCode, figures, cautions, safety, measures }
     return <Bench key={run} {...shown} reading={bench.state === 'reading'} now={new Date().getTime()} />
   }
   return (

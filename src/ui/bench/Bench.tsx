@@ -2,7 +2,7 @@
 
 import { printed } from '@/core/words/words'
 import { useRouter } from 'next/navigation'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo, useState, type ReactNode } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import type { Plan } from '@/core/plan/plan'
 import type { Entry } from '@/core/run/entry'
@@ -23,7 +23,6 @@ import { askBefore, finalIn } from '@/core/run/beforeDoing'
 import { openCalls } from '@/core/run/calls'
 import { Others, RunId, useOthers } from './others'
 import { useRings } from './useRings'
-import type { GraverNote } from '@/reference/graver'
 import { StepFace } from './StepFace'
 import type { TurnKind } from './Turn'
 import type { Write } from './write'
@@ -46,8 +45,10 @@ export interface BenchProps {
   members: string
   scale: number
   plan: Plan
-  /** What is known to be graver now than when the plan was written. */
-  graver: readonly GraverNote[]
+  /** What to heed in each step, by the step. */
+  cautions: Readonly<Record<string, readonly string[]>>
+  /** The safety sheet, as the first step shows it. */
+  safety: ReactNode
   entries: Numbered[]
   zone: string
   lab: Lab
@@ -70,7 +71,8 @@ export function Bench({
   members,
   scale,
   plan,
-  graver,
+  cautions,
+  safety,
   entries: initial,
   zone,
   lab,
@@ -170,8 +172,8 @@ export function Bench({
               zone={zone}
               onTablet={onTablet}
               onStrike={reading ? undefined : (entry) => setStriking(entry)}
-              measures={measures}
-              graver={graver}
+              cautions={cautions[state.step.id] ?? []}
+              safety={safety}
               onSign={reading ? undefined : () => setSigning(state)}
               later={state.status === 'later' && !state.open ? printed(run.steps[run.now]!.step.title) : undefined}
             />

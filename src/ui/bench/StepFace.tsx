@@ -1,13 +1,10 @@
-import { useMemo } from 'react'
+import { useMemo, type ReactNode } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import { operationIn } from '@/core/operations/registry'
-import { cautionsOf } from '@/core/safety/cautionsOf'
 import { stepText } from '@/core/reaction/stepText'
 import { exact, times } from '@/core/quantity/figure'
 import { writeFigureText } from '@/core/quantity/write'
 import { computedLine, dispensed } from '@/core/reaction/reactionTable'
-import type { GraverNote } from '@/reference/graver'
-import { SafetyParts } from '../desk/SafetyParts'
 import { Wrote } from './Wrote'
 import type { Entry } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
@@ -16,6 +13,7 @@ import type { StepState } from '@/core/run/stepState'
 import { printed } from '@/core/words/words'
 import { State } from '../figures/State'
 import { clockTime } from '../time'
+import { Cautions } from './Cautions'
 import { later } from './later'
 
 const Finishes = later(() => import('./Finishes').then((module) => module.Finishes))
@@ -33,8 +31,10 @@ interface FaceProps {
   onTablet: ReadonlySet<string>
   onStrike: ((entry: Entry) => void) | undefined
   onSign: (() => void) | undefined
-  measures: readonly string[]
-  graver: readonly GraverNote[]
+  /** What to heed in it, worked out for the plan. */
+  cautions: readonly string[]
+  /** The safety sheet, as the first step shows it. */
+  safety: ReactNode
   /** Title of the step that must be done first. */
   later: string | undefined
 }
@@ -50,8 +50,8 @@ export function StepFace({
   onTablet,
   onStrike,
   onSign,
-  measures,
-  graver,
+  cautions,
+  safety,
   later,
 }: FaceProps) {
   const { step, signature } = state
@@ -63,7 +63,6 @@ export function StepFace({
     whole && step.kind === 'charge' && step.portion !== undefined
       ? { ...whole, figure: times(whole.figure, exact(step.portion)) }
       : whole
-  const cautions = cautionsOf(run.plan, run.planned, step)
   const before = run.plan.steps[run.plan.steps.findIndex(({ id }) => id === step.id) - 1]
   return (
     <>
@@ -116,25 +115,13 @@ export function StepFace({
           </span>
         </div>
       )}
-      {cautions.map((caution) => (
-        <p className="caution" key={caution}>
-          <b>{caution.split(/(?<=[.?])\s/)[0]}</b>{' '}
-          {caution
-            .split(/(?<=[.?])\s/)
-            .slice(1)
-            .join(' ')}
-        </p>
-      ))}
+      <Cautions run={run} step={step} planned={cautions} />
       {step.kind === 'pause' && printed(step.meanwhile) && (
         <p className="text">
           <b>Until it goes on:</b> {printed(step.meanwhile)}
         </p>
       )}
-      {step.kind === 'safety' && (
-        <div className="safety">
-          <SafetyParts plan={run.plan} measures={measures} graver={graver} heading={(words) => <h2>{words}</h2>} />
-        </div>
-      )}
+      {step.kind === 'safety' && <div className="safety">{safety}</div>}
       <Finishes run={run} state={state} initialNow={now} />
       {operationIn(step)?.place !== 'first' && <BenchFigures run={run} step={step} lab={lab} />}
       <Wrote run={run} state={state} onTablet={onTablet} zone={zone} onStrike={onStrike} />
