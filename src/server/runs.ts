@@ -21,6 +21,7 @@ export interface BenchView {
   plan: Plan
   entries: NumberedEntry[]
   startsAt: string
+  days: { startsAt: string; endsAt: string }[]
   section: string
   zone: string
   lab: Lab
@@ -28,11 +29,14 @@ export interface BenchView {
   readCode: string | null
 }
 
-async function placeOf(run: string): Promise<PlaceOfRun> {
-  const [place] = await placesOfRuns({ ids: [run] })
-  if (!place) throw new Refusal(404, 'There is no such run.')
-  return place
+/** A run with what it belongs to, once for each of its days. */
+async function placesOf(run: string): Promise<[PlaceOfRun, ...PlaceOfRun[]]> {
+  const [first, ...later] = await placesOfRuns({ ids: [run] })
+  if (!first) throw new Refusal(404, 'There is no such run.')
+  return [first, ...later]
 }
+
+const placeOf = async (run: string): Promise<PlaceOfRun> => (await placesOf(run))[0]
 
 /** The course behind a run; the run's own bench knows it already. */
 export async function subjectOfRun(id: string, people: readonly (Actor | null)[] = []): Promise<Subject> {
@@ -42,13 +46,14 @@ export async function subjectOfRun(id: string, people: readonly (Actor | null)[]
 
 /** One run as the bench shows it. */
 export async function viewRun(id: string): Promise<BenchView> {
-  const place = await placeOf(id)
-  const { bench, members, scale, section, zone, lab, revision, startsAt, readCode } = place
+  const days = await placesOf(id)
+  const { bench, members, scale, section, zone, lab, revision, startsAt, readCode } = days[0]
   return {
     run: id,
     plan: await planOfRevision(revision),
     entries: (await readEntries([id]))[id]!,
     startsAt: startsAt.toISOString(),
+    days: days.map((day) => ({ startsAt: day.startsAt.toISOString(), endsAt: day.endsAt.toISOString() })),
     lab: labFrom(lab),
     ...{ bench, members, scale, section, zone, revision, readCode },
   }

@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { acetanilide } from '@/test-support/plans'
 import { makeStep } from '../operations/makeStep'
 import { measurementIn } from '../operations/readings'
@@ -10,7 +11,7 @@ import { correctedRange } from './melting'
 import { longestPicture } from './observation'
 import { indexAt20C } from './refraction'
 import { entryKinds, isApart, labelOf, shows, valueOf, type EntryKind } from './registry'
-import { retention } from './spots'
+import { retention, uRetention } from './spots'
 
 const step = (key: OperationKey): Step => makeStep(key, { id: 'x', title: asWords('It') }, acetanilide)
 const other = '01HZZZZZZZZZZZZZZZZZZZ0009'
@@ -37,7 +38,7 @@ const good: Record<EntryKind, [body: object, taken: OperationKey, label: string,
   window: [{ lowC: 134, highC: 144 }, 'distil', 'Window widened', '134–144 °C: it reads low'],
   press: [{ mark: 'onset' }, 'reflux', 'Onset of reflux', ''],
   tube: [{ tube: 'sample', event: 'none' }, 'test', 'sample: no sign', ''],
-  spots: [{ frontMM: 60, spots: [{ of: 'crude', mm: 21 }] }, 'thin-layer', 'Plate', 'crude Rf 0.35'],
+  spots: [{ frontMM: 60, spots: [{ of: 'crude', mm: 21 }] }, 'thin-layer', 'Plate', 'crude Rf 0.35 ± 0.01'],
   note: [{ slot: 'sample slot', text: 'A3' }, 'send', 'Sample slot', 'A3'],
   observation: [{ text: 'two layers', colour: 'brown' }, 'charge', 'Seen', 'brown: two layers'],
   step: [{ title: 'Wash again', operation: 'wash' }, 'wash', 'Step put in after it', 'Wash again'],
@@ -178,4 +179,30 @@ test('what an operation says that it takes, its step takes', () => {
     for (const each of entries)
       expect([key, each.kind, problemWith(entrySchema(each), step(key))]).toEqual([key, each.kind, null])
   }
+})
+
+test('a retention factor by hand: 21 of 60 mm, each read to half a millimetre', () => {
+  // u(mm) = 0.5/√3 = 0.2887; u(Rf) = 0.2887/60·√(1 + 0.35²) = 0.00510.
+  expect(uRetention(21, 60)).toBeCloseTo(0.0051, 5)
+  expect(retention(21, 60)).toBeCloseTo(0.35, 12)
+})
+
+describe('bodies that nobody would write', () => {
+  const anything = fc.anything({ withDate: true, withNullPrototype: false, maxDepth: 2 })
+  test.each(entryKinds)('%s: taken as they are, or refused in words', (kind) => {
+    fc.assert(
+      fc.property(
+        fc.oneof(anything, fc.record(Object.fromEntries(Object.keys(good[kind][0]).map((key) => [key, anything])))),
+        (body) => {
+          try {
+            const read = entrySchema(entry(kind, body as object, { reason: 'x', ...more[kind] }))
+            expect(typeof valueOf(read)).toBe('string')
+          } catch (error) {
+            expect([(error as Error).name, (error as Error).message.length > 3]).toEqual(['ValidationError', true])
+          }
+        },
+      ),
+      { numRuns: 60 },
+    )
+  })
 })

@@ -5,6 +5,16 @@ import { entered, ofKind, type Measurement } from './measurement'
 /** Retention factor: how far a spot went, of how far the front went. */
 export const retention = (mm: number, frontMM: number): number => mm / frontMM
 
+/** A spot and a front are read to half a millimetre: a rectangular distribution of ±0.5 mm. */
+const uMM = 0.5 / Math.sqrt(3)
+
+/** Standard uncertainty of a retention factor from reading both distances; they are independent (GUM 5.1.2). */
+export const uRetention = (mm: number, frontMM: number): number => (uMM / frontMM) * Math.hypot(1, retention(mm, frontMM))
+
+/** A retention factor in print, with twice its standard uncertainty. */
+export const writeRetention = (mm: number, frontMM: number): string =>
+  `Rf ${writeNumber(retention(mm, frontMM), 2)} ± ${writeNumber(2 * uRetention(mm, frontMM), 2)}`
+
 /** As many spots as a plate of the bench has room for. */
 export const mostSpots = 12
 
@@ -30,7 +40,7 @@ export const spots = entered({
   ends: true,
   refused: 'plate',
   label: () => 'Plate',
-  value: ({ frontMM, spots: all }) => all.map(({ of, mm }) => `${of} Rf ${writeNumber(retention(mm, frontMM), 2)}`).join(', '),
+  value: ({ frontMM, spots: all }) => all.map(({ of, mm }) => `${of} ${writeRetention(mm, frontMM)}`).join(', '),
 })
 
 /** A plate: how far the front went, and each spot. */

@@ -1,4 +1,5 @@
 /** What a group does beside the plan: steps of its own, clocks, calls, two tablets at once, material put together. */
+import fc from 'fast-check'
 import { acetanilide } from '@/test-support/plans'
 import { TestLog } from '@/test-support/entries'
 import { stepContents } from '../operations/vessel/contents'
@@ -273,4 +274,32 @@ test('an own step’s table is the plan’s', () => {
   const log = new TestLog()
   log.add(first, 'step', { title: 'More', operation: 'charge', line: 'aniline' })
   expect(fold(log).planned).toEqual(reactionTable(acetanilide))
+})
+
+test('two tablets in any order and with repeated deliveries come to one state', () => {
+  const log = new TestLog()
+  const start = log.done(first)
+  const put = log.add(first, 'step', { title: 'More', operation: 'charge', line: 'aniline' }, { seen: start.id })
+  log.difference(chargeAniline, 27.5, 23.5)
+  const vessel = log.add(first, 'vessel', { label: 'A', what: 'x', why: 'colour' }, { seen: put.id })
+  log.reading(ownStepId(put), 'full', 24.5, 2, { seen: put.id })
+  log.reading(ownStepId(put), 'empty', 23.5, 2, { seen: vessel.id })
+  log.reading(ownStepId(put), 'empty', 23.4, 2, { seen: vessel.id })
+  log.add(first, 'timer', { label: 'x', minutes: 1, repeats: true }, { seen: start.id })
+  const hand = log.add(chargeAniline, 'hand', { text: '' }, { seen: start.id })
+  log.add(chargeAniline, 'answer', { of: hand.id, text: '' }, { seen: hand.id })
+  log.add(first, 'emptied', { of: vessel.id, how: 'combined', into: 'B' }, { seen: vessel.id })
+  log.add(chargeAniline, 'skip', {}, { reason: 'x', seen: hand.id })
+  log.add(chargeAniline, 'again', {}, { reason: 'more', seen: hand.id })
+  const said = JSON.stringify(fold(log))
+  fc.assert(
+    fc.property(
+      fc.shuffledSubarray(log.entries, { minLength: log.entries.length }),
+      fc.array(fc.nat(log.entries.length - 1)),
+      (order, twice) => {
+        const delivered = [...order, ...twice.map((at) => order[at]!)]
+        expect(JSON.stringify(foldRun(acetanilide, 1, delivered))).toBe(said)
+      },
+    ),
+  )
 })

@@ -39,6 +39,9 @@ export function AllDone({ run, readCode }: { run: RunState; readCode: string | n
         <State level={results.judgement.level}>{results.judgement.words}</State>
       </p>
       <p>{results.judgement.evidence}</p>
+      <p>
+        <a href="/bench/record">Our record, to read and print</a>
+      </p>
       {readCode && (
         <p>
           To read this run later, also after the session, type <b className="fig">{readCode}</b> where a bench code is asked for.

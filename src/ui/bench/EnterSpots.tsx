@@ -1,7 +1,7 @@
 import { useState } from 'react'
-import { mostSpots, retention } from '@/core/measurements/spots'
+import { mostSpots, writeRetention } from '@/core/measurements/spots'
 import { readNumber } from '@/core/quantity/readQuantity'
-import { writeNumber } from '@/core/quantity/write'
+import { PlatePicture } from './PlatePicture'
 import type { Write } from './write'
 
 /** A plate: how far the front went, and each spot with what it is of. */
@@ -27,6 +27,16 @@ export function EnterSpots({ step, write }: { step: string; write: Write }) {
   }
   return (
     <>
+      <PlatePicture
+        frontMM={frontMM}
+        spots={rows.map(({ of, mm }) => ({ of, mm: number(mm) }))}
+        onFront={(mm) => setFront(String(mm))}
+        onSpot={(mm) => {
+          const empty = rows.findIndex((row) => row.mm.trim() === '')
+          if (empty >= 0) put(empty, { mm: String(mm) })
+          else if (rows.length < mostSpots) setRows([...rows, { of: '', mm: String(mm) }])
+        }}
+      />
       <div className="plate">
         <label>
           front, mm
@@ -52,7 +62,7 @@ export function EnterSpots({ step, write }: { step: string; write: Write }) {
                 value={row.mm}
                 onChange={(event) => put(index, { mm: event.currentTarget.value })}
               />
-              <span className="fig">{mm !== null && frontMM ? `Rf ${writeNumber(retention(mm, frontMM), 2)}` : ''}</span>
+              <span className="fig">{mm !== null && frontMM ? writeRetention(mm, frontMM) : ''}</span>
             </div>
           )
         })}

@@ -1,6 +1,5 @@
 'use client'
 
-import Link from 'next/link'
 import type { ReactNode } from 'react'
 import type { Plan } from '@/core/plan/plan'
 import { lineName } from '@/core/plan/lineName'
@@ -21,10 +20,12 @@ interface Props {
   plan: Plan
   title: string
   section: string
-  room: string
+  /** Where it is, and of which revision; a bench does not ask. */
+  room?: string
+  revision?: number
   zone: string
-  session: string
-  revision: number
+  /** The way back. */
+  back: ReactNode
   days: { startsAt: string; endsAt: string }[]
   run: { bench: number; members: string; scale: number; entries: Entry[] }
   figures: Readonly<Record<string, Readonly<Record<string, string>>>>
@@ -40,7 +41,7 @@ export function Record({
   section,
   room,
   zone,
-  session,
+  back,
   revision,
   days,
   run: { bench, members, scale, entries },
@@ -57,16 +58,14 @@ export function Record({
           {title}, bench {bench}
         </h1>
         <span className="sub">
-          {members}; {section}, {room};{' '}
+          {members}; {[section, room].filter(Boolean).join(', ')};{' '}
           {days
             .map(({ startsAt, endsAt }) => `${longDay(startsAt, zone)}, ${clockTime(startsAt, zone)}–${clockTime(endsAt, zone)}`)
             .join('; ')}
-          ; plan revision {revision}, scale {scale}
+          {revision === undefined ? '' : `; plan revision ${revision}`}; scale {scale}
         </span>
         <div className="actions">
-          <Link className="btn btn-quiet" href={`/class/${session}`}>
-            The board
-          </Link>
+          {back}
           {print}
         </div>
       </div>

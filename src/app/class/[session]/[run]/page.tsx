@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import Link from 'next/link'
 import { notFound } from 'next/navigation'
 import { figuresInWords } from '@/core/operations/wordFigures'
 import { scalePlan } from '@/core/edit/scalePlan'
@@ -23,7 +24,12 @@ export default async function RecordPage({ params }: { params: Promise<{ session
     <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
       <main className="page-only record-page">
         <Record
-          {...{ plan, title, section, room, zone, session }}
+          {...{ plan, title, section, room, zone }}
+          back={
+            <Link className="btn btn-quiet" href={`/class/${session}`}>
+              The board
+            </Link>
+          }
           revision={revision.number}
           days={days.filter(({ cancelled }) => !cancelled).map(({ startsAt, endsAt }) => ({ startsAt, endsAt }))}
           run={{ bench: run.bench, members: run.members, scale: run.scale, entries: run.entries }}

@@ -1,0 +1,37 @@
+import type { Metadata } from 'next'
+import Link from 'next/link'
+import { redirect } from 'next/navigation'
+import { scalePlan } from '@/core/edit/scalePlan'
+import { figuresInWords } from '@/core/operations/wordFigures'
+import { reactionTable } from '@/core/reaction/reactionTable'
+import { benchHere } from '@/server/actor'
+import { may } from '@/server/rights'
+import { viewRun } from '@/server/runs'
+import { PrintButton } from '@/ui/class/PrintButton'
+import { Record } from '@/ui/run/Record'
+
+export const metadata: Metadata = { title: 'Our record' }
+
+/** The record of a bench's own run, for the group: with its code on the day, later with its code for reading. */
+export default async function OwnRecordPage() {
+  const bench = await benchHere()
+  if (!bench || !may(bench, 'run.read', { course: bench.course, run: bench.run })) redirect('/bench')
+  const { plan, section, zone, days, bench: number, members, scale, entries, lab } = await viewRun(bench.run)
+  const scaled = scalePlan(plan, scale)
+  return (
+    <main className="page-only record-page">
+      <Record
+        {...{ plan, section, zone, days }}
+        title={plan.title}
+        run={{ bench: number, members, scale, entries }}
+        figures={figuresInWords(scaled, reactionTable(scaled), lab)}
+        back={
+          <Link className="btn btn-quiet" href="/bench">
+            Our bench
+          </Link>
+        }
+        print={<PrintButton />}
+      />
+    </main>
+  )
+}
