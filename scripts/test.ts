@@ -107,7 +107,7 @@ export async function test(args: string[]): Promise<void> {
         served[0]!.beginning = empty
         return served
       })
-      add(await timed('browser', () => playwright(folder, file, { MOZLE_STANDS: JSON.stringify(stands) })))
+      add(await timed('browser', () => playwright(folder, file, { MOZLE_STANDS: JSON.stringify(stands), MOZLE_BUILT: built })))
     }
     if (what.includes('load')) {
       // What the browser tests left running would be measured too.

@@ -5,10 +5,12 @@ import type { Lab } from '@/core/lab/lab'
 import { windowOf } from '@/core/operations/distil/receivers'
 import { type DistilBlanks } from '@/core/operations/distil/blanks'
 import { blanksOf, contextOf } from '@/core/operations/planners'
+import { headsIn } from '@/core/measurements/head'
 import type { EntryBodies } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
 import type { StepState } from '@/core/run/stepState'
 import { measuredOf } from '@/core/run/measured'
+import { HeadTaps } from './HeadTaps'
 import { Question } from './Question'
 import { readingOf } from './readingOf'
 import { SideBySide, type Face } from './SideBySide'
@@ -43,26 +45,30 @@ export function EnterHead({
   const [texts, setTexts] = useState({ volume: '', head: '' })
   const [field, setField] = useState<'volume' | 'head'>(first ? 'head' : 'volume')
   const [problem, setProblem] = useState<string>()
-  const [asked, setAsked] = useState<string>()
+  const [asked, setAsked] = useState<{ question: string; body: EntryBodies['head'] }>()
   const [widening, setWidening] = useState(false)
   const step = state.step.id
-  const take = (kept?: string) => {
+  const take = () => {
     const volume = first ? ({ ok: true, value: { value: 0, decimals: 1 } } as const) : readingOf(texts.volume, 'mL', estimated)
     const head = readingOf(texts.head, '°C', estimated)
     if (!volume.ok) return setProblem(`Volume: ${volume.problem}`)
     if (!head.ok) return setProblem(`Head: ${head.problem}`)
-    const body: EntryBodies['head'] = {
+    line({
       volumeML: volume.value.value,
       volumeDecimals: volume.value.decimals,
       headC: head.value.value,
       decimals: head.value.decimals,
-      ...(kept === undefined ? {} : { asked: kept }),
-    }
-    const question = kept === undefined ? ask(run, draftOf('head', step, body)) : null
-    if (question) return setAsked(question)
-    write('head', step, body)
+    })
   }
-  if (asked) return <Question question={asked} onCorrect={() => setAsked(undefined)} onKeep={() => take(asked)} />
+  const line = (body: EntryBodies['head'], kept?: string) => {
+    const question = kept === undefined ? ask(run, draftOf('head', step, body)) : null
+    if (question) return setAsked({ question, body })
+    write('head', step, { ...body, ...(kept === undefined ? {} : { asked: kept }) })
+  }
+  if (asked)
+    return (
+      <Question question={asked.question} onCorrect={() => setAsked(undefined)} onKeep={() => line(asked.body, asked.question)} />
+    )
   if (widening) {
     const context = contextOf(run.plan, run.planned, state.step, lab, measuredOf(run))
     return (
@@ -75,8 +81,10 @@ export function EnterHead({
     )
   }
   const toHead = field === 'volume' && texts.head === ''
+  const last = headsIn(state.standing).at(-1)?.body
   return (
     <>
+      {last && <HeadTaps last={last} onTap={line} />}
       <SideBySide
         faces={first ? [headFace] : [volumeFace, headFace]}
         texts={texts}
