@@ -197,6 +197,11 @@ test('a distillation: first drop, volume and head, what is left, the window wide
   await go(bench, 'That was the last drop')
   await expect(title(bench)).toHaveText('Distil between')
   await writeReading(bench, '87.0')
+  // A single tap is a line: so much more, at what the head does against the line before.
+  await go(bench, '5 mL')
+  await go(bench, '5.0 mL at 88.0 °C')
+  await expect(wrote(bench)).toContainText('Head at 5.0 mL')
+  await expect(bench.getByRole('button', { name: '10.0 mL at 88.0 °C' })).toBeVisible()
   await readHead(bench, '6.0', '106.0')
   await go(bench, 'That was the last drop')
   await writeReading(bench, '107.0')
