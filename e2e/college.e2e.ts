@@ -74,7 +74,7 @@ test('from the first page to a section of twelve groups from a file with three b
   await expect(page.getByRole('alert').filter({ hasText: 'such as m.weber' })).toBeVisible()
   await page.getByLabel('Signs in as').fill('haddad')
   await press(page, 'Invite')
-  const invitation = await page.getByLabel('Link for Noor Haddad').inputValue()
+  const invitation = await page.getByRole('textbox', { name: 'Link for Noor Haddad' }).inputValue()
   const guest = await (await browser.newContext({ baseURL: at })).newPage()
   await guest.goto(invitation)
   await expectAccessible(guest)

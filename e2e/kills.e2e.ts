@@ -35,16 +35,16 @@ test('kill -9 of the application and of the database while a bench writes', asyn
     const stand = JSON.parse(line!) as KillStand
     const bench = await openBench(browser, stand.code, stand.base)
     const before = Number(/\d+/.exec(await bench.getByRole('status').first().innerText())?.[0] ?? '1')
-    const written = 40
+    const written = 20
     const seen = bench.getByRole('region', { name: 'What we see' })
     for (let index = 0; index < written; index++) {
       await bench.getByRole('button', { name: 'Write what we see' }).click()
       await seen.getByLabel('What we see, in our words').fill(`seen ${index + 1}`)
       await seen.getByRole('button', { name: 'Write it down' }).click()
       // In the middle of an answer, and in the middle of an append.
-      if (index === 10) process.kill(pidIn(stand.records[0]!), 'SIGKILL')
-      if (index === 25) process.kill(pidIn(stand.records[1]!), 'SIGKILL')
-      if (index === 33) process.kill(pidIn(stand.records[0]!), 'SIGKILL')
+      if (index === 4) process.kill(pidIn(stand.records[0]!), 'SIGKILL')
+      if (index === 10) process.kill(pidIn(stand.records[1]!), 'SIGKILL')
+      if (index === 15) process.kill(pidIn(stand.records[0]!), 'SIGKILL')
     }
     await expect(bench.getByRole('status').first()).toContainText(`all ${before + written} entries in the book`, {
       timeout: 90_000,

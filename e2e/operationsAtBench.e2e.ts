@@ -141,6 +141,10 @@ test('while something is added the temperature is written, and above its ceiling
   ] as const) {
     await go(bench, 'Write a temperature')
     await writeReading(bench, shown)
+    if (shown === '24') {
+      await expect(bench.getByRole('alertdialog')).toContainText('24 °C is above the 20 °C of the plan')
+      await go(bench, 'It is right, write it down')
+    }
     await expect(figures(bench)).toContainText(said)
   }
   await go(bench, 'Done')

@@ -7,11 +7,11 @@ import type { RunState } from '@/core/run/foldRun'
 import type { StepState } from '@/core/run/stepState'
 import { AlsoButton } from './AlsoButton'
 import { EnterDone } from './EnterDone'
+import { EnterNumber } from './EnterNumber'
 import { later } from './later'
 import type { Write } from './write'
 
 const EnterHead = later(() => import('./EnterHead').then((module) => module.EnterHead))
-const EnterNumber = later(() => import('./EnterNumber').then((module) => module.EnterNumber))
 const EnterWords = later(() => import('./EnterWords').then((module) => module.EnterWords))
 const EnterPair = later(() => import('./EnterPair').then((module) => module.EnterPair))
 const EnterSpots = later(() => import('./EnterSpots').then((module) => module.EnterSpots))

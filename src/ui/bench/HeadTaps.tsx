@@ -5,14 +5,25 @@ import type { EntryBodies } from '@/core/run/entry'
 const stepsML = [0.5, 1, 2, 5] as const
 const changesK = [-1, 0, 1, 2] as const
 
+/** What a tap stood for last: the pad begins anew with each line. */
+let lastML = 1
+
 /** A line of the distillation by a single tap: so much more in the receiver, and what the head does against the line before. */
 export function HeadTaps({ last, onTap }: { last: EntryBodies['head']; onTap: (body: EntryBodies['head']) => void }) {
-  const [stepML, setStepML] = useState<number>(1)
+  const [stepML, setStepML] = useState(lastML)
   return (
     <div className="head-taps">
       <div className="choice four" role="group" aria-label="A tap stands for so much more">
         {stepsML.map((each) => (
-          <button key={each} type="button" aria-pressed={stepML === each} onClick={() => setStepML(each)}>
+          <button
+            key={each}
+            type="button"
+            aria-pressed={stepML === each}
+            onClick={() => {
+              lastML = each
+              setStepML(each)
+            }}
+          >
             {each} mL
           </button>
         ))}
