@@ -48,7 +48,8 @@ export async function serve(options: {
   )
   const address = `http://127.0.0.1:${port}`
   const until = Date.now() + 60_000
-  while (Date.now() < until && child.exitCode === null) {
+  // One that was killed has a signal and no exit code.
+  while (Date.now() < until && child.exitCode === null && child.signalCode === null) {
     try {
       if ((await fetch(`${address}/api/health`)).ok) return { address, process: child }
     } catch {
