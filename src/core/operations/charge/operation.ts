@@ -6,7 +6,7 @@ export const charge: Operation = {
   name: 'charge',
   says: [
     'Measure {@portion} of {@line} by {@measure} with {@device}, from {@container}.',
-    'The bench is asked when it is {@mayDiffer} or more.',
+    'The bench is asked when it is off the plan by more than {@mayDiffer}.',
   ],
   danger: '',
   make: (base, plan) => {
