@@ -12,7 +12,7 @@ import type { Entry } from './entry'
 import { entrySchema } from './entrySchema'
 import { problemInRun } from './fitsStep'
 import { foldRun } from './foldRun'
-import { ownStepId, puttable } from './ownSteps'
+import { ownStepId, puttable, putWants } from './ownSteps'
 import { goesOnWithG, ownShare } from './pools'
 
 const fold = (log: TestLog) => foldRun(acetanilide, 1, log.entries)
@@ -79,6 +79,21 @@ describe('a step of one’s own', () => {
     const known = new TestLog()
     known.add(chargeAniline, 'step', { title: 'Swirl', effect: 'stays' })
     expect(after(known).contents.map(({ line }) => line.id)).toContain('aniline')
+  })
+
+  test('asks for what it needs, and charges as the plan measures that line', () => {
+    expect(['charge', 'weigh', 'dry', 'melt', 'wash'].map(putWants)).toEqual(['line', 'sample', 'sample', 'sample', null])
+    const log = new TestLog()
+    for (const planned of acetanilide.steps)
+      if (planned.kind === 'charge') {
+        const put = log.add(first, 'step', { title: 'More', operation: 'charge', line: planned.line })
+        expect(named(log, ownStepId(put)).step).toMatchObject({
+          ...{ line: planned.line, measure: planned.measure, container: planned.container, device: planned.device, portion: 0 },
+        })
+      }
+    // What no step charges is measured as it is dispensed.
+    const water = log.add(first, 'step', { title: 'Water', operation: 'charge', line: 'hot-water' })
+    expect(named(log, ownStepId(water)).step).toMatchObject({ line: 'hot-water', measure: 'volume' })
   })
 
   test.each(puttable)('%s can be put in with what it wants', (operation) => {
@@ -155,9 +170,13 @@ describe('calls', () => {
     const hand = log.add(first, 'hand', { text: '' })
     const cut = log.add(first, 'incident', { what: 'cut', who: '', text: '' })
     expect(openCalls(fold(log).calls).map(({ entry }) => entry.id)).toEqual([hand.id, cut.id])
+    // In the order in which they happened, not in that of the steps.
+    const before = log.add(chargeAniline, 'hand', { text: '' }, { at: '2026-11-17T12:00:00.000Z' })
+    expect(fold(log).calls.map(({ entry }) => entry.id)).toEqual([before.id, hand.id, cut.id])
+    log.add(chargeAniline, 'answer', { of: before.id, text: '' })
     log.add(first, 'answer', { of: hand.id, text: '' })
     expect(openCalls(fold(log).calls).map(({ entry }) => entry.id)).toEqual([cut.id])
-    expect(fold(log).calls).toHaveLength(2)
+    expect(fold(log).calls).toHaveLength(3)
     // More was said of it after somebody had been there.
     log.add(first, 'answer', { of: cut.id, text: '' })
     log.add(first, 'incident', { what: 'cut', who: 'one of us', text: '' }, { supersedes: cut.id, reason: 'more was said' })

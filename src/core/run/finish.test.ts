@@ -87,6 +87,8 @@ describe('a hold', () => {
       )[1],
     ).toBe('doubt: 5 of 30 min inside 115–125 °C, by the readings. It stands above the band.')
     expect(held(hold, [[0, 110]], 1)[1]).toContain('below the band')
+    // Both ends belong to the band.
+    for (const edge of [115, 125]) expect(held(hold, [[0, edge]], 1)[1]).toMatch(/^open: 0 of 30 min/)
   })
   test('without a band or a reading says its clock alone', () => {
     expect(held(hold, [], 20)).toEqual(['open: About 10 min to go.'])
@@ -109,6 +111,7 @@ test('a pH against its window', () => {
   const read = (value: number) => finish(set, (log, id) => log.reading(id, 'pH', value, 1, {}, ''))
   expect(read(2)).toEqual(['good: pH 2.0: within 1.0 to 2.0.'])
   expect(read(2.1)).toEqual(['open: pH 2.1: still above 1.0 to 2.0.'])
+  expect(read(1)).toEqual(['good: pH 1.0: within 1.0 to 2.0.'])
   expect(read(0.9)[0]).toContain('still below')
   expect(finish(withStep('set-ph'), (log, id) => log.reading(id, 'pH', 2, 1, {}, ''))).toEqual([])
 })

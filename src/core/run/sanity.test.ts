@@ -109,6 +109,10 @@ describe('against the other benches', () => {
     expect(melted(102)).toContain('melt at about 114 °C')
   })
 
+  test('boiling and other places of a plate are no weighings', () => {
+    expect(Object.keys(usualOfClass(class_)).sort()).toEqual(['dry', 'melt'])
+  })
+
   test('steps that nobody else has reached ask nothing', () => {
     const log = new TestLog()
     log.reading('dry', 'empty', 31.2)
