@@ -1,3 +1,4 @@
+import { ulid } from 'ulid'
 /** A college from its first page through its terms: people, groups, sessions that change, and what is kept of whom. */
 import { Op, QueryTypes, type Sequelize } from 'sequelize'
 import { emptyDatabase } from '@/test-support/database'
@@ -47,7 +48,7 @@ import {
   withdraw,
 } from './people'
 import { listPreparations } from './preparations'
-import { subjectOfSession, viewSession } from './sessions'
+import { isOver, subjectOfSession, viewSession } from './sessions'
 import { addGroup, anotherDay, cancelSession, changeSession, checkSession, createSession, splitSession } from './setSessions'
 import {
   addSection,
@@ -319,6 +320,18 @@ describe('sections and groups', () => {
     await forgetOld(at(1))
     expect((await Student.findByPk(bakari.id))!.name).toBeNull()
     expect(last.endsAt.getTime()).toBeLessThan(at(1).getTime())
+    // Who was never in a session counts from when the name was written.
+    const written = new Date('2050-01-15T00:00:00Z')
+    const never = await Student.create({
+      id: ulid(written.getTime()),
+      studentGroup: bakari.studentGroup,
+      name: 'Never Here',
+      place: 90,
+    })
+    await forgetOld(new Date('2050-07-14T00:00:00Z'))
+    expect((await Student.findByPk(never.id))!.name).toBe('Never Here')
+    await forgetOld(new Date('2050-07-16T00:00:00Z'))
+    expect((await Student.findByPk(never.id))!.name).toBeNull()
     await changeCollege({ title: 'Quillmere College', zone: 'UTC', keepNamesMonths: 0, words: plainWords })
   })
 })
@@ -398,6 +411,11 @@ describe('sessions that change', () => {
     expect(await at(later.code!, '2027-03-08T10:00:00Z')).toBe('open')
     expect(await at(first.readCode!, '2027-03-08T10:00:00Z')).toBe('reading')
     expect((await placesOfRuns({ code: later.code! })).map(({ session }) => session)).toEqual([second.id])
+    // Over is what is over on its last day, from whichever of its days it is asked.
+    for (const each of view.days) {
+      expect(await isOver(each.id, new Date('2027-03-08T14:00:00Z'))).toBe(false)
+      expect(await isOver(each.id, new Date('2027-03-08T16:00:00Z'))).toBe(true)
+    }
     // A code that is replaced is that of its day alone.
     const { code } = await newBenchCode(first.id, second.id)
     expect(await at(later.code!, '2027-03-08T10:00:00Z')).toBeUndefined()

@@ -103,7 +103,10 @@ describe('every route and page asks for its right', () => {
     ]
     for (const file of files.filter((name) => name.endsWith('page.tsx') && !open.includes(name))) {
       const text = readFileSync(path.join(app, file), 'utf8')
-      expect([file, /await visitor\([^;]*'[a-z]+\.[a-z]+'|await collegeVisitor\(|!may\(bench, 'run\.read'/.test(text)]).toEqual([file, true])
+      expect([file, /await visitor\([^;]*'[a-z]+\.[a-z]+'|await collegeVisitor\(|!may\(bench, 'run\.read'/.test(text)]).toEqual([
+        file,
+        true,
+      ])
     }
   })
 })

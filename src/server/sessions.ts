@@ -1,4 +1,4 @@
-import { QueryTypes } from 'sequelize'
+import { Op, QueryTypes } from 'sequelize'
 import { substanceOf, type Plan } from '@/core/plan/plan'
 import { madeLine } from '@/core/edit/sequence'
 import { days, lengthOf } from '@/core/plan/duration'
@@ -58,6 +58,14 @@ export async function subjectOfSession(id: string): Promise<Subject> {
   const section = session && (await Section.findByPk(session.section))
   if (!section) throw new Refusal(404, 'There is no such lab session.')
   return { course: section.course }
+}
+
+/** Whether the last day of a session's runs is over. */
+export async function isOver(id: string, now = new Date()): Promise<boolean> {
+  const session = await LabSession.findByPk(id, { rejectOnEmpty: true })
+  const first = session.goesOnFrom ?? session.id
+  const last = await LabSession.max<Date, LabSession>('endsAt', { where: { [Op.or]: [{ id: first }, { goesOnFrom: first }] } })
+  return new Date(last) < now
 }
 
 /** Ids of the runs of a session. */

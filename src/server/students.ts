@@ -1,5 +1,5 @@
 import { Op, QueryTypes, type Transaction } from 'sequelize'
-import { ulid } from 'ulid'
+import { encodeTime, ulid } from 'ulid'
 import { mostGroups, type GroupNames } from '@/core/classroom/groupsText'
 import { database } from '@/data/connect'
 import { Beside, CollegeRow, EntryRow, LabSession, Run, RunStudent, Section, Student, StudentGroup } from '@/data/models'
@@ -288,6 +288,11 @@ export async function forgetWords(runs: readonly string[]): Promise<number> {
   })
 }
 
+/** Each run with the end of its last day. */
+const lastDays = `SELECT run.id AS run, GREATEST(first.ends_at, COALESCE(MAX(later.ends_at), first.ends_at)) AS ends_at
+  FROM run JOIN lab_session first ON first.id = run.session LEFT JOIN run_day d ON d.run = run.id LEFT JOIN lab_session later ON later.id = d.session
+  GROUP BY run.id`
+
 /** Forgets students whose last session lies further back than names are kept, and the free words and pictures of sessions as long ago. @returns how many students */
 export async function forgetOld(now = new Date()): Promise<number> {
   const college = await CollegeRow.findOne()
@@ -295,13 +300,14 @@ export async function forgetOld(now = new Date()): Promise<number> {
   const before = new Date(now)
   before.setUTCMonth(before.getUTCMonth() - college.keepNamesMonths)
   const rows = await database().query<{ id: string }>(
-    `SELECT p.id FROM student p JOIN run_student m ON m.student = p.id JOIN run r ON r.id = m.run JOIN lab_session l ON l.id = r.session
-     WHERE p.name IS NOT NULL GROUP BY p.id HAVING MAX(l.ends_at) < :before`,
-    { replacements: { before }, type: QueryTypes.SELECT },
+    `SELECT p.id FROM student p LEFT JOIN run_student m ON m.student = p.id LEFT JOIN (${lastDays}) r ON r.run = m.run
+     WHERE p.name IS NOT NULL GROUP BY p.id HAVING COALESCE(MAX(r.ends_at) < :before, p.id < :made)`,
+    // Who was never in a session counts from when the name was written, which its id says.
+    { replacements: { before, made: encodeTime(before.getTime(), 10) }, type: QueryTypes.SELECT },
   )
   await forget(rows.map(({ id }) => id))
   const over = await database().query<{ id: string }>(
-    'SELECT r.id FROM run r JOIN lab_session l ON l.id = r.session JOIN entry e ON e.run = r.id JOIN beside b ON b.entry = e.id WHERE l.ends_at < :before GROUP BY r.id',
+    `SELECT r.run AS id FROM (${lastDays}) r JOIN entry e ON e.run = r.run JOIN beside b ON b.entry = e.id WHERE r.ends_at < :before GROUP BY r.run`,
     { replacements: { before }, type: QueryTypes.SELECT },
   )
   await forgetWords(over.map(({ id }) => id))

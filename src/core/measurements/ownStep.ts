@@ -1,6 +1,14 @@
 import { ownEffects } from '../plan/lists'
 import { entered } from './measurement'
 
+/** What is left after work that the program does not know, in words. */
+export const effectWords: Readonly<Record<(typeof ownEffects)[number], string>> = {
+  stays: 'nothing left the vessel',
+  'goes into another vessel': 'all went into another vessel',
+  'only the product is left': 'only the product is left',
+  'the vessel was empty': 'the vessel was empty before',
+}
+
 /** A step of the group's own is put in after the one that it is written in; its readings belong to it. What it is stands in its operation, or in its title alone. */
 export const ownStep = entered({
   schema: ({ object, string }) =>
@@ -21,4 +29,14 @@ export const ownStep = entered({
   refused: 'further step',
   label: () => 'Step put in after it',
   value: ({ title }) => title,
+})
+
+/** What work that the program does not know has done to what is in the vessel: somebody says it, and it is unknown no longer. */
+export const contents = entered({
+  schema: ({ object, string }) => object({ effect: string().oneOf(ownEffects).required() }),
+  always: true,
+  apart: true,
+  refused: 'word about what is in the vessel',
+  label: () => 'In the vessel',
+  value: ({ effect }) => effectWords[effect],
 })

@@ -12,7 +12,7 @@ import type { BodyOf, Entered, Measurement } from './measurement'
 import { melting, meltingRange } from './melting'
 import { again, ahead, confirmed, done, signature, skip, strike } from './moments'
 import { note, slot } from './note'
-import { ownStep } from './ownStep'
+import { contents, ownStep } from './ownStep'
 import { observation } from './observation'
 import { pH } from './pH'
 import { press } from './press'
@@ -74,6 +74,7 @@ export const entryKindsOf = {
   note,
   observation,
   step: ownStep,
+  contents,
   timer,
   stopped,
   hand,

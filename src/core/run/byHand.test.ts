@@ -12,7 +12,7 @@ import type { Entry } from './entry'
 import { entrySchema } from './entrySchema'
 import { problemInRun } from './fitsStep'
 import { foldRun } from './foldRun'
-import { ownStepId, puttable, putWants } from './ownSteps'
+import { leavesUnknown, ownStepId, puttable, putWants } from './ownSteps'
 import { goesOnWithG, ownShare } from './pools'
 
 const fold = (log: TestLog) => foldRun(acetanilide, 1, log.entries)
@@ -79,6 +79,27 @@ describe('a step of one’s own', () => {
     const known = new TestLog()
     known.add(chargeAniline, 'step', { title: 'Swirl', effect: 'stays' })
     expect(after(known).contents.map(({ line }) => line.id)).toContain('aniline')
+  })
+
+  test('what is in the vessel is unknown until somebody says it, and again when that is struck', () => {
+    const log = new TestLog()
+    const put = log.add(chargeAniline, 'step', { title: 'Something else' })
+    const inside = () => {
+      const { plan, planned, steps } = fold(log)
+      return stepContents(plan, planned)[steps.findIndex(({ step }) => step.id === chargeAniline) + 2]!.contents.map(
+        ({ line }) => line.id,
+      )
+    }
+    expect(inside()).not.toContain('aniline')
+    expect(leavesUnknown(named(log, ownStepId(put)).step)).toBe(true)
+    const said = log.add(ownStepId(put), 'contents', { effect: 'stays' })
+    expect(inside()).toContain('aniline')
+    expect(leavesUnknown(named(log, ownStepId(put)).step)).toBe(false)
+    log.add(ownStepId(put), 'strike', {}, { supersedes: said.id, reason: 'it was poured off' })
+    expect(inside()).not.toContain('aniline')
+    // Of work that is known nothing is said over.
+    log.add(chargeAniline, 'contents', { effect: 'the vessel was empty' })
+    expect(named(log, chargeAniline).step).toEqual(acetanilide.steps.find(({ id }) => id === chargeAniline))
   })
 
   test('asks for what it needs, and charges as the plan measures that line', () => {

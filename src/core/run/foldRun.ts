@@ -11,7 +11,7 @@ import type { Measurement, Net } from '../measurements/measurement'
 import { readability } from '../measurements/numbers'
 import { measurementIn } from '../operations/readings'
 import { inOrder } from './order'
-import { ownStepId, withOwnSteps } from './ownSteps'
+import { ownStepId, withContentsSaid, withOwnSteps } from './ownSteps'
 import { poolsOf, type Pool } from './pools'
 import type { SignatureState, StepState, Struck } from './stepState'
 import { vesselsOf, type OwnVessel } from './vessels'
@@ -59,7 +59,8 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
   for (const entry of unique) if (entry.supersedes !== null) successor.set(entry.supersedes, entry)
   const asPlanned = scalePlan(plan, scale)
   const planned = reactionTable(asPlanned)
-  const scaled = withOwnSteps(asPlanned, unique, (id) => successor.has(id))
+  const struckNow = (id: string) => successor.has(id)
+  const scaled = withContentsSaid(withOwnSteps(asPlanned, unique, struckNow), unique, struckNow)
   const putIn = new Map(unique.map((entry) => [ownStepId(entry), entry]))
   const byStep = groupByStep(unique)
   const byId = new Map(unique.map((entry) => [entry.id, entry]))

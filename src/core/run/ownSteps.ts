@@ -100,3 +100,22 @@ export function withOwnSteps(plan: Plan, entries: readonly Entry[], struck: (id:
     })
   return { ...plan, steps: plan.steps.flatMap((step) => [step, ...following(step.id)]) }
 }
+
+/** True for work of which nobody has said what it does to what is in the vessel. */
+export const leavesUnknown = (step: Step): boolean =>
+  step.kind === 'act' && step.own !== undefined && step.own.effect === undefined
+
+/** A plan with what a group has said of work that left its vessel unknown; the last that stands counts. */
+export function withContentsSaid(plan: Plan, entries: readonly Entry[], struck: (id: string) => boolean): Plan {
+  const said = new Map(
+    entries.flatMap((entry) =>
+      entry.kind === 'contents' && !struck(entry.id) ? [[entry.step, entry.body.effect] as const] : [],
+    ),
+  )
+  if (said.size === 0) return plan
+  const steps = plan.steps.map((step) => {
+    const effect = said.get(step.id)
+    return step.kind === 'act' && step.own && effect && leavesUnknown(step) ? { ...step, own: { ...step.own, effect } } : step
+  })
+  return { ...plan, steps }
+}

@@ -7,6 +7,7 @@ import type { Lab } from '@/core/lab/lab'
 import type { Plan } from '@/core/plan/plan'
 import type { Entry } from '@/core/run/entry'
 import { foldRun, type RunState } from '@/core/run/foldRun'
+import { leavesUnknown } from '@/core/run/ownSteps'
 import { type StepState } from '@/core/run/stepState'
 import { call } from '../call'
 import { State } from '../figures/State'
@@ -34,6 +35,7 @@ const RefusedEntries = later(() => import('./RefusedEntries').then((module) => m
 const Turn = later(() => import('./Turn').then((module) => module.Turn))
 const StrikePanel = later(() => import('./StrikePanel').then((module) => module.StrikePanel))
 const Besides = later(() => import('./Besides').then((module) => module.Besides))
+const SayContents = later(() => import('./SayContents').then((module) => module.SayContents))
 const WithoutNetwork = later(() => import('./WithoutNetwork').then((module) => module.WithoutNetwork))
 const AllDone = later(() => import('./AllDone').then((module) => module.AllDone))
 const IncidentPanel = later(() => import('./beside/IncidentPanel').then((module) => module.IncidentPanel))
@@ -308,6 +310,7 @@ function Due({
       ) : (
         <NothingDue state={state} />
       )}
+      {leavesUnknown(step) && state.status !== 'later' && <SayContents step={step.id} write={write} />}
       {turn && (
         <Turn
           key={`${step.id} ${round} ${turn}`}

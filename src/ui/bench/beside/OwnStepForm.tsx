@@ -1,6 +1,7 @@
 'use client'
 
 import { useState } from 'react'
+import { effectWords } from '@/core/measurements/ownStep'
 import { lineName } from '@/core/plan/lineName'
 import { ownEffects } from '@/core/plan/lists'
 import { isCharged, samplesOf } from '@/core/plan/plan'
@@ -87,7 +88,7 @@ export function OwnStepForm({ run, at, after, write, onClose }: PanelProps & { r
               aria-pressed={effect === each}
               onClick={() => setEffect(effect === each ? undefined : each)}
             >
-              {each === 'stays' ? 'nothing leaves the vessel' : each}
+              {effectWords[each]}
             </button>
           ))}
         </div>

@@ -1,9 +1,14 @@
+import { Refusal } from '@/server/refusal'
 import { route } from '@/server/route'
-import { runsOfSession, subjectOfSession } from '@/server/sessions'
+import { isOver, runsOfSession, subjectOfSession } from '@/server/sessions'
 import { forgetWords } from '@/server/students'
 
-/** Forgets the free words and pictures of a session; figures and entries stay. */
+/** Forgets the free words and pictures of a session that is over; figures and entries stay. */
 export const DELETE = route(
   { need: 'section.write', subject: ({ id }: { id: string }) => subjectOfSession(id), deed: 'forgot words' },
-  async ({ params }) => ({ forgotten: await forgetWords(await runsOfSession(params.id)) }),
+  async ({ params }) => {
+    if (!(await isOver(params.id)))
+      throw new Refusal(409, 'This session is not over: what its benches write is still needed. Forget it afterwards.')
+    return { forgotten: await forgetWords(await runsOfSession(params.id)) }
+  },
 )
