@@ -64,6 +64,12 @@ test('a hand, something that happened, a note: each reaches who it is for, is se
   await expect(needs).toContainText('Seen to by')
   await expect(bench.getByRole('status', { name: 'What happened' })).toContainText('Washed, bandaged')
 
+  // What happened has a record of its own.
+  await needs.getByRole('link', { name: 'The record of what happened' }).click()
+  await expect(other.getByRole('row', { name: /cut: left thumb, on the vial One 1 Set up/ })).toContainText('Washed, bandaged')
+  await expectAccessible(other)
+  await other.goBack()
+
   // A note to one bench, then to all; a bench says that it has read it.
   await other.getByLabel('To which bench').selectOption({ label: 'bench 1' })
   await other.getByLabel('What is said').fill('Turn the water on')

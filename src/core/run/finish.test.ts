@@ -5,6 +5,7 @@ import { addStep } from '../edit/addStep'
 import type { OperationKey } from '../operations/registry'
 import { changeStep } from '../plan/editPlan'
 import type { Plan } from '../plan/plan'
+import { runResults } from '../result/runResults'
 import { finishOf } from './finish'
 import { foldRun } from './foldRun'
 
@@ -162,4 +163,26 @@ test('a step that is over, or not yet due, says nothing', () => {
     }),
   ).toEqual([])
   expect(finish({ plan: acetanilide, id: 'crystallise' }, (log, id) => log.reading(id, 'portion', 20, 0, {}, 'mL'))).toEqual([])
+})
+
+test('how a sample looks is asked for where the plan wants it told, until it is', () => {
+  const plan = { ...acetanilide, wants: [{ quantity: 'appearance', sample: 'crude' }] }
+  const weigh = plan.steps.find((step) => step.kind === 'weigh')!.id
+  const asks = (seen: boolean, of: Plan = plan) =>
+    finish({ plan: of, id: weigh }, (log, id) => {
+      log.add(id, 'ahead', {}, { reason: 'x' })
+      if (seen) log.add(id, 'observation', { text: 'grey powder' })
+    })
+  expect(asks(false)).toEqual([expect.stringContaining('open: Write what we see, too')])
+  expect(asks(true)).toEqual([])
+  expect(asks(false, acetanilide)).toEqual([])
+  expect(asks(false, { ...plan, wants: [{ quantity: 'appearance', sample: 'purified' }] })).toEqual([])
+  // It stands among the results, in the words of the group.
+  const log = new TestLog()
+  expect(runResults(foldRun(plan, 1, log.entries)).outcomes).toEqual([])
+  const entry = log.add(weigh, 'observation', { text: 'a little tar', colour: 'grey' })
+  expect(runResults(foldRun(plan, 1, log.entries)).outcomes).toMatchObject([
+    { quantity: 'appearance', sample: 'crude', text: 'grey: a little tar', evidence: [entry.id] },
+  ])
+  expect(runResults(foldRun(acetanilide, 1, log.entries)).outcomes).toEqual([])
 })

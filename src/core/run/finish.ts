@@ -131,7 +131,15 @@ const clock: Sign = (state, run, nowMs) => {
   return { level: 'open', words: `About ${writeNumber(Math.max(1, Math.round(leftMin)), 0)} min to go.` }
 }
 
-const signs: readonly Sign[] = [clock, inBand, constant, gas, pH, dissolved, window, titres]
+/** How the sample looks, where the plan wants it told. */
+const looks: Sign = ({ step, standing }, run) => {
+  if (step.kind !== 'weigh' && step.kind !== 'dry') return null
+  const wanted = run.plan.wants?.some((want) => want.quantity === 'appearance' && (want.sample ?? step.sample) === step.sample)
+  if (!wanted || standing.some(({ kind }) => kind === 'observation')) return null
+  return { level: 'open', words: 'Write what we see, too: colour, crystals, powder or oil. The plan wants it told.' }
+}
+
+const signs: readonly Sign[] = [clock, inBand, constant, gas, pH, dissolved, window, titres, looks]
 
 /** How near a step is to its end, from what stands in it; nothing where it is over, or nothing tells. */
 export function finishOf(run: RunState, state: StepState, nowMs: number): Finish[] {

@@ -48,7 +48,7 @@ export function Board({ session, plan, runs, zone, startsAt, maySign, now: initi
         </b>{' '}
         benches have begun, <b className="fig">{finished}</b> are done.
       </p>
-      <Calls {...{ states, now, zone }} mayAnswer={maySign} onAnswered={(run, answered) => add({ [run]: answered })} />
+      <Calls {...{ session, states, now, zone }} mayAnswer={maySign} onAnswered={(run, answered) => add({ [run]: answered })} />
       {maySign && <Tell session={session} states={states} onSaid={add} />}
       <NowList states={states} now={now} startsAt={startsAt} />
       <button type="button" className="grid-behind no-print" aria-expanded={grid} onClick={() => setGrid(!grid)}>

@@ -1,5 +1,6 @@
 'use client'
 
+import Link from 'next/link'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import { openCalls, type Call } from '@/core/run/calls'
@@ -14,6 +15,7 @@ import type { Bench } from './bench'
 const unreadMs = 60_000
 
 interface Props {
+  session: string
   states: readonly Bench[]
   now: number
   zone: string
@@ -24,7 +26,7 @@ interface Props {
 const gravity = { incident: 0, hand: 1, message: 2 } as const
 
 /** Who needs a person, and why: what happened first, then hands that are up, figures that two tablets wrote, notes that nobody has read. */
-export function Calls({ states, now, zone, mayAnswer, onAnswered }: Props) {
+export function Calls({ session, states, now, zone, mayAnswer, onAnswered }: Props) {
   const calls = states
     .flatMap((bench) => openCalls(bench.state.calls).map((open) => ({ ...bench, open })))
     .filter(({ open }) => open.entry.kind !== 'message' || now - Date.parse(open.entry.at) > unreadMs)
@@ -43,7 +45,14 @@ export function Calls({ states, now, zone, mayAnswer, onAnswered }: Props) {
   if (calls.length + twice.length + seenTo.length === 0) return null
   return (
     <section aria-label="Needs a person" className="calls">
-      <h2 className="section-title">Needs a person</h2>
+      <h2 className="section-title">
+        Needs a person{' '}
+        {states.some(({ state }) => state.calls.some(({ entry }) => entry.kind === 'incident')) && (
+          <Link className="no-print" href={`/class/${session}/happened`}>
+            The record of what happened
+          </Link>
+        )}
+      </h2>
       <ul className="sheet-list">
         {calls.map(({ run, open }) => (
           <CallRow key={open.entry.id} {...{ run, open, now, zone, mayAnswer, onAnswered }} />

@@ -1,3 +1,4 @@
+import { behindMin } from '@/core/run/behind'
 import type { RunState } from '@/core/run/foldRun'
 import type { Bench } from './bench'
 import { NowWords } from './NowWords'
@@ -11,7 +12,7 @@ export function NowList({ states, now, startsAt }: { states: Bench[]; now: numbe
       <h2 className="section-title">Benches now</h2>
       <ul className="sheet-list">
         {sorted.map(({ run, state }) => (
-          <li key={run.id}>
+          <li key={run.id} className={late(state) || behindMin(state, startsAt, now) !== null ? 'late' : undefined}>
             <span>
               <b>Bench {run.bench}</b> <span className="quiet">{run.members}</span>
               <br />

@@ -1,4 +1,5 @@
 import type { Quantity } from '../outcome'
+import { appearance } from './appearance'
 import { boilingRange } from './boilingRange'
 import { massBalance } from './massBalance'
 import { meltingRange } from './meltingRange'
@@ -14,6 +15,7 @@ import { yieldOf } from './yieldOf'
 export const quantities: readonly Quantity[] = [
   yieldOf,
   recovery,
+  appearance,
   meltingRange,
   boilingRange,
   refractiveIndex,
