@@ -10,7 +10,7 @@ const press = (page: Page, name: string | RegExp) => page.getByRole('button', { 
 test('a code for reading opens a book that nobody writes in any more', async ({ browser }) => {
   const run = finished.runs[0]!
   const bench = await openBench(browser, run.readCode!)
-  await expect(bench.getByText(', to read')).toBeVisible()
+  await expect(bench.getByText('Bench 1, to read')).toBeVisible()
   await press(bench, /^Charge aniline/)
   await expect(bench.locator('.wrote .written').first()).toBeVisible()
   await expect(bench.getByRole('button', { name: /^Strike/ })).toHaveCount(0)
