@@ -110,7 +110,7 @@ test('calls: benches call, staff answer, notes are read; each only what is their
   expect(note).toMatchObject({ kind: 'message', by: demonstrator!.name })
   expect(await refused(answerCall(run, note!.id, '', staff, now))).toContain('read by the bench')
   expect((await write(run, fresh(log.add(note!.step, 'answer', { of: note!.id, text: '' })))).refused).toEqual([])
-  expect(await refused(tellBench(run, '  ', staff, now))).toContain('nothing is said')
+  expect(await refused(tellBench(run, '', staff, now))).toContain('nothing is said')
   // A note is nothing that a bench can write.
   expect((await write(run, fresh(log.add('set-up', 'message', { text: 'x' })))).refused[0]!.why).toContain('A bench cannot')
   const all = await tellAll(on!.id, 'Ten minutes more', staff)
