@@ -3,6 +3,7 @@ import type { Plan, Step } from '../plan/plan'
 import { blanksNamed } from '../reaction/stepText'
 import type { ReactionTable } from '../reaction/reactionTable'
 import type { Field } from './fields'
+import type { Measured } from './planner'
 import { ownBlank, ownFigures } from './own'
 import { contextOf, fieldsHere, filledFor, plannerFor } from './planners'
 
@@ -23,12 +24,12 @@ export function namable(plan: Plan, step: Step): { key: string; label: string }[
   return [...own, ...planned.map(({ key, label }) => ({ key, label }))]
 }
 
-/** What stands in the blanks that the words of a step name: change the field, and every sentence follows. */
-export function wordFigures(plan: Plan, table: ReactionTable, step: Step, lab: Lab): Record<string, string> {
+/** What stands in the blanks that the words of a step name: change the field, and every sentence follows; `measured` where a run is looked at rather than a plan. */
+export function wordFigures(plan: Plan, table: ReactionTable, step: Step, lab: Lab, measured?: Measured): Record<string, string> {
   const named = blanksNamed(step.text)
   if (named.length === 0) return {}
   const planner = plannerFor(step)
-  const filled = planner ? filledFor(contextOf(plan, table, step, lab)) : {}
+  const filled = planner ? filledFor(contextOf(plan, table, step, lab, measured)) : {}
   const fields = planner ? fieldsHere(planner, lab) : []
   return Object.fromEntries(
     named.flatMap((key): [string, string][] => {

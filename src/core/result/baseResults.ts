@@ -139,7 +139,7 @@ export function baseResults(run: RunState): BaseResults {
       }
     }),
     expectedInLiquorG,
-    judgement: withShare(
+    judgement: withMore(
       judge({
         fraction: reached?.figure.value ?? null,
         kind,
@@ -152,19 +152,37 @@ export function baseResults(run: RunState): BaseResults {
         inLiquorG: expectedInLiquorG,
         wholeG: whole?.value ?? null,
       }),
-      pool && share,
+      [
+        ...(pool
+          ? [
+              `Material was put together before: ${writeNumber(100 * share, 0)} % of what was gone on with was the group’s own, and so much of the product counts for its yield.`,
+            ]
+          : []),
+        ...leftOut(run),
+      ],
     ),
   }
 }
 
-/** That material of others is in it, where it is. */
-const withShare = (judgement: Judgement, share: number | undefined): Judgement =>
-  share === undefined
-    ? judgement
-    : {
-        ...judgement,
-        evidence: `${judgement.evidence} Material was put together before: ${writeNumber(100 * share, 0)} % of what was gone on with was the group’s own, and so much of the product counts for its yield.`,
-      }
+/** A judgement with what else its figures rest on. */
+const withMore = (judgement: Judgement, more: readonly string[]): Judgement =>
+  more.length === 0 ? judgement : { ...judgement, evidence: [judgement.evidence, ...more].filter(Boolean).join(' ') }
+
+/** Reactants and materials that were left out: nobody knows what went in, and the theory counts what the plan says. */
+function leftOut({ plan, steps, charged }: RunState): string[] {
+  const out = steps.flatMap(({ step, skipped }) =>
+    step.kind === 'charge' && skipped !== null && !charged[step.line] ? [step.line] : [],
+  )
+  const names = [...new Set(out)]
+    .map((id) => lineOf(plan, id))
+    .filter((line) => isReactant(line) || line.role === 'material')
+    .map((line) => substanceOf(plan, line).name)
+  return names.length === 0
+    ? []
+    : [
+        `The charge of ${names.join(' and ')} was left out: the theory counts what the plan says, and may be far from what is in the flask.`,
+      ]
+}
 
 function liquor(plan: Plan, run: RunState, crudeG: number | null): number | null {
   const state = run.steps.find(({ step }) => step.kind === 'crystallise')

@@ -302,6 +302,22 @@ describe('material put together', () => {
   })
 })
 
+test('a reactant that was left out is said wherever the result is judged', () => {
+  const evidence = (step: string) => {
+    const log = new TestLog()
+    log.add(step, 'skip', {}, { reason: 'done before' })
+    return runResults(fold(log)).judgement.evidence
+  }
+  expect(evidence(chargeAniline)).toContain('The charge of aniline was left out: the theory counts what the plan says')
+  // A reagent bears no yield.
+  expect(evidence('charge-zinc')).not.toContain('left out')
+  const log = new TestLog()
+  log.add(chargeAniline, 'skip', {}, { reason: 'done before' })
+  log.add(chargeAniline, 'again', {}, { reason: 'done after all' })
+  log.difference(chargeAniline, 27.5, 23.5)
+  expect(runResults(fold(log)).judgement.evidence).not.toContain('left out')
+})
+
 test('groups that go on as one', () => {
   const log = new TestLog()
   expect(fold(log).joined).toBeNull()

@@ -15,6 +15,7 @@ import { State } from '../figures/State'
 import { clockTime } from '../time'
 import { Cautions } from './Cautions'
 import { later } from './later'
+import { useOurFigures } from './useOurFigures'
 
 const Finishes = later(() => import('./Finishes').then((module) => module.Finishes))
 const BenchFigures = later(() => import('./BenchFigures').then((module) => module.BenchFigures))
@@ -56,6 +57,7 @@ export function StepFace({
 }: FaceProps) {
   const { step, signature } = state
   const { table, changed } = useMemo(() => oursIn(run, step), [run, step])
+  const ourFigures = useOurFigures(run, step, lab, figures)
   // How much goes in of what a group has put in itself nobody has planned.
   const line = step.kind === 'charge' && !state.putIn ? computedLine(table, step.line) : null
   const whole = line && dispensed(line)
@@ -78,7 +80,7 @@ export function StepFace({
         </p>
       )}
       <p className="text">
-        {stepText(step.text, table, figures).map((piece, index) =>
+        {stepText(step.text, table, ourFigures).map((piece, index) =>
           piece.kind === 'amount' ? (
             <span key={index}>
               <b className="fig">{piece.amount}</b> {piece.name}
@@ -98,6 +100,14 @@ export function StepFace({
           <b className="fig">{ours}</b> of {name} {why}; the plan says <s className="fig">{planned}</s>.
         </p>
       ))}
+      {Object.entries(ourFigures ?? {}).map(([key, ours]) =>
+        ours === figures?.[key] ? null : (
+          <p className="changed" key={key}>
+            <b className="fig">{ours}</b> from what we charged and measured; the plan says <s className="fig">{figures?.[key]}</s>
+            .
+          </p>
+        ),
+      )}
       {line && amount && (
         <div className="amount-face">
           <b className="fig">{writeFigureText(amount.figure, amount.dimension)}</b>
