@@ -117,7 +117,12 @@ test('from the safety page to the melting point, over two days', async ({ page, 
   await vessels.getByRole('button', { name: 'poured back' }).click()
   await vessels.getByRole('button', { name: 'Write it down' }).click()
   await expect(vessels).toContainText('Emptied: A poured back.')
-  await vessels.getByRole('button', { name: 'Close this' }).click()
+  // By keys: what is closed gives the focus back, what opens has it.
+  await vessels.getByRole('button', { name: 'Close this' }).press('Enter')
+  await expect(bench.getByRole('button', { name: 'Our vessels' })).toBeFocused()
+  await bench.keyboard.press('Enter')
+  await expect(vessels).toBeFocused()
+  await vessels.getByRole('button', { name: 'Close this' }).press('Enter')
   // A clock of our own runs on while the work does.
   await press(bench, 'A clock')
   await bench.getByRole('region', { name: 'A clock of our own' }).getByLabel('What the clock is for').fill('suction')

@@ -1,6 +1,6 @@
 'use client'
 
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import type { RunState } from '@/core/run/foldRun'
 import type { StepState } from '@/core/run/stepState'
@@ -47,21 +47,57 @@ export function Besides({
   const after = state.status !== 'now' || index === 0
   const at = after ? step.id : run.steps[index - 1]!.step.id
   const shared = { write, onClose: close }
-  if (open === 'see') return <Observe step={step} {...shared} />
-  if (open === 'clock') return <ClockForm run={run} step={step} zone={zone} {...shared} />
-  if (open === 'vessels') return <VesselsPanel run={run} step={step} lab={lab} bench={bench} zone={zone} {...shared} />
-  if (open === 'step') return <OwnStepForm run={run} at={at} after={after} {...shared} />
-  if (open === 'pool') return <PoolForm run={run} {...shared} />
+  const box = useFocusIn(open)
+  const panel =
+    open === 'see' ? (
+      <Observe step={step} {...shared} />
+    ) : open === 'clock' ? (
+      <ClockForm run={run} step={step} zone={zone} {...shared} />
+    ) : open === 'vessels' ? (
+      <VesselsPanel run={run} step={step} lab={lab} bench={bench} zone={zone} {...shared} />
+    ) : open === 'step' ? (
+      <OwnStepForm run={run} at={at} after={after} {...shared} />
+    ) : open === 'pool' ? (
+      <PoolForm run={run} {...shared} />
+    ) : null
   const here = run.vessels.filter(({ emptied }) => !emptied).length
-  const offered = (Object.keys(words) as Panel[]).filter((panel) => panel !== 'pool' || Object.keys(run.samples).length > 0)
+  const offered = (Object.keys(words) as Panel[]).filter((each) => each !== 'pool' || Object.keys(run.samples).length > 0)
   return (
-    <section className="pad also" aria-label="Besides">
-      {offered.map((panel) => (
-        <button key={panel} type="button" className="plain" onClick={() => setOpen(panel)}>
-          {words[panel]}
-          {panel === 'vessels' && here > 0 && ` (${here})`}
-        </button>
-      ))}
-    </section>
+    <div ref={box}>
+      {panel ?? (
+        <section className="pad also" aria-label="Besides">
+          {offered.map((each) => (
+            <button key={each} type="button" className="plain" data-panel={each} onClick={() => setOpen(each)}>
+              {words[each]}
+              {each === 'vessels' && here > 0 && ` (${here})`}
+            </button>
+          ))}
+        </section>
+      )}
+    </div>
   )
+}
+
+/** A panel that opens has the focus, and its button when it is closed again: who works by keys does not begin anew. */
+function useFocusIn(open: Panel | undefined) {
+  const box = useRef<HTMLDivElement>(null)
+  const last = useRef<Panel>(undefined)
+  useEffect(() => {
+    if (open === undefined) {
+      if (last.current) box.current?.querySelector<HTMLElement>(`[data-panel="${last.current}"]`)?.focus()
+      last.current = undefined
+      return
+    }
+    last.current = open
+    // A part that comes later is not there yet.
+    const timer = setInterval(() => {
+      const section = box.current?.querySelector<HTMLElement>('section')
+      if (!section) return
+      clearInterval(timer)
+      section.tabIndex = -1
+      section.focus({ preventScroll: true })
+    }, 30)
+    return () => clearInterval(timer)
+  }, [open])
+  return box
 }
