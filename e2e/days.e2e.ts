@@ -154,6 +154,7 @@ test('a purification: melting before and after, and what came back, judged witho
   const bench = await openBench(browser, code)
   await press(bench, 'We have read this')
   const range = async (onset: string, clear: string) => {
+    await bench.getByRole('textbox', { name: 'Onset' }).waitFor()
     const apparatus = bench.getByRole('group', { name: 'Apparatus' })
     if (await apparatus.isVisible()) await apparatus.getByRole('button').first().click()
     await bench.getByRole('textbox', { name: 'Onset' }).fill(onset)

@@ -71,6 +71,8 @@ export async function runToTheEnd(browser: Browser, code: string, values: Record
 }
 
 async function enter(bench: Page, title: string, values: Record<string, string[]>): Promise<void> {
+  // Parts of a pad may come a moment after its step.
+  await bench.locator('.pad .go').first().waitFor()
   const before = bench.getByRole('region', { name: 'Before it is done' })
   if (await before.isVisible()) {
     const reasons = before.getByRole('group', { name: 'Reason' })

@@ -10,14 +10,17 @@ const all: (() => Promise<unknown>)[] = []
  * where that fails it says so and can be tried again.
  */
 export function later<P extends object>(load: () => Promise<ComponentType<P>>): ComponentType<P> {
-  all.push(load)
+  // What has come once stands at once.
+  let come: ComponentType<P> | undefined
+  const fetched = () => load().then((part) => (come = part))
+  all.push(fetched)
   return function Later(props: P) {
-    const [Part, setPart] = useState<ComponentType<P>>()
+    const [Part, setPart] = useState(() => come)
     const [failed, setFailed] = useState(false)
     const [turn, setTurn] = useState(0)
     useEffect(() => {
       let gone = false
-      load()
+      fetched()
         .then((part) => !gone && setPart(() => part))
         .catch(() => !gone && setFailed(true))
       return () => {
