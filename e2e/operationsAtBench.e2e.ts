@@ -124,6 +124,7 @@ test('a vial is written with its slot, or asks for it', async ({ browser }) => {
   const bench = await openBench(browser, codes[0]!)
   await go(bench, 'Write it down')
   await expect(bench.locator('.pad [role=alert]')).toContainText('as it stands on the tray, for example A3')
+  await bench.getByRole('button', { name: 'gas chromatography' }).click()
   await bench.getByLabel('Slot of our vial').fill('A3')
   await bench.getByLabel('Slot of our vial').press('Enter')
   await expect(wrote(bench)).toContainText('A3')

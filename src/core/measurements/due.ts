@@ -1,4 +1,5 @@
 import type { Mark } from './marks'
+import type { uses } from './uses'
 import { printed, type Words } from '../words/words'
 
 /** The faces of the pad: what is asked for at the bench, in the words of its measurement. */
@@ -70,7 +71,7 @@ export type Due =
   /** A moment; `ends` where it ends a clock. */
   | ({ kind: 'press'; mark: Mark; ends?: true } & Said)
   | ({ kind: 'done'; checks?: readonly string[]; ends?: true } & Said)
-  | ({ kind: 'words'; slot: string; example: string } & Said)
+  | ({ kind: 'words'; slot: string; example: string; uses: typeof uses } & Said)
   | ({ kind: 'spots' } & Said)
   | ({ kind: 'tubes' } & Said)
 

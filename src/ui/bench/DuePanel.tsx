@@ -119,7 +119,7 @@ function Enter({ run, state, due, lab, write }: { run: RunState; state: StepStat
     case 'head':
       return <EnterHead run={run} state={state} first={due.first} lab={lab} write={write} />
     case 'words':
-      return <EnterWords due={due} onTake={(text) => write('note', step, { slot: due.slot, text })} />
+      return <EnterWords due={due} onTake={(said) => write('note', step, { slot: due.slot, ...said })} />
     case 'tubes':
       return <Tubes run={run} state={state} lab={lab} write={write} />
     case 'reading':
