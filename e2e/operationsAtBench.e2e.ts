@@ -127,7 +127,7 @@ test('a vial is written with its slot, or asks for it', async ({ browser }) => {
   await bench.getByRole('button', { name: 'gas chromatography' }).click()
   await bench.getByLabel('Slot of our vial').fill('A3')
   await bench.getByLabel('Slot of our vial').press('Enter')
-  await expect(wrote(bench)).toContainText('A3')
+  await expect(wrote(bench)).toContainText('A3, for gas chromatography')
   await go(bench, 'Done')
   await expect(title(bench)).toHaveText('Swirl it in')
   await inTheBook(bench)
