@@ -181,7 +181,7 @@ test('from the safety page to the melting point, over two days', async ({ page, 
   // The block rises; onset and clear point are two presses, or typed.
   await next.getByRole('button', { name: 'Apparatus 1' }).click()
   await press(next, /^Start the slow ramp/)
-  await expect(next.getByText(/°C a minute/)).toBeVisible()
+  await expect(next.locator('.ramp')).toContainText('2 °C a minute')
   await press(next, 'First liquid')
   await expect(next.getByLabel('Onset in °C')).not.toHaveValue('')
   await next.getByLabel('Onset in °C').fill('168.4')
