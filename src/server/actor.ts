@@ -4,6 +4,7 @@ import { dayOfCode, peopleOfSignIns, placesOfRuns, type PlaceOfRun, type SignedI
 import { readCookie, signInMs } from './cookies'
 import { dayIn } from './day'
 import { labFrom } from './laboratory'
+import { Refusal } from './refusal'
 import type { Actor } from './rights'
 
 export type Person = Actor & { kind: 'user' }
@@ -19,6 +20,13 @@ export async function signedIn(now = new Date()): Promise<Person | null> {
   database()
   const { signIn } = await readCookie('user')
   return signIn ? ((await peopleSignedIn([signIn], now)).get(signIn) ?? null) : null
+}
+
+/** The same for what only a person does. @throws Refusal 401 where nobody is signed in */
+export async function signedInHere(): Promise<Person> {
+  const person = await signedIn()
+  if (!person) throw new Refusal(401, 'Sign in first.')
+  return person
 }
 
 /** The people behind sign-ins that still stand: not signed out, not too old, the password not changed since. */

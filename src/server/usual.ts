@@ -1,28 +1,36 @@
-import { foldRun } from '@/core/run/foldRun'
+import { foldRun, type RunState } from '@/core/run/foldRun'
 import { usualOfClass, type UsualOfClass } from '@/core/run/usualOfClass'
 import { Run } from '@/data/models'
 import { readEntries } from '@/data/entries'
 import { planOfRevision } from './documents'
 import { viewRun } from './runs'
 
-const keptMs = 60_000
-const kept = new Map<string, { until: number; usual: Promise<UsualOfClass> }>()
-
-/** What is usual among the other benches of a run's session; worked out at most once a minute for each. */
-export function usualOfOthers(run: string, now = Date.now()): Promise<UsualOfClass> {
-  const known = kept.get(run)
-  if (known && known.until > now) return known.usual
-  if (kept.size > 2000) kept.clear()
-  const usual = workOut(run)
-  kept.set(run, { until: now + keptMs, usual })
-  usual.catch(() => kept.delete(run))
-  return usual
+interface Folded {
+  id: string
+  scale: number
+  state: RunState
 }
 
-async function workOut(id: string): Promise<UsualOfClass> {
-  const own = await Run.findByPk(id, { rejectOnEmpty: true })
-  const others = (await Run.findAll({ where: { session: own.session } })).filter((run) => run.id !== id)
-  const { revision } = await viewRun(id)
-  const [plan, entries] = await Promise.all([planOfRevision(revision), readEntries(others.map((run) => run.id))])
-  return usualOfClass(others.map((run) => ({ scale: run.scale, state: foldRun(plan, run.scale, entries[run.id]!) })))
+const keptMs = 60_000
+const mostSessions = 20
+/** The benches of a session, worked out at most once a minute for all of them: each of sixty asks about the same. */
+const kept = new Map<string, { until: number; benches: Promise<Folded[]> }>()
+
+/** What is usual among the other benches of a run's session. */
+export async function usualOfOthers(run: string, now = Date.now()): Promise<UsualOfClass> {
+  const { session } = await Run.findByPk(run, { rejectOnEmpty: true })
+  let known = kept.get(session)
+  if (!known || known.until <= now) {
+    if (kept.size >= mostSessions) kept.clear()
+    known = { until: now + keptMs, benches: folded(session, run) }
+    known.benches.catch(() => kept.delete(session))
+    kept.set(session, known)
+  }
+  return usualOfClass((await known.benches).filter(({ id }) => id !== run))
+}
+
+async function folded(session: string, run: string): Promise<Folded[]> {
+  const [runs, { revision }] = await Promise.all([Run.findAll({ where: { session } }), viewRun(run)])
+  const [plan, entries] = await Promise.all([planOfRevision(revision), readEntries(runs.map(({ id }) => id))])
+  return runs.map(({ id, scale }) => ({ id, scale, state: foldRun(plan, scale, entries[id]!) }))
 }

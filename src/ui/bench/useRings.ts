@@ -49,8 +49,10 @@ function ring(): void {
 /** Rings each clock when it is due, those that repeat each time; what was due before the page opened is shown, not rung. */
 export function useRings(clocks: readonly Clock[]): void {
   const rung = useRef(new Map<string, number>())
+  // Kept over every entry: one that comes just after a clock was due must not silence it.
+  const opened = useRef<number>(undefined)
   useEffect(() => {
-    const openedAt = Date.now()
+    const openedAt = (opened.current ??= Date.now())
     const look = () => {
       const now = Date.now()
       for (const clock of clocks) {

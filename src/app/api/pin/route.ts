@@ -1,7 +1,8 @@
 import { object, string } from 'yup'
+import { signedInHere } from '@/server/actor'
 import { record } from '@/server/deeds'
 import { setPin } from '@/server/pins'
-import { addressOf, personOf, route } from '@/server/route'
+import { addressOf, route } from '@/server/route'
 
 /** Sets one's own PIN for signatures at a bench; an empty one takes it away. */
 export const PUT = route(
@@ -14,8 +15,8 @@ export const PUT = route(
       password: string().required('Give your password: it shows that it is you.').max(500),
     }),
   },
-  async ({ body, actor, request }) => {
-    const person = personOf(actor)
+  async ({ body, request }) => {
+    const person = await signedInHere()
     await setPin(person, body, addressOf(request))
     await record({ what: 'set a PIN', person: person.id, from: addressOf(request) })
   },

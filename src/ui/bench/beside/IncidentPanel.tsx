@@ -42,7 +42,8 @@ export function IncidentPanel({ run, step, members, measures, zone, write, onClo
             key={what}
             type="button"
             aria-pressed={told?.body.what === what}
-            onClick={() => write('incident', step, { what, who: '', text: '' })}
+            // A second touch of the same says nothing new.
+            onClick={() => told?.body.what !== what && write('incident', step, { what, who: '', text: '' })}
           >
             {capital(what)}
           </button>
