@@ -50,9 +50,11 @@ test('a hand, something that happened, a note: each reaches who it is for, is se
   // One press says what happened; to whom, afterwards.
   await press(bench, 'Something happened')
   const panel = bench.getByRole('region', { name: 'Something happened' })
-  await panel.getByRole('button', { name: 'Cut' }).click()
+  await panel.getByRole('button', { name: 'Cut' }).dblclick()
   await expect(panel.getByRole('heading', { name: 'They are told: cut' })).toBeVisible()
   await expectAccessible(bench)
+  // A second touch says it once.
+  await expect(needs.locator('.alarm')).toHaveCount(1)
   await expect(needs.locator('.alarm')).toContainText('Bench 1, something happened')
   await panel.getByRole('button', { name: 'One 1' }).click()
   await panel.getByLabel('In our words').fill('left thumb, on the vial')
@@ -90,11 +92,22 @@ test('a hand, something that happened, a note: each reaches who it is for, is se
   await page.getByRole('link', { name: /One 1/ }).first().click()
   for (const words of ['Hand up', 'cut; One 1; left thumb', 'Washed, bandaged', 'Turn the water on'])
     await expect(page.getByText(words, { exact: false }).first()).toBeVisible()
+  // A tablet that is signed in and a bench at once still hears of calls.
+  const both = await staff(browser)
+  await both.goto('/bench')
+  await both.getByLabel('Bench code').fill(codes[1]!)
+  await press(both, 'Open our bench')
+  await press(both, 'Hand up')
+  await expect(both.getByRole('status', { name: 'Our hand is up' })).toBeVisible()
+  await expect(async () => {
+    const heard = (await (await both.request.get(`${base}/api/calls`)).json()) as { calls?: { kind: string }[] }
+    expect(heard.calls?.map(({ kind }) => kind)).toContain('hand')
+  }).toPass({ timeout: 10_000 })
   // A reader of results is not called.
   const outsider = await staff(browser, reader)
   const answer = await outsider.request.get(`${base}/api/calls`)
   expect([answer.status(), await answer.json()]).toEqual([200, { calls: [] }])
-  for (const each of [second, other, outsider]) await leave(each)
+  for (const each of [second, other, outsider, both]) await leave(each)
 })
 
 test('readings are signed by PIN, several at once, with few tries; the owner sets it on the course page', async ({

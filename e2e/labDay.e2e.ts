@@ -132,6 +132,8 @@ test('from the safety page to the melting point, over two days', async ({ page, 
   await bench.reload()
   await expect(bench.getByRole('timer', { name: 'suction' })).toBeVisible()
   await bench.locator('.pad .go').first().click()
+  // The next step has the focus that the pad of this one took along.
+  await expect(title(bench)).toBeFocused()
   // Left out with its reason.
   await expect(title(bench)).toHaveText('Dry the salt in air')
   await press(bench, 'Leave this step out')

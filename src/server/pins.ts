@@ -1,11 +1,11 @@
 import { QueryTypes } from 'sequelize'
 import { database } from '@/data/connect'
-import { Membership, User } from '@/data/models'
+import { User } from '@/data/models'
 import type { Person } from './actor'
 import { limited } from './attempts'
 import { hashPassword, passwordFits } from './password'
 import { Refusal } from './refusal'
-import { checkPassword } from './signIn'
+import { checkPassword, personOf } from './signIn'
 
 /** A PIN is short, so that hardly any guess is free and the wait soon is long: for one person at one bench, and for one person at all of them. */
 const patience = {
@@ -61,12 +61,5 @@ export async function checkPin(person: string, pin: string, run: string): Promis
   const user = await limited(`pin:${person}`, patience.person, () => limited(`pin:${person}@${run}`, patience.bench, check))
   if (!user)
     throw new Refusal(401, 'This is not that person’s PIN. After three tries one has to wait; name and password sign as well.')
-  const memberships = await Membership.findAll({ where: { user: user.id } })
-  return {
-    kind: 'user',
-    id: user.id,
-    name: user.name,
-    administrator: user.administrator,
-    roles: Object.fromEntries(memberships.map(({ course, role }) => [course, role])),
-  }
+  return personOf(user)
 }

@@ -43,6 +43,11 @@ export async function checkPassword(signIn: string, password: string, from: stri
     ? await limited(`user:${name}#${from}`, patience.account, check)
     : await limited(`user:${name}`, patience.everywhere, () => limited(`user:${name}@${from}`, patience.account, check))
   if (!user) throw new Refusal(401, 'This name and password do not go together. Check both; the name is the one on your list.')
+  return personOf(user)
+}
+
+/** A person with what they may do, once a secret has shown who it is. */
+export async function personOf(user: User): Promise<Person> {
   const memberships = await Membership.findAll({ where: { user: user.id } })
   return {
     kind: 'user',

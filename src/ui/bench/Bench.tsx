@@ -102,6 +102,9 @@ export function Bench({
 
   useEffect(() => {
     document.querySelector('.thread [aria-current="step"]')?.scrollIntoView({ block: 'nearest' })
+    // The pad of the step before took the focus with it: who works by keys goes on at the step, not at the head of the page.
+    if (document.activeElement === document.body)
+      document.querySelector<HTMLElement>('.step-face h1')?.focus({ preventScroll: true })
   }, [shown])
 
   // What is due takes the work on, so a step that was opened earlier to look at must not come back.

@@ -4,6 +4,7 @@ import { smallPicture } from './smallPicture'
 import { operationIn } from '@/core/operations/registry'
 import type { Step } from '@/core/plan/plan'
 import type { PanelProps } from './panel'
+import { PadEnd } from './PadEnd'
 
 /** What was seen, at any moment of a step: words, a colour, gas, layers, a picture. */
 export function Observe({ step, write, onClose }: PanelProps & { step: Step }) {
@@ -88,17 +89,7 @@ export function Observe({ step, write, onClose }: PanelProps & { step: Step }) {
         />
       </label>
       {picture && <img className="seen" src={picture} alt="The picture that goes into the book" />}
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
-      <button type="button" className="go" onClick={take}>
-        Write it down
-      </button>
-      <button type="button" className="plain" onClick={onClose}>
-        Not now
-      </button>
+      <PadEnd problem={problem} take="Write it down" onTake={take} onClose={onClose} />
     </section>
   )
 }

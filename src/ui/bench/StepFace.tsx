@@ -68,7 +68,7 @@ export function StepFace({
   const before = run.plan.steps[run.plan.steps.findIndex(({ id }) => id === step.id) - 1]
   return (
     <>
-      <h1>{printed(step.title)}</h1>
+      <h1 tabIndex={-1}>{printed(step.title)}</h1>
       {later && (
         <p>
           <State level="open">Cannot yet: first {later.toLowerCase()}.</State>

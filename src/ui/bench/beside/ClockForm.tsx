@@ -8,6 +8,7 @@ import type { PanelProps } from '../panel'
 import { clockTime } from '../../time'
 import { readingOf } from '../readingOf'
 import { ringsAloud, setRingsAloud } from '../useRings'
+import { PadEnd } from '../PadEnd'
 
 interface Usual {
   label: string
@@ -103,17 +104,7 @@ export function ClockForm({ run, step, zone, write, onClose }: PanelProps & { ru
         />
         <span>Clocks are heard on this tablet</span>
       </label>
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
-      <button type="button" className="go" onClick={take}>
-        Start the clock
-      </button>
-      <button type="button" className="plain" onClick={onClose}>
-        Not now
-      </button>
+      <PadEnd problem={problem} take="Start the clock" onTake={take} onClose={onClose} />
     </section>
   )
 }

@@ -10,6 +10,7 @@ import type { RunState } from '@/core/run/foldRun'
 import { puttable, putWants } from '@/core/run/ownSteps'
 import { capital } from '@/core/words/capital'
 import type { PanelProps } from '../panel'
+import { PadEnd } from '../PadEnd'
 
 /** A step that the plan does not have is put in: what is done, to what, and what it does to what is in the vessel where nobody else knows. */
 export function OwnStepForm({ run, at, after, write, onClose }: PanelProps & { run: RunState; at: string; after: boolean }) {
@@ -101,17 +102,7 @@ export function OwnStepForm({ run, at, after, write, onClose }: PanelProps & { r
         value={title}
         onChange={(event) => setTitle(event.currentTarget.value)}
       />
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
-      <button type="button" className="go" onClick={take}>
-        Put it in
-      </button>
-      <button type="button" className="plain" onClick={onClose}>
-        Not now
-      </button>
+      <PadEnd problem={problem} take="Put it in" onTake={take} onClose={onClose} />
     </section>
   )
 }

@@ -6,6 +6,7 @@ import type { RunState } from '@/core/run/foldRun'
 import { goesOnWithG } from '@/core/run/pools'
 import { readingOf } from '../readingOf'
 import type { PanelProps } from '../panel'
+import { PadEnd } from '../PadEnd'
 
 /** Material of a sample put together with another bench's, topped up from the stores, or given away: the own part stays known. */
 export function PoolForm({ run, write, onClose }: PanelProps & { run: RunState }) {
@@ -73,17 +74,7 @@ export function PoolForm({ run, write, onClose }: PanelProps & { run: RunState }
         value={bench}
         onChange={(event) => setBench(event.currentTarget.value)}
       />
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
-      <button type="button" className="go" onClick={take}>
-        Write it down
-      </button>
-      <button type="button" className="plain" onClick={onClose}>
-        Not now
-      </button>
+      <PadEnd problem={problem} take="Write it down" onTake={take} onClose={onClose} />
     </section>
   )
 }
