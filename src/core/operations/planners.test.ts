@@ -27,6 +27,7 @@ import type { Measured } from './planner'
 import type { Filled } from './fields'
 import { blanksOf, contextOf, fieldsHere, filledFor, planners, problemIn, reportFor } from './planners'
 import { washesOf, type WashBlanks } from './wash/planner'
+import { layersBelieved } from './extract/planner'
 import type { ShakingBlanks } from './extract/blanks'
 import type { DistilBlanks } from './distil/blanks'
 import type { CrystalliseBlanks } from './crystallise/blanks'
@@ -317,6 +318,26 @@ describe('layers', () => {
     expect(
       at(separation, 'extract-acid', {}, { ...defaultLab, layersOut: 'both through the tap' }).advice('out')!.words,
     ).toContain('Both layers')
+  })
+  test('what stands in each layer is said beforehand, the upper first, and is unknown where they weigh nearly the same', () => {
+    const said = (plan: Plan) => {
+      const { context, filled } = at(plan, 'extract-acid')
+      return layersBelieved(context, filled)
+    }
+    const acid = { what: 'hydrochloric acid, 1.05 g/mL', why: 'density' }
+    // 40 mL of 0.74 g/mL with 3 g in it: (29.6 + 3)/(40 + 0.8·3) = 0.77.
+    expect(said(separation)).toEqual([{ what: 'tert-butyl methyl ether, 0.77 g/mL', why: 'density' }, acid])
+    const heavy = (gPerML: number): Plan => ({
+      ...separation,
+      substances: separation.substances.map((each) =>
+        each.name === 'tert-butyl methyl ether' ? { ...each, density: { ...each.density!, gPerML } } : each,
+      ),
+    })
+    expect(said(heavy(1.33))).toEqual([acid, { what: 'tert-butyl methyl ether, 1.33 g/mL', why: 'density' }])
+    // (40 + 3)/42.4 = 1.01, and 0.04 g/mL are no difference.
+    const either = { what: 'tert-butyl methyl ether, 1.01 g/mL or hydrochloric acid, 1.05 g/mL', why: 'nobody knows' }
+    expect(said(heavy(1.0))).toEqual([either, either])
+    expect(layersBelieved(at(acetanilide, 'cool').context, {} as ShakingBlanks)).toBeNull()
   })
   test('a solvent that boils low presses the stopper out: it is vented more often', () => {
     const boils = (lowC: number) =>
