@@ -64,10 +64,21 @@ test('from the safety page to the melting point, over two days', async ({ page, 
   const planned = Number((await bench.locator('.amount-face b').first().innerText()).replace(/[^\d.]/g, ''))
   expect(Math.abs(Number(await field.inputValue()) - planned)).toBeLessThan(0.05)
   await expectAccessible(bench)
+  // Nothing moves under a finger when what was written reaches the book.
+  let deliver = () => {}
+  const delivered = new Promise<void>((done) => (deliver = done))
+  await bench.route('**/entries', (route) => delivered.then(() => route.continue()))
   await press(bench, 'Write it down')
-  // Struck and rewritten, then signed.
   await press(bench, /^Weigh cream of tartar/)
-  await press(bench, /^Strike Shown after taring/)
+  const strike = bench.getByRole('button', { name: /^Strike Shown after taring/ })
+  await expect(bench.locator('.where', { hasText: 'kept on this tablet' })).toHaveCount(1)
+  const before = await strike.boundingBox()
+  deliver()
+  await expect(bench.locator('.where', { hasText: 'kept on this tablet' })).toHaveCount(0)
+  expect(await strike.boundingBox()).toEqual(before)
+  await bench.unroute('**/entries')
+  // Struck and rewritten, then signed.
+  await strike.click()
   await bench.getByRole('textbox', { name: 'rewritten' }).fill(String(planned + 0.02))
   await press(bench, 'Misread the display')
   await press(bench, 'Strike and rewrite')

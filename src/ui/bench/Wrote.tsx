@@ -43,7 +43,7 @@ export function Wrote({ run, state, onTablet, zone, onStrike, hands = false }: P
               {hands ? (
                 <small className="quiet">{entry.by}</small>
               ) : (
-                <small className={onTablet.has(entry.id) ? 'doubt' : 'good'}>
+                <small className={`where ${onTablet.has(entry.id) ? 'doubt' : 'good'}`}>
                   {onTablet.has(entry.id) ? 'kept on this tablet' : 'in the book'}
                 </small>
               )}
