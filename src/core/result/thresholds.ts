@@ -16,4 +16,6 @@ export const thresholds = {
   benches: 2,
   /** A liquor that holds more than this part of the whole is worth boiling down. */
   liquor: 0.1,
+  /** A loss smaller than this part of the whole is not worth naming as the largest. */
+  worthNaming: 0.02,
 } as const

@@ -21,6 +21,8 @@ import type { ShakingBlanks } from './blanks'
 export interface PlanFlow {
   start: Omit<Layer, 'holds'>
   solutes: Solute[]
+  /** What was done with the layers, in order. */
+  done: FlowStep[]
   /** After each step: the layer it shook or changed, and what stands where. */
   states: { step: string; layer: string; state: FlowState }[]
 }
@@ -187,7 +189,7 @@ function follow(context: Context): PlanFlow | null {
       done.pop()
     }
   }
-  return { start, solutes, states }
+  return { start, solutes, done, states }
 }
 
 /** What a watery liquid brings into a layer, where its strength is known and nobody has typed the pH. */
