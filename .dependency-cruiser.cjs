@@ -6,6 +6,7 @@ const floors = [
   'quantity',
   'words',
   'substance',
+  'traces',
   'plan',
   'reaction',
   'measurements',

@@ -3,7 +3,7 @@ const shared = {
   modulePathIgnorePatterns: ['<rootDir>/.mozle/'],
   testEnvironment: 'node',
   transform: {
-    '^.+\\.tsx?$': [
+    '^.+\\.(tsx?|js)$': [
       '@swc/jest',
       {
         jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } },
@@ -11,6 +11,10 @@ const shared = {
       },
     ],
   },
+  // Packages that ship as modules only, which Jest's own loader does not take.
+  transformIgnorePatterns: [
+    '/node_modules/(?!(jcampconverter|dynamic-typing|ensure-string|gyromagnetic-ratio|ml-array-median|is-any-array)/)',
+  ],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^openchemlib$': '<rootDir>/src/test-support/openchemlib.cjs' },
 }
 

@@ -50,7 +50,10 @@ export function absorbanceOf({ y, yUnit }: Pick<Trace, 'y' | 'yUnit'>): number[]
 }
 
 /** The bands that the groups of the product should show, and those that only the starting material has. */
-export function bandsFor(product: readonly FunctionalGroup[], starting: readonly FunctionalGroup[]): (Band & Pick<BandLooked, 'wanted'>)[] {
+export function bandsFor(
+  product: readonly FunctionalGroup[],
+  starting: readonly FunctionalGroup[],
+): (Band & Pick<BandLooked, 'wanted'>)[] {
   const there = bands.filter(({ group }) => product.includes(group))
   const gone = bands.filter(
     ({ group, low, high }) =>
@@ -59,7 +62,10 @@ export function bandsFor(product: readonly FunctionalGroup[], starting: readonly
       // Where the product absorbs as well, nothing can be seen to have gone.
       !there.some((other) => other.low < high && low < other.high),
   )
-  return [...there.map((band) => ({ ...band, wanted: 'there' as const })), ...gone.map((band) => ({ ...band, wanted: 'gone' as const }))]
+  return [
+    ...there.map((band) => ({ ...band, wanted: 'there' as const })),
+    ...gone.map((band) => ({ ...band, wanted: 'gone' as const })),
+  ]
 }
 
 /** Looks for bands in a spectrum: the highest absorbance inside each, over the level of the whole, against the strongest of all. */

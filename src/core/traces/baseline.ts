@@ -3,12 +3,16 @@
  * a shrinking distance, so that what is narrower than the window goes and what drifts stays.
  * @param window the widest half-distance, in points: more than half of the width of the widest peak
  */
-export function baselineOf(y: readonly number[], window: number): Float64Array {
+export function baselineOf(y: ArrayLike<number>, window: number): Float64Array {
   const count = y.length
   let now = Float64Array.from(y)
   let next = new Float64Array(count)
   // Every distance near the end, fewer of the wide ones, which the narrow ones correct: the same shape in a fraction of the time.
-  for (let half = Math.min(Math.round(window), Math.floor((count - 1) / 2)); half >= 1; half = half > 8 ? Math.floor(half * 0.86) : half - 1) {
+  for (
+    let half = Math.min(Math.round(window), Math.floor((count - 1) / 2));
+    half >= 1;
+    half = half > 8 ? Math.floor(half * 0.86) : half - 1
+  ) {
     for (let i = 0; i < count; i++) {
       const left = i - half < 0 ? 0 : i - half
       const right = i + half >= count ? count - 1 : i + half

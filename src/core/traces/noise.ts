@@ -1,7 +1,7 @@
 import { median } from '../quantity/median'
 
 /** For a normal distribution the standard deviation is this many times the median absolute deviation. */
-const normal = 1.4826
+export const normal = 1.4826
 
 /** The standard deviation of the noise of a trace: from the median of the differences of neighbours, which peaks hardly move; a difference has √2 times the noise of a point. */
 export function noiseOf(y: ArrayLike<number>): number {

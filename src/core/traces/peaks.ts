@@ -1,5 +1,6 @@
+import { median } from '../quantity/median'
 import { baselineOf } from './baseline'
-import { noiseOf } from './noise'
+import { noiseOf, normal } from './noise'
 import type { Trace } from './trace'
 
 /** A peak of a chromatogram over its baseline. */
@@ -24,8 +25,8 @@ export interface Integration {
   noise: number
 }
 
-/** A peak stands this many standard deviations out of the noise: what is quantified stands ten (limit of quantification, IUPAC 1976, three for detection). */
-const aboveNoise = 6
+/** A peak stands this many standard deviations out of the noise: three would be detection and ten quantification (IUPAC), and a trace of 20,000 points strays by five of its own accord. */
+const aboveNoise = 7
 /** A valley between two peaks is one where it falls by so many standard deviations. */
 const valley = 4
 /** A peak narrower than so many points is a spike. */
@@ -58,11 +59,17 @@ export function integrate({ x, y }: Pick<Trace, 'x' | 'y'>, windowX?: number): I
   const noise = noiseOf(y)
   const half = Math.max(1, Math.min(12, Math.round(count / 1500)))
   const smooth = smoothed(y, half)
-  // Clipping a noisy line settles under its middle; the smoothed line does so by less.
-  const baseline = baselineOf(Array.from(smooth), window)
+  const baseline = baselineOf(smooth, window)
   const over = new Float64Array(count)
   for (let i = 0; i < count; i++) over[i] = smooth[i]! - baseline[i]!
-  const quiet = noise / Math.sqrt(2 * half + 1)
+  // Clipping a noisy line settles under its middle: what most of the trace stands over it is noise, and no peak.
+  const under = middleOf(over)
+  for (let i = 0; i < count; i++) {
+    baseline[i]! += under
+    over[i]! -= under
+  }
+  // The baseline wobbles with the noise that it was clipped from: how far the quiet parts stray from it says both.
+  const quiet = Math.max(noise / Math.sqrt(2 * half + 1), strayOf(over))
   const tops = topsOf(over, Math.max(aboveNoise * quiet, 1e-12), Math.max(valley * quiet, 1e-12))
   const peaks = tops.map((top, index) => peakAt({ x, y, baseline, over }, top, tops[index - 1], tops[index + 1], quiet))
   const good = peaks.filter(({ points }) => points >= leastPoints && points > 0)
@@ -73,6 +80,15 @@ export function integrate({ x, y }: Pick<Trace, 'x' | 'y'>, windowX?: number): I
     noise,
   }
 }
+
+/** The median of a few thousand of the values. */
+function middleOf(values: Float64Array): number {
+  const every = Math.max(1, Math.floor(values.length / 4000))
+  return median(Array.from({ length: Math.ceil(values.length / every) }, (_, index) => values[index * every]!))
+}
+
+/** The standard deviation of the quiet parts of what stands over the baseline, by the median of the distances from it. */
+const strayOf = (over: Float64Array): number => normal * middleOf(over.map(Math.abs))
 
 /** Indices of the maxima that stand out of the noise and are parted from the next by a valley. */
 function topsOf(over: Float64Array, least: number, valleyAtLeast: number): number[] {
@@ -117,8 +133,7 @@ function peakAt(
   const [from, sharedLeft] = edge(-1, before)
   const [to, sharedRight] = edge(1, after)
   let area = 0
-  for (let i = from + 1; i <= to; i++)
-    area += ((y[i]! - baseline[i]! + y[i - 1]! - baseline[i - 1]!) / 2) * (x[i]! - x[i - 1]!)
+  for (let i = from + 1; i <= to; i++) area += ((y[i]! - baseline[i]! + y[i - 1]! - baseline[i - 1]!) / 2) * (x[i]! - x[i - 1]!)
   return {
     at: x[top]!,
     from: x[from]!,
