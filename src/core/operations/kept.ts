@@ -13,5 +13,10 @@ export interface Kept {
   again?: { g: number; words: string }
 }
 
+/** It keeps some, and what is known does not say how much. */
+export interface Unknown {
+  unknown: string
+}
+
 /** What a step keeps back of a substance of which so many grams reach it; null where it keeps none, or where what it rests on was not measured. */
-export type KeepsBack = (context: Context, of: { substance: Substance; reachedG: number }) => Kept | null
+export type KeepsBack = (context: Context, of: { substance: Substance; reachedG: number }) => Kept | Unknown | null

@@ -19,7 +19,8 @@ export const crystallisingKeeps: KeepsBack = (context, { substance }) => {
   if (used === undefined) return null
   const filled = context.filledOf(context.step) as unknown as CrystalliseBlanks
   const { solute, solvent, soluteG, coldS, name } = worksOut(context, filled)
-  if (solute?.id !== substance.id || !(coldS > 0) || !(soluteG > 0)) return null
+  if (solute?.id !== substance.id || !(soluteG > 0)) return null
+  if (!(coldS > 0)) return { unknown: `what ${writeNumber(used, 0)} mL of ${name} hold cold: no solubility in it is on record` }
   const points = solvent && solubilityIn(solute, solvent)
   const at = (shiftK: number, factor: number) =>
     leftInMotherLiquor(

@@ -17,7 +17,9 @@ export const distillingKeeps: KeepsBack = (context, { substance, reachedG }) => 
   const { wanted, stages } = worksOut(context, filled)
   const isIt = wanted !== undefined && calledBy([substance], wanted.id) !== undefined
   const gPerML = substance.density?.gPerML
-  if (!isIt || gPerML === undefined) return null
+  if (!isIt) return null
+  if (gPerML === undefined)
+    return { unknown: `what stays in flask and column: the density of ${substance.name} is not on record` }
   const column = stages > 0 ? filled.holdUpML : 0
   const g = Math.min(reachedG, (filled.stopML + column) * gPerML)
   return {

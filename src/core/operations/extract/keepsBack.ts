@@ -12,7 +12,8 @@ export const shakingKeeps: KeepsBack = (context, { substance, reachedG }) => {
   const last = flow?.states.at(-1)
   if (!flow || !last || last.step !== context.step.id) return null
   const solute = flow.solutes.find(({ id }) => id === substance.name)
-  if (!solute || !(solute.mmol > 0)) return null
+  if (!solute || !(solute.mmol > 0))
+    return { unknown: `what the other layers hold: no partition coefficient of ${substance.name} is on record` }
   // The layer that holds most of it is the one that is worked up; where K is off, it is still the same one.
   const { layer } = mostlyIn(last.state, solute.id)
   const elsewhere = (factor: number) => {

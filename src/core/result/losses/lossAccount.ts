@@ -45,6 +45,8 @@ export interface LossAccount {
   largest: Loss | null
   /** What may still be had, in words. */
   again: string | null
+  /** Losses that there are and that nobody can work out: they stand in what is not explained. */
+  unknown: string[]
 }
 
 /** A constant of an equilibrium in a teaching laboratory is worth this much: a quarter less, a third more. */
@@ -87,6 +89,7 @@ function account(run: RunState, base: BaseResults, { sample, whole, substance, f
   const [wholeG, productG] = [whole.value, weighed.mass.value * share]
   const losses: Loss[] = []
   const said: string[] = []
+  const unknown: string[] = []
   const reaching = () => Math.max(0, wholeG - losses.reduce((sum, { g }) => sum + g, 0))
   const unreacted = unreactedOf(plan, base, wholeG)
   if (unreacted) losses.push(unreacted)
@@ -100,6 +103,10 @@ function account(run: RunState, base: BaseResults, { sample, whole, substance, f
     if (samples) losses.push(samples)
     const kept = keeperOf(step)?.(contextOf(plan, base.table, step, undefined, measured), { substance, reachedG: reaching() })
     if (!kept) continue
+    if ('unknown' in kept) {
+      unknown.push(kept.unknown)
+      continue
+    }
     if (kept.again) said.push(kept.again.words)
     const g = Math.min(kept.g, reaching())
     losses.push({
@@ -148,6 +155,7 @@ function account(run: RunState, base: BaseResults, { sample, whole, substance, f
       unexplained,
       largest: largest && largest.g > thresholds.worthNaming * wholeG ? largest : null,
       again: said.length > 0 ? said.join('; ') : null,
+      unknown,
     },
   ]
 }
