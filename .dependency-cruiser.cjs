@@ -18,6 +18,7 @@ const floors = [
   'result',
   'query',
   'classroom',
+  'marking',
   'stores',
   'reading',
   'format',

@@ -4,6 +4,11 @@ import { session } from './group'
 import { expectAccessible, openBench, openDesk, owner, saved, signIn, writeReading } from './support'
 
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' }).click()
+/** Every figure as a table stands behind the pictures. */
+async function openFurther(page: Page): Promise<void> {
+  const table = page.getByRole('table', { name: 'Further results, bench by bench' })
+  if (!(await table.isVisible())) await page.getByText('Further results, bench by bench').click()
+}
 const title = (page: Page) => page.locator('.step-face h1')
 
 test('a test day: tubes at the bench, what was seen, and results without a yield', async ({ page, browser }) => {
@@ -60,6 +65,7 @@ test('a test day: tubes at the bench, what was seen, and results without a yield
   // In class: results without a column for a yield.
   await page.goto(board)
   await page.getByRole('link', { name: 'Results' }).click()
+  await openFurther(page)
   const table = page.getByRole('table', { name: 'Further results, bench by bench' })
   await expect(table.getByRole('row', { name: /Iodoform test/ })).toContainText('As expected')
   await expect(table.getByRole('row', { name: /Alcohol test/ })).toContainText('The test itself did not work')
@@ -205,6 +211,7 @@ test('what came back later of a sample is typed by staff, and stands among the r
   await later.getByLabel('purity, %').fill('96.4')
   await later.getByRole('button', { name: 'Write it down' }).click()
   await expect(later.getByRole('status')).toContainText('Written for bench 1')
+  await openFurther(page)
   const table = page.getByRole('table', { name: 'Further results, bench by bench' })
   await expect(table.getByRole('row', { name: /purity/ })).toContainText('96.4')
   // Found anew, the last counts.

@@ -55,7 +55,8 @@ for (const [paper, width] of [
     const pdf = (await page.pdf({ format: paper, preferCSSPageSize: true, printBackground: true })).toString('latin1')
     const [, wide, high] = /\/MediaBox\s*\[\s*0 0 ([\d.]+) ([\d.]+)/.exec(pdf)!
     expect(Number(wide)).toBeGreaterThan(Number(high))
-    expect(pdf.match(/\/Type\s*\/Page\b/g)!.length).toBeLessThanOrEqual(2)
+    // The table and its words on two pages, the pictures behind them whole on three more.
+    expect(pdf.match(/\/Type\s*\/Page\b/g)!.length).toBeLessThanOrEqual(5)
   })
 
 test('a run stands as a page for good: what was taken, every entry with its hand, what was struck, signatures, results', async ({

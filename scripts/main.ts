@@ -7,6 +7,7 @@ const usage = `usage: ./mozle COMMAND
   test all                    the same, and many tablets at once
   calc PLAN [--log ENTRIES]   compute a plan file (and a run's entries) and print JSON
   calc --cases                hand-worked and published cases, with how far each is off
+  import FILE [--into DIR]    read an archived session back: checksums, and the figures worked out anew
   bench                       print speed figures
   mutate [PATH [N]]           change every decision of the core, one at a time: which changes does no test notice?
   load                        many tablets at once: how soon an entry is seen, and what is given back
@@ -30,6 +31,9 @@ switch (command) {
     break
   case 'calc':
     leave((await import('./calc')).calc(args))
+    break
+  case 'import':
+    leave((await import('./importArchive')).importArchive(args))
     break
   case 'mutate':
     await (await import('./mutate')).mutate(args[0], Number(args[1] ?? 1))

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { ulid } from 'ulid'
 import { setAside, writeBeside } from '@/data/beside'
 import { connectTo } from '@/data/connect'
@@ -6,6 +7,7 @@ import {
   CollegeRow,
   Course,
   EntryRow,
+  InstrumentFile,
   LabSession,
   Membership,
   Preparation,
@@ -19,6 +21,7 @@ import {
 } from '@/data/models'
 import { writePlanFile } from '@/core/format/planFile'
 import { college, type College } from '@/demo/college'
+import { heldBefore } from '@/demo/earlier'
 import { hashPassword } from '@/server/password'
 
 /** The term that a day lies in. */
@@ -35,7 +38,12 @@ export async function seed(ownerUrl: string, at = new Date()): Promise<College> 
     const hashes = await Promise.all(made.people.map(({ password }) => hashPassword(password)))
     await sequelize.transaction(async (transaction) => {
       const options = { transaction }
-      const { course, people, sections, preparations, sessions } = made
+      const { course, people, preparations } = made
+      const held = heldBefore(made, at)
+      const [sections, sessions] = [
+        [...made.sections, ...held.sections],
+        [...made.sessions, ...held.sessions],
+      ]
       const owner = people[0]!.id
       const students = sections.flatMap(({ groups }) =>
         groups.flatMap(({ id, members }) => members.split(', ').map((name) => ({ id: ulid(), studentGroup: id, name }))),
@@ -61,7 +69,7 @@ export async function seed(ownerUrl: string, at = new Date()): Promise<College> 
         options,
       )
       await StudentGroup.bulkCreate(
-        sections.flatMap(({ id, groups }) => groups.map((group) => ({ ...group, section: id }))),
+        sections.flatMap(({ id, left, groups }) => groups.map((group) => ({ ...group, section: id, leftAt: left ?? null }))),
         options,
       )
       await Student.bulkCreate(
@@ -141,6 +149,16 @@ export async function seed(ownerUrl: string, at = new Date()): Promise<College> 
           transaction,
         )
       }
+      await InstrumentFile.bulkCreate(
+        held.files.map((file) => ({
+          ...file,
+          id: ulid(),
+          digest: createHash('sha256').update(file.content).digest('hex'),
+          addedAt: at,
+          addedBy: owner,
+        })),
+        options,
+      )
     })
     return made
   } finally {

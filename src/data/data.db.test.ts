@@ -43,6 +43,7 @@ describe('migrations', () => {
       '0007-compared-values',
       '0008-a-real-college',
       '0009-at-the-bench',
+      '0010-after-the-day',
     ])
     expect(await migrate(owner)).toEqual([])
     // A draft has moved to its own table; a document without a title keeps that of its preparation.

@@ -9,6 +9,7 @@ import { formBesideBytes } from './migrations/0006-form-beside-bytes'
 import { comparedValues } from './migrations/0007-compared-values'
 import { aRealCollege } from './migrations/0008-a-real-college'
 import { atTheBench } from './migrations/0009-at-the-bench'
+import { afterTheDay } from './migrations/0010-after-the-day'
 
 const migrations = {
   '0001-people-and-plans': peopleAndPlans,
@@ -20,6 +21,7 @@ const migrations = {
   '0007-compared-values': comparedValues,
   '0008-a-real-college': aRealCollege,
   '0009-at-the-bench': atTheBench,
+  '0010-after-the-day': afterTheDay,
 }
 
 export type MigrationName = keyof typeof migrations
@@ -29,6 +31,7 @@ const lessThanAll: Readonly<Record<string, string>> = {
   entry: 'SELECT, INSERT',
   deed: 'SELECT, INSERT',
   approval: 'SELECT, INSERT',
+  result_release: 'SELECT, INSERT',
   // A revision is added when it is published; afterwards its state moves on, and what cannot be read is marked.
   revision: 'SELECT, INSERT, UPDATE (state, fault)',
 }

@@ -1,8 +1,10 @@
 import type { Sequelize } from 'sequelize'
+import { defineAfterwards } from './models/afterwards'
 import { definePeople } from './models/people'
 import { definePlans } from './models/plans'
 import { defineSessions } from './models/sessions'
 
+export * from './models/afterwards'
 export * from './models/people'
 export * from './models/plans'
 export * from './models/sessions'
@@ -12,4 +14,5 @@ export function defineModels(sequelize: Sequelize): void {
   definePeople(sequelize)
   definePlans(sequelize)
   defineSessions(sequelize)
+  defineAfterwards(sequelize)
 }

@@ -12,7 +12,7 @@ import { repeatable } from './random'
 export interface College {
   course: { id: string; title: string; college: string; zone: string; lab: Lab }
   people: { id: string; signIn: string; name: string; role: 'owner' | 'demonstrator' | 'stores' | 'reader'; password: string }[]
-  sections: { id: string; name: string; groups: { id: string; bench: number; members: string }[] }[]
+  sections: { id: string; name: string; left?: Date; groups: { id: string; bench: number; members: string }[] }[]
   preparations: { id: string; revision: string; plan: Plan; publishedAt: Date }[]
   bottles: Pick<Bottle, 'id' | 'substance' | 'formula' | 'form' | 'left' | 'place'>[]
   sessions: {
@@ -204,7 +204,7 @@ export function college(at: Date, zone: string): College {
     id: id(),
     revision: id(),
     plan: plan as unknown as Plan,
-    publishedAt: new Date(midnight.getTime() - 14 * dayMs + 10 * 3_600_000),
+    publishedAt: new Date(midnight.getTime() - 450 * dayMs + 10 * 3_600_000),
   }))
   const [amide, acyloin] = [preparations[0]!, preparations[1]!]
   const pick = () => Math.floor(random() * 32)

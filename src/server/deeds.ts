@@ -31,6 +31,12 @@ export const deedKinds = [
   'signed',
   'set a PIN',
   'exported results',
+  'released results',
+  'marked work',
+  'handed work back',
+  'added an instrument file',
+  'removed an instrument file',
+  'exported an archive',
 ] as const
 
 export type DeedKind = (typeof deedKinds)[number]

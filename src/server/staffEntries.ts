@@ -113,7 +113,55 @@ export async function writeFinding(
   const state = foldRun(view.plan, view.scale, view.entries).steps.find(({ step }) => step.id === found.step)
   const before = state?.standing.findLast(({ kind }) => kind === found.kind)
   const anew = before ? { supersedes: before.id, reason: 'found anew' } : {}
-  return append(view, [{ ...found, ...anew }], person, 'results page', now)
+  return append(view, [{ ...found, ...anew }], person, results, now)
+}
+
+const results = 'results page'
+
+/** Takes a run out of the figures of its class, with the reason; it stays where it is. @throws Refusal 409 where it is out already */
+export async function excludeRun(id: string, reason: string, person: Person, now = new Date()): Promise<NumberedEntry[]> {
+  const view = await viewRun(id)
+  const run = foldRun(view.plan, view.scale, view.entries)
+  if (run.excluded) throw new Refusal(409, 'This result does not count already.')
+  return append(view, [{ step: run.steps.at(-1)!.step.id, kind: 'excluded', body: {}, reason }], person, results, now)
+}
+
+/** Lets a run count again: what took it out is struck, and can still be read. @throws Refusal 409 where it counts */
+export async function includeRun(id: string, person: Person, now = new Date()): Promise<NumberedEntry[]> {
+  const view = await viewRun(id)
+  const standing = foldRun(view.plan, view.scale, view.entries).steps.flatMap((state) => [...state.earlier, ...state.standing])
+  const out = standing.filter(({ kind }) => kind === 'excluded')
+  if (out.length === 0) throw new Refusal(409, 'This result counts already.')
+  const strikes = out.map(({ step, id: supersedes }): Written => ({
+    step,
+    kind: 'strike',
+    body: {},
+    supersedes,
+    reason: 'it counts again',
+  }))
+  return append(view, strikes, person, results, now)
+}
+
+/** Puts a reading right after the day: a new entry with a name and a reason in the place of the old one, which stays readable. @throws Refusal */
+export async function correctReading(
+  id: string,
+  { of, body, reason }: { of: string; body: object; reason: string },
+  person: Person,
+  now = new Date(),
+): Promise<NumberedEntry[]> {
+  const view = await viewRun(id)
+  const standing = foldRun(view.plan, view.scale, view.entries).steps.flatMap((state) => [...state.earlier, ...state.standing])
+  const old = standing.find((entry) => entry.id === of)
+  if (!old) throw new Refusal(409, 'What this would correct does not stand any more. Load the page again.')
+  if (!isShown(old)) throw new Refusal(400, 'Only what an instrument showed is put right; anything else is struck at the bench.')
+  const { asked: _asked, ...rest } = old.body as { asked?: string }
+  return append(
+    view,
+    [{ step: old.step, kind: old.kind, body: { ...rest, ...body }, supersedes: of, reason }],
+    person,
+    results,
+    now,
+  )
 }
 
 const board = 'the board'

@@ -46,6 +46,7 @@ test('the release with the laboratory: every plan, session and result is there a
     '0007-compared-values',
     '0008-a-real-college',
     '0009-at-the-bench',
+    '0010-after-the-day',
   ])
   const after = await owner.query<{ id: string; plan: string; title: string; brought_forward: string }>(
     'SELECT id, plan, title, brought_forward FROM revision',

@@ -19,13 +19,18 @@ export default async function ClassList({ searchParams }: { searchParams: Promis
       <main className="page-only">
         <div className="head">
           <h1>Class</h1>
-          {may('session.write') && (
-            <div className="actions">
+          <div className="actions">
+            {may('run.read') && (
+              <Link className="btn btn-quiet" href="/class/find">
+                Find a run
+              </Link>
+            )}
+            {may('session.write') && (
               <Link className="btn btn-primary" href="/class/new">
                 Set a lab session
               </Link>
-            </div>
-          )}
+            )}
+          </div>
         </div>
         {may('session.read') && <CalendarLinks course={course.id} />}
         {sessions.length === 0 && <p>No lab session is set yet. Publish a preparation, then set a session with it.</p>}

@@ -7,24 +7,16 @@ import type { Judgement } from '../result/judge'
 import { lossAccount } from '../result/lossAccount'
 import type { MeltingReading } from '../operations/melt/meltingReading'
 import type { Outcome } from '../result/outcome'
-import { runResults } from '../result/runResults'
-import type { Entry } from '../run/entry'
-import { foldRun } from '../run/foldRun'
 import { median } from '../quantity/median'
 import { classShiftC, robustOutliers } from './classFigures'
+import { foldClass, type Folded, type RunOfClass } from './foldClass'
 
-/** A run as its results are drawn from. */
-export interface RunOfClass {
-  bench: number
-  members: string
-  scale: number
-  entries: readonly Entry[]
-  /** What the group got of the preparations before, as fractions. */
-  before?: readonly { title: string; fraction: number }[]
-}
+export type { RunOfClass }
 
 /** A bench's results as figures and words, without the entries they were drawn from. */
 export interface ResultRow {
+  /** The run. */
+  id: string
   bench: number
   members: string
   scale: number
@@ -40,6 +32,8 @@ export interface ResultRow {
   account: string
   /** True where the result lies far outside the class. */
   outlier: boolean
+  /** Why it does not count for the class, and who has said so; null where it counts. */
+  excluded: { reason: string; by: string; entry: string } | null
   /** Every result of the bench, those of the columns too. */
   outcomes: Outcome[]
 }
@@ -64,15 +58,19 @@ export interface ClassResults {
 }
 
 /** The results of a class, bench by bench, with its figures. */
-export function classResults(plan: Plan, runs: readonly RunOfClass[]): ClassResults {
+export const classResults = (plan: Plan, runs: readonly RunOfClass[]): ClassResults => resultsOf(plan, foldClass(plan, runs))
+
+/** The same from runs whose state is worked out already. What does not count stays in its row, and out of median, spread and shift. */
+export function resultsOf(plan: Plan, folded: readonly Folded[]): ClassResults {
   const product = mainSubstance(plan)
-  const rows = runs.map((run) => resultRow(plan, run))
-  const results = rows.flatMap(({ result }) => (result ? [result.fraction.value] : []))
-  const recoveries = rows.flatMap(({ recovery }) => (recovery ? [recovery.value] : []))
+  const rows = folded.map(resultRow)
+  const counted = rows.filter(({ excluded }) => excluded === null)
+  const results = counted.flatMap(({ result }) => (result ? [result.fraction.value] : []))
+  const recoveries = counted.flatMap(({ recovery }) => (recovery ? [recovery.value] : []))
   const outliers = robustOutliers(results)
   let at = 0
-  for (const row of rows) row.outlier = row.result !== null && outliers[at++] === true
-  const clears = rows.flatMap(({ melting }) => melting?.clearC ?? [])
+  for (const row of counted) row.outlier = row.result !== null && outliers[at++] === true
+  const clears = counted.flatMap(({ melting }) => melting?.clearC ?? [])
   return {
     product: product ? { name: product.name, melting: product.melting ?? null } : null,
     shown: { product: mainResult(plan)?.recovery?.sample ?? productSample(plan), crude: crudeSample(plan) },
@@ -89,9 +87,7 @@ export function classResults(plan: Plan, runs: readonly RunOfClass[]): ClassResu
   }
 }
 
-function resultRow(plan: Plan, { bench, members, scale, entries, before = [] }: RunOfClass): ResultRow {
-  const state = foldRun(plan, scale, entries)
-  const results = runResults(state)
+function resultRow({ run: { id = '', bench, members, scale, before = [] }, state, results }: Folded): ResultRow {
   const limiting = computedLine(results.table, results.limiting[0] ?? state.plan.reference)
   const product = results.result && state.samples[results.result.sample]
   const amount =
@@ -105,6 +101,7 @@ function resultRow(plan: Plan, { bench, members, scale, entries, before = [] }: 
       ? { level: 'open', words: `Went on at bench ${state.joined.bench}`, evidence: 'What both groups made stands there.' }
       : null
   return {
+    id,
     bench,
     members,
     scale,
@@ -123,6 +120,7 @@ function resultRow(plan: Plan, { bench, members, scale, entries, before = [] }: 
     judgement: gone ?? results.judgement,
     account: lossAccount(state, results),
     outlier: false,
+    excluded: state.excluded && { reason: state.excluded.reason, by: state.excluded.by, entry: state.excluded.entry },
     outcomes: results.outcomes,
   }
 }

@@ -1,4 +1,5 @@
 import type { Step } from '../plan/plan'
+import { excluded, worked } from './afterwards'
 import { besides } from './besides'
 import { boiling, boilingRange } from './boiling'
 import { answer, hand, incident, message } from './calls'
@@ -86,6 +87,8 @@ export const entryKindsOf = {
   vessel: setAsideIn,
   emptied,
   confirmed,
+  worked,
+  excluded,
   done,
   skip,
   ahead,

@@ -45,6 +45,10 @@ export interface RunState {
   samples: Record<string, Sample>
   /** The last melting range that stands, by sample. */
   melting: Record<string, Entry<'melting'>>
+  /** What the group has worked out by itself, the last that stands. */
+  worked: Entry<'worked'>['body'] | null
+  /** Why this run does not count for its class; null where it does. */
+  excluded: { reason: string; by: string; at: string; entry: string } | null
   /** Standing entries that the program asked about and the group kept. */
   odd: Entry<ShownKind>[]
 }
@@ -135,14 +139,24 @@ export function foldRun(plan: Plan, scale: number, entries: readonly Entry[]): R
     now: now < 0 ? steps.length : now,
     clocks: [...clocksOf(steps), ...ownClocks(standing)],
     calls: callsOf(standing),
-    joined: (standing.findLast(({ kind }) => kind === 'joined') as Entry<'joined'> | undefined)?.body ?? null,
+    joined: lastOf(standing, 'joined')?.body ?? null,
     pools: poolsOf(standing),
     vessels: vesselsOf(standing),
     charged,
     samples,
     melting,
+    worked: lastOf(standing, 'worked')?.body ?? null,
+    excluded: excludedIn(standing),
     odd: standing.filter((entry) => 'asked' in entry.body && entry.body.asked !== undefined) as Entry<ShownKind>[],
   }
+}
+
+const lastOf = <K extends Entry['kind']>(standing: readonly Entry[], kind: K) =>
+  standing.findLast((entry) => entry.kind === kind) as Entry<K> | undefined
+
+function excludedIn(standing: readonly Entry[]): RunState['excluded'] {
+  const found = lastOf(standing, 'excluded')
+  return found ? { reason: found.reason ?? '', by: found.by, at: found.at, entry: found.id } : null
 }
 
 /** What stands in a step, parted where it was begun once more; each round but the first begins with the entry that says so. */

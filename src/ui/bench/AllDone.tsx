@@ -1,15 +1,31 @@
 'use client'
 
+import { useState } from 'react'
 import { mainSubstance } from '@/core/plan/plan'
 import { writeFigureText } from '@/core/quantity/write'
 import { resultName } from '@/core/result/outcome'
 import { runResults } from '@/core/result/runResults'
 import type { RunState } from '@/core/run/foldRun'
 import { State } from '../figures/State'
+import { OwnArithmetic } from './OwnArithmetic'
+import type { Write } from './write'
 
-/** The end of a run: every result that it has, with its reading. */
-export function AllDone({ run, readCode }: { run: RunState; readCode: string | null }) {
+/** The end of a run: what the group works out by itself first, then every result that it has, with its reading. */
+export function AllDone({ run, readCode, write }: { run: RunState; readCode: string | null; write: Write | null }) {
   const results = runResults(run)
+  const [shown, setShown] = useState(false)
+  // A yield that is told before it is worked out is never worked out.
+  const first = write !== null && !shown && !run.worked && results.result?.kind === 'yield' && results.limiting.length > 0
+  if (first)
+    return (
+      <>
+        <h1>All steps are done</h1>
+        <OwnArithmetic run={run} write={write} />
+        <button type="button" className="plain" onClick={() => setShown(true)}>
+          Show us the results without it
+        </button>
+      </>
+    )
   const product = mainSubstance(run.plan)?.name
   return (
     <>
@@ -35,6 +51,7 @@ export function AllDone({ run, readCode }: { run: RunState; readCode: string | n
           </div>
         ))}
       </div>
+      <OwnArithmetic run={run} write={write} />
       <p className="text">
         <State level={results.judgement.level}>{results.judgement.words}</State>
       </p>

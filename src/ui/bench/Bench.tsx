@@ -183,7 +183,7 @@ export function Bench({
               later={state.status === 'later' && !state.open ? printed(run.steps[run.now]!.step.title) : undefined}
             />
           ) : (
-            <AllDone run={run} readCode={reading ? null : readCode} />
+            <AllDone run={run} readCode={reading ? null : readCode} write={reading ? null : write} />
           )}
           {(reading ? [] : toSign)
             .filter((each) => each !== state)

@@ -7,9 +7,11 @@ import { State } from '../figures/State'
 export function FurtherResults({ rows, withU, results }: { rows: ResultRow[]; withU: boolean; results: ClassResults }) {
   const others = rows.map((row) => ({ bench: row.bench, outcomes: row.outcomes.filter((each) => !inColumns(results, each)) }))
   if (others.every(({ outcomes }) => outcomes.length === 0)) return null
+  // What is words alone has no picture below: then it stands open.
+  const inWords = others.some(({ outcomes }) => outcomes.some(({ figure, quantity }) => !figure && quantity !== 'test'))
   return (
-    <>
-      <h2 className="section-title">Further results</h2>
+    <details className="further" open={inWords}>
+      <summary className="section-title">Further results, bench by bench</summary>
       <table className="ruled got-back" aria-label="Further results, bench by bench">
         <thead>
           <tr>
@@ -49,6 +51,6 @@ export function FurtherResults({ rows, withU, results }: { rows: ResultRow[]; wi
           )}
         </tbody>
       </table>
-    </>
+    </details>
   )
 }

@@ -9,7 +9,7 @@ import { FurtherResults } from './FurtherResults'
 import { MeltingBars, PercentStrip } from './RangeCharts'
 
 /** The results of a class: one picture per question, with the table behind it, and below what wants a word. Figures only: the readings behind them stay with those who may see them. */
-export function Results({ session, results }: { session: string; results: ClassResults }) {
+export function Results({ session, results, mayRead }: { session: string; results: ClassResults; mayRead: boolean }) {
   const [withU, setWithU] = useState(false)
   const { product, recovers, weighs, weighsCrude, counts, crystallises, melts, rows, medianResult, medianRecovery, shiftC } =
     results
@@ -143,6 +143,14 @@ export function Results({ session, results }: { session: string; results: ClassR
         <a className="btn btn-quiet" href={`/api/sessions/${session}/results.csv`} download>
           CSV
         </a>
+        <a className="btn btn-quiet" href={`/api/sessions/${session}/figures.csv`} download>
+          All figures
+        </a>
+        {mayRead && (
+          <a className="btn btn-quiet" href={`/api/sessions/${session}/archive.zip`} download>
+            Archive
+          </a>
+        )}
         <Button variant="quiet" onClick={() => window.print()}>
           Print
         </Button>

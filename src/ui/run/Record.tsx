@@ -14,6 +14,7 @@ import type { StepState } from '@/core/run/stepState'
 import { printed } from '@/core/words/words'
 import { Wrote } from '../bench/Wrote'
 import { State } from '../figures/State'
+import { RunReport } from '../results/RunReport'
 import { clockTime, longDay } from '../time'
 
 interface Props {
@@ -123,6 +124,7 @@ export function Record({
           <State level={results.judgement.level}>{results.judgement.words}</State> {results.judgement.evidence}
         </p>
       )}
+      <RunReport run={run} results={results} />
     </>
   )
 }

@@ -4,10 +4,12 @@ import { redirect } from 'next/navigation'
 import { scalePlan } from '@/core/edit/scalePlan'
 import { figuresInWords } from '@/core/operations/wordFigures'
 import { reactionTable } from '@/core/reaction/reactionTable'
+import { handedBackTo } from '@/server/marks'
 import { benchHere } from '@/server/actor'
 import { may } from '@/server/rights'
 import { viewRun } from '@/server/runs'
 import { PrintButton } from '@/ui/class/PrintButton'
+import { HandedBack } from '@/ui/marks/HandedBack'
 import { Record } from '@/ui/run/Record'
 
 export const metadata: Metadata = { title: 'Our record' }
@@ -18,8 +20,10 @@ export default async function OwnRecordPage() {
   if (!bench || !may(bench, 'run.read', { course: bench.course, run: bench.run })) redirect('/bench')
   const { plan, section, zone, days, bench: number, members, scale, entries, lab } = await viewRun(bench.run)
   const scaled = scalePlan(plan, scale)
+  const handed = await handedBackTo(bench.run)
   return (
     <main className="page-only record-page">
+      {handed && <HandedBack {...handed} />}
       <Record
         {...{ plan, section, zone, days }}
         title={plan.title}

@@ -2,19 +2,24 @@ import type { Metadata } from 'next'
 import Link from 'next/link'
 import { notFound } from 'next/navigation'
 import { figuresInWords } from '@/core/operations/wordFigures'
+import { correctable } from '@/core/run/correctable'
+import { foldRun } from '@/core/run/foldRun'
 import { scalePlan } from '@/core/edit/scalePlan'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { orNotFound, visitor } from '@/server/page'
 import { subjectOfSession, viewSession } from '@/server/sessions'
 import { PrintButton } from '@/ui/class/PrintButton'
 import { Frame } from '@/ui/frame/Frame'
+import { PutRight } from '@/ui/results/PutRight'
 import { Record } from '@/ui/run/Record'
 
 export const metadata: Metadata = { title: 'Record' }
 
 export default async function RecordPage({ params }: { params: Promise<{ session: string; run: string }> }) {
   const { session, run: id } = await params
-  const { actor, course, courses, frame } = await visitor(`/class/${session}/${id}`, 'run.read', () => subjectOfSession(session))
+  const { actor, course, courses, frame, may } = await visitor(`/class/${session}/${id}`, 'run.read', () =>
+    subjectOfSession(session),
+  )
   const view = await orNotFound(() => viewSession(session, false))
   const run = view.runs.find((each) => each.id === id)
   if (!run) notFound()
@@ -36,6 +41,7 @@ export default async function RecordPage({ params }: { params: Promise<{ session
           figures={figuresInWords(scaled, reactionTable(scaled), course.lab)}
           print={<PrintButton />}
         />
+        {may('run.sign') && <PutRight run={id} readings={correctable(foldRun(plan, run.scale, run.entries))} />}
       </main>
     </Frame>
   )

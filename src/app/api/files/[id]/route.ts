@@ -1,0 +1,15 @@
+import type { TraceReading } from '@/core/traces/report'
+import { describeFile, readingSchema, removeFile, subjectOfFile } from '@/server/files'
+import { addressOf, personOf, route } from '@/server/route'
+
+/** Says whose a file is, and what its peaks are. */
+export const PUT = route(
+  { need: 'run.sign', subject: (params: { id: string }) => subjectOfFile(params), body: readingSchema },
+  async ({ params, body }) => describeFile(params.id, { run: body.run, reading: body.reading as TraceReading | undefined }),
+)
+
+/** Takes a file away. */
+export const DELETE = route(
+  { need: 'run.sign', subject: (params: { id: string }) => subjectOfFile(params) },
+  async ({ params, actor, request }) => removeFile(params.id, personOf(actor).id, addressOf(request)),
+)

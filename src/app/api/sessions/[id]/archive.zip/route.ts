@@ -1,0 +1,14 @@
+import { archiveOf } from '@/server/archive'
+import { route } from '@/server/route'
+import { subjectOfSession } from '@/server/sessions'
+
+/** A session whole, as an RO-Crate. */
+export const GET = route(
+  { need: 'run.read', subject: ({ id }: { id: string }) => subjectOfSession(id), deed: 'exported an archive' },
+  async ({ params }) => {
+    const { name, bytes } = await archiveOf(params.id)
+    return new Response(bytes.slice().buffer, {
+      headers: { 'content-type': 'application/zip', 'content-disposition': `attachment; filename="${name}"` },
+    })
+  },
+)

@@ -1,0 +1,54 @@
+import type { Metadata } from 'next'
+import Link from 'next/link'
+import { findable } from '@/core/classroom/findable'
+import { isReactant, mainSubstance, substanceOf } from '@/core/plan/plan'
+import { filesOf } from '@/server/files'
+import { orNotFound, visitor } from '@/server/page'
+import { subjectOfSession, viewSession } from '@/server/sessions'
+import { Frame } from '@/ui/frame/Frame'
+import { longDay } from '@/ui/time'
+import { Files } from '@/ui/traces/Files'
+
+export const metadata: Metadata = { title: 'Instrument files' }
+
+/** Spectra and chromatograms of a session, which come days later and find their bench by its slot. */
+export default async function FilesPage({ params }: { params: Promise<{ session: string }> }) {
+  const { session } = await params
+  const { actor, course, courses, frame, may } = await visitor(`/class/${session}/files`, 'results.read', () =>
+    subjectOfSession(session),
+  )
+  const view = await orNotFound(() => viewSession(session, false))
+  const { plan } = view
+  const product = mainSubstance(plan)
+  const starting = plan.lines.filter(isReactant).flatMap((line) => substanceOf(plan, line).groups ?? [])
+  const used = plan.lines.filter(({ role }) => role !== 'work-up').map((line) => substanceOf(plan, line).name)
+  return (
+    <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
+      <main className="page-only class">
+        <div className="head">
+          <h1>
+            {view.title}, {view.section}
+          </h1>
+          <span className="sub">instrument files of {longDay(view.startsAt, view.zone)}</span>
+          <div className="actions">
+            <Link className="btn btn-quiet" href={`/class/${session}/results`}>
+              Results
+            </Link>
+          </div>
+        </div>
+        <Files
+          session={session}
+          files={(await filesOf(view)).map(({ addedBy: _by, addedAt: _at, ...file }) => file)}
+          around={{
+            runs: view.runs.map(({ id, bench, members }) => ({ id, bench, members })),
+            names: [...new Set(used)],
+            product: product?.name ?? '',
+            groups: { product: product?.groups ?? [], starting },
+            step: findable(plan).find(({ kind }) => kind === 'purity')?.step ?? null,
+            may: may('run.sign'),
+          }}
+        />
+      </main>
+    </Frame>
+  )
+}

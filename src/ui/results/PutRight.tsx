@@ -1,0 +1,105 @@
+'use client'
+
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { Button, Form } from 'react-bootstrap'
+import { readNumber } from '@/core/quantity/readQuantity'
+import { call } from '../call'
+
+/** A reading that can be put right: which numbers it has, as they were written. */
+export interface Correctable {
+  id: string
+  label: string
+  was: string
+  fields: { key: string; label: string; value: number; decimals?: string }[]
+}
+
+/** Puts a reading right after the day: the old one stays readable, with who, when and why. */
+export function PutRight({ run, readings }: { run: string; readings: Correctable[] }) {
+  const router = useRouter()
+  const [of, setOf] = useState('')
+  const [texts, setTexts] = useState<Record<string, string>>({})
+  const [reason, setReason] = useState('')
+  const [problem, setProblem] = useState<string>()
+  const [done, setDone] = useState<string>()
+  const chosen = readings.find(({ id }) => id === of)
+  if (readings.length === 0) return null
+  const send = async () => {
+    setDone(undefined)
+    if (!chosen) return setProblem('Say which reading.')
+    const body: Record<string, number> = {}
+    for (const { key, label, decimals } of chosen.fields) {
+      const read = readNumber(texts[key] ?? '')
+      if (!read.ok) return setProblem(`${label}: ${read.problem}`)
+      body[key] = read.value.value
+      if (decimals) body[decimals] = read.value.decimals
+    }
+    if (reason.trim() === '') return setProblem('Say why it is put right: it stays beside the old reading.')
+    setProblem(undefined)
+    try {
+      await call(`/api/runs/${run}/corrections`, 'POST', { of, body, reason: reason.trim() })
+      setDone(`${chosen.label} is put right. The old reading stays beside it.`)
+      setOf('')
+      setReason('')
+      setTexts({})
+      router.refresh()
+    } catch (error) {
+      setProblem((error as Error).message)
+    }
+  }
+  return (
+    <section className="put-right no-print" aria-label="Put a reading right">
+      <h2 className="section-title">
+        Put a reading right <small>the old one stays readable, with your name and the reason</small>
+      </h2>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          void send()
+        }}
+      >
+        <label>
+          reading
+          <Form.Select
+            value={of}
+            onChange={(event) => {
+              setOf(event.currentTarget.value)
+              setTexts({})
+            }}
+          >
+            <option value="">which one</option>
+            {readings.map(({ id, label, was }) => (
+              <option key={id} value={id}>
+                {label}: {was}
+              </option>
+            ))}
+          </Form.Select>
+        </label>
+        {chosen?.fields.map(({ key, label, value }) => (
+          <label key={key}>
+            {label}
+            <Form.Control
+              inputMode="decimal"
+              placeholder={String(value)}
+              value={texts[key] ?? ''}
+              onChange={(event) => setTexts({ ...texts, [key]: event.currentTarget.value })}
+            />
+          </label>
+        ))}
+        <label>
+          because
+          <Form.Control maxLength={200} value={reason} onChange={(event) => setReason(event.currentTarget.value)} />
+        </label>
+        <Button type="submit" variant="quiet">
+          Put it right
+        </Button>
+      </form>
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      {done && <p role="status">{done}</p>}
+    </section>
+  )
+}
