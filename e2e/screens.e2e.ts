@@ -35,6 +35,10 @@ test.describe('every screen without violations', () => {
         `/class/${on.id}/cards`,
         `/class/${finished.id}/${finished.runs[1]!.id}`,
         `/class/${finished.id}/results`,
+        `/class/${finished.id}/marks`,
+        `/class/${finished.id}/files`,
+        `/class/${finished.id}/others`,
+        '/class/find?plan=acetanilide',
         '/nowhere',
       ]
       // These are put together otherwise on a phone; the rest is the same page, narrower.

@@ -11,7 +11,7 @@ import { writeJcamp } from '@/core/traces/writeJcamp'
 const members: Record<'spring' | 'autumn', readonly string[]> = {
   autumn: [
     'Abara, Lind',
-    'Borg, Castellanos',
+    'Borg, Ceder',
     'Dietz, Imani',
     'Egerton, Rahal',
     'Falk, Njoroge',

@@ -115,7 +115,7 @@ export function play(
     else if (due.kind === 'press') log.press(minute, step.id, due.mark)
     else if (due.kind === 'done') return over(step)
     else if (due.kind === 'words')
-      log.add(minute, step.id, 'note', { slot: due.slot, text: slotsOf(worker.bench, 1)![0]!, for: 'GC' } as never)
+      log.add(minute, step.id, 'note', { slot: due.slot, text: slotsOf(worker.bench, 1)![0]!, for: 'gas chromatography' })
     else if (due.kind === 'head') return heads(run, step)
     else if (due.kind === 'tubes') return tubes(run, step)
     else return over(step)
@@ -180,7 +180,7 @@ export function play(
     } else if (entry === 'boiling') {
       const here = substance ? (boilsAt(substance, mmHg)?.atC ?? 100) : 100
       const highC = round(here + 0.3 - worker.lowC * 0.3, decimals)
-      log.add(minute, step.id, 'boiling', { lowC: round(highC - wideC, decimals), highC, decimals, mmHg } as never)
+      log.add(minute, step.id, 'boiling', { lowC: round(highC - wideC, decimals), highC, decimals, mmHg })
     } else {
       const atC = round(around(21.5, 0.06), 1)
       const literature = Number((step.kind === 'act' && step.work?.literature) || 1.4)

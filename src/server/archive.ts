@@ -6,6 +6,7 @@ import { computation, releasedOf } from '@/core/classroom/released'
 import { crateMetadata, metadataPath, type CrateFile } from '@/core/format/archive/crate'
 import { reportHtml } from '@/core/format/archive/reportHtml'
 import type { SessionFile } from '@/core/format/archive/sessionFile'
+import { writeEntriesFile } from '@/core/format/entriesFile'
 import { figuresCsv } from '@/core/format/figuresCsv'
 import { logCsv } from '@/core/format/logCsv'
 import { writePlanFile } from '@/core/format/planFile'
@@ -42,12 +43,7 @@ export async function archiveOf(id: string, now = new Date()): Promise<{ name: s
   add('plan.json', 'The plan of this session', 'application/json', writePlanFile(plan))
   add('session.json', 'The session and its runs', 'application/json', json(session))
   for (const { bench, scale, entries } of view.runs)
-    add(
-      fileOf(bench),
-      `Log of bench ${bench}`,
-      'application/json',
-      json({ scale, entries: entries.map(({ seq: _seq, ...entry }) => entry) }),
-    )
+    add(fileOf(bench), `Log of bench ${bench}`, 'application/json', writeEntriesFile(scale, entries))
   add('figures.json', 'What came out, by the computation of this archive', 'application/json', json(releasedOf(results)))
   add('results.csv', 'Results, a row each', 'text/csv', resultsCsv(results.rows))
   add('figures.csv', 'Every figure, one unit a column', 'text/csv', figuresCsv(folded))

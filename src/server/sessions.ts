@@ -221,11 +221,14 @@ export async function sessionChoices(course: string) {
   return {
     /** Titles of published plans that cannot be read and so cannot be run. */
     unreadable,
-    sections: sections.map((section) => ({
-      id: section.id,
-      name: section.name,
-      groups: groups.filter((group) => group.section === section.id).map(({ id, bench, members }) => ({ id, bench, members })),
-    })),
+    // Those of earlier terms, whose groups have left, stand last.
+    sections: sections
+      .map((section) => ({
+        id: section.id,
+        name: section.name,
+        groups: groups.filter((group) => group.section === section.id).map(({ id, bench, members }) => ({ id, bench, members })),
+      }))
+      .sort((a, b) => Number(b.groups.length > 0) - Number(a.groups.length > 0)),
     revisions: await Promise.all(
       plans
         .sort((a, b) => a.plan.title.localeCompare(b.plan.title))

@@ -39,3 +39,9 @@ export function readEntriesFile(text: string): { scale: number; entries: Entry[]
     }),
   }
 }
+
+/** A run's entries as readEntriesFile takes them: without their numbers in a book and the moments at which a server received them. */
+export function writeEntriesFile(scale: number, entries: readonly (Entry & { seq?: number; received?: unknown })[]): string {
+  const plain = entries.map(({ seq: _seq, received: _received, ...entry }) => entry)
+  return `${JSON.stringify({ scale, entries: plain }, null, 2)}\n`
+}

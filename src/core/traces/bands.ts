@@ -8,6 +8,8 @@ export interface Band {
   bond: string
   low: number
   high: number
+  /** A band so broad that others stand in it: it is judged by the level of this part, where nothing else absorbs. */
+  level?: { low: number; high: number }
 }
 
 export const bandSource =
@@ -17,7 +19,7 @@ export const bandSource =
 export const bands: readonly Band[] = [
   { group: 'alcohol', bond: 'O–H', low: 3200, high: 3600 },
   { group: 'phenol', bond: 'O–H', low: 3200, high: 3600 },
-  { group: 'carboxylic acid', bond: 'O–H, very broad', low: 2500, high: 3300 },
+  { group: 'carboxylic acid', bond: 'O–H, very broad', low: 2500, high: 3300, level: { low: 2500, high: 2690 } },
   { group: 'carboxylic acid', bond: 'C=O', low: 1670, high: 1730 },
   { group: 'ester', bond: 'C=O', low: 1705, high: 1755 },
   { group: 'ester', bond: 'C–O', low: 1150, high: 1310 },
@@ -39,6 +41,8 @@ export interface BandLooked extends Band {
 
 /** Below this part of the strongest band there is none. */
 const leastStrength = 0.12
+/** Nor is there a broad one whose level is raised by less than this part of the strongest. */
+const leastLevel = 0.08
 
 /** Absorbance of an infrared trace: transmittance in per cent or as a fraction is turned into it. */
 export function absorbanceOf({ y, yUnit }: Pick<Trace, 'y' | 'yUnit'>): number[] {
@@ -74,6 +78,13 @@ export function lookFor(trace: Trace, wanted: readonly (Band & Pick<BandLooked, 
   const floor = a.length > 0 ? median(a) : 0
   const strongest = a.reduce((most, value) => Math.max(most, value - floor), 0)
   return wanted.map((band) => {
+    if (band.level) {
+      const { low, high } = band.level
+      const inside = a.filter((_, index) => trace.x[index]! >= low && trace.x[index]! <= high)
+      const raised = inside.length === 0 ? 0 : median(inside) - floor
+      const strength = strongest > 0 ? Math.max(0, raised) / strongest : 0
+      return { ...band, strength, atCm: (low + high) / 2, found: strength >= leastLevel }
+    }
     let [most, at] = [0, null as number | null]
     trace.x.forEach((x, index) => {
       if (x < band.low || x > band.high || a[index]! - floor <= most) return

@@ -214,4 +214,18 @@ describe('bands', () => {
     expect(strengths(0)).toEqual({ 'ester C=O': true, 'ester C–O': true, 'alcohol O–H': false })
     expect(strengths(1)).toEqual({ 'ester C=O': true, 'ester C–O': true, 'alcohol O–H': true })
   })
+  test('the broad O–H of an acid is seen where nothing else absorbs, and a C–H beside it is none', () => {
+    const acid = (part: number) => {
+      const trace = simulateInfrared(
+        'A1',
+        [
+          { group: 'ester', part: 1 },
+          { group: 'carboxylic acid', part },
+        ],
+        stream(4),
+      )
+      return lookFor(trace, bandsFor(['ester'], ['carboxylic acid'])).find(({ level }) => level)!.found
+    }
+    expect([acid(0), acid(1)]).toEqual([false, true])
+  })
 })

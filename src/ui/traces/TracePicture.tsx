@@ -78,7 +78,7 @@ export function TracePicture({
       <div aria-hidden="true" className="picture">
         <ResponsiveContainer width="100%" height={320}>
           {trace.peaksOnly ? (
-            <BarChart data={points} margin={{ top: 8, right: 12, bottom: 4, left: 0 }} accessibilityLayer={false} barSize={2}>
+            <BarChart data={points} margin={{ top: 20, right: 12, bottom: 4, left: 0 }} accessibilityLayer={false} barSize={2}>
               <XAxis {...axis} />
               {y}
               <Bar dataKey="y" fill="#22363a" isAnimationActive={false} />
@@ -86,7 +86,7 @@ export function TracePicture({
           ) : (
             <LineChart
               data={points}
-              margin={{ top: 8, right: 12, bottom: 4, left: 0 }}
+              margin={{ top: 20, right: 12, bottom: 4, left: 0 }}
               accessibilityLayer={false}
               onMouseDown={(event) => {
                 const value = at(event)

@@ -21,6 +21,10 @@ export default async function FilesPage({ params }: { params: Promise<{ session:
   const { plan } = view
   const product = mainSubstance(plan)
   const starting = plan.lines.filter(isReactant).flatMap((line) => substanceOf(plan, line).groups ?? [])
+  const benchOf = (run: string | null) => view.runs.find(({ id }) => id === run)?.bench ?? 0
+  const files = (await filesOf(view))
+    .map(({ addedBy: _by, addedAt: _at, ...file }) => file)
+    .sort((a, b) => benchOf(a.run) - benchOf(b.run) || a.kind.localeCompare(b.kind))
   const used = plan.lines.filter(({ role }) => role !== 'work-up').map((line) => substanceOf(plan, line).name)
   return (
     <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
@@ -38,7 +42,7 @@ export default async function FilesPage({ params }: { params: Promise<{ session:
         </div>
         <Files
           session={session}
-          files={(await filesOf(view)).map(({ addedBy: _by, addedAt: _at, ...file }) => file)}
+          files={files}
           around={{
             runs: view.runs.map(({ id, bench, members }) => ({ id, bench, members })),
             names: [...new Set(used)],
