@@ -103,7 +103,12 @@ test('a sequence: what the first makes, what the next needs, the overall yield, 
   await page.goto('/class/new')
   await page.getByLabel('Preparation').selectOption({ label: 'Benzil, revision 1' })
   await expect(page.getByText('This preparation goes on from Benzoin')).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Scale each group to what it weighed' })).toBeDisabled()
+  // Of section A nobody has made any, of section B all have.
+  const scale = page.getByRole('button', { name: 'Scale each group to what it weighed' })
+  await expect(scale).toBeDisabled()
+  await page.getByLabel('Section').selectOption({ label: 'Section B' })
+  await scale.click()
+  await expect(page.getByLabel(/scale/i).first()).not.toHaveValue('1')
 })
 
 test('the shelf: how many groups a bottle serves, from the stores and at the Desk', async ({ page }) => {

@@ -18,6 +18,7 @@ import { connectTo, database } from '@/data/connect'
 import { appendEntries } from '@/data/entries'
 import { migrate } from '@/data/migrate'
 import { college } from '@/demo/college'
+import { benchResults } from './benchResults'
 import { build } from './build'
 import { stopAll, stopAllOnSignals } from './child'
 import { clearLeftOver } from './leftOver'
@@ -82,6 +83,7 @@ function invented(at: number) {
 export async function bench(): Promise<void> {
   stopAllOnSignals()
   await clearLeftOver('bench')
+  benchResults(report)
   const long = longPlan(30, 40)
   let toggle = false
   report(

@@ -229,7 +229,7 @@ export function SessionForm({
           <Button
             variant="quiet"
             size="sm"
-            disabled={Object.keys(from.weighed).length === 0}
+            disabled={section?.groups.every(({ id }) => from.weighed[id] === undefined) ?? true}
             onClick={() =>
               section?.groups.forEach(({ id }, index) => {
                 const scale = scaleFor(id)

@@ -2,7 +2,7 @@
 export function ticksOf(least: number, most: number): { low: number; high: number; ticks: number[]; decimals: number } {
   const tiny = 1e-6 * Math.max(1, Math.abs(most))
   // Values that are all one get a scale as wide as a fiftieth of them.
-  const span = most - least > tiny ? most - least : Math.abs(most) * 0.02 || 1
+  const span = most - least > tiny ? most - least : Math.abs(most) > 1e-6 ? Math.abs(most) * 0.02 : 1
   const rough = (span * 1.2) / 6
   const power = 10 ** Math.floor(Math.log10(rough))
   const step = [1, 2, 5, 10].map((factor) => factor * power).find((each) => each >= rough)!

@@ -1,6 +1,7 @@
 import type { Quantity } from '../outcome'
 import { appearance } from './appearance'
 import { boilingRange } from './boilingRange'
+import { correctedForPurity } from './correctedForPurity'
 import { massBalance } from './massBalance'
 import { meltingRange } from './meltingRange'
 import { purityOf } from './purityOf'
@@ -20,6 +21,7 @@ export const quantities: readonly Quantity[] = [
   boilingRange,
   refractiveIndex,
   purityOf,
+  correctedForPurity,
   spectrumOf,
   testOutcome,
   strengthFound,
