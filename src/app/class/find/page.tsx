@@ -84,36 +84,38 @@ export default async function FindPage({
         )}
         {!any && <p>Fill in what you know of it; what stays empty asks for nothing.</p>}
         {found.length > 0 && (
-          <table className="ruled">
-            <thead>
-              <tr>
-                <th scope="col">preparation</th>
-                <th scope="col">when</th>
-                <th scope="col">bench</th>
-                <th scope="col">group</th>
-                <th scope="col" className="n">
-                  result
-                </th>
-                <th scope="col">reading</th>
-              </tr>
-            </thead>
-            <tbody>
-              {found.map(({ run, session, title, section, at, bench, members, result, reading }) => (
-                <tr key={run}>
-                  <td>
-                    <Link href={`/class/${session}/${run}`}>{title}</Link>
-                  </td>
-                  <td>
-                    {longDay(at, course.zone)} {at.slice(0, 4)}, {section}
-                  </td>
-                  <td className="n">{bench}</td>
-                  <td>{members}</td>
-                  <td className="n fig">{result ? `${result.kind} ${writeNumber(result.percent, 0)} %` : '–'}</td>
-                  <td>{reading}</td>
+          <div className="board-scroll" tabIndex={0} role="region" aria-label="Runs that fit">
+            <table className="ruled">
+              <thead>
+                <tr>
+                  <th scope="col">preparation</th>
+                  <th scope="col">when</th>
+                  <th scope="col">bench</th>
+                  <th scope="col">group</th>
+                  <th scope="col" className="n">
+                    result
+                  </th>
+                  <th scope="col">reading</th>
                 </tr>
-              ))}
-            </tbody>
-          </table>
+              </thead>
+              <tbody>
+                {found.map(({ run, session, title, section, at, bench, members, result, reading }) => (
+                  <tr key={run}>
+                    <td>
+                      <Link href={`/class/${session}/${run}`}>{title}</Link>
+                    </td>
+                    <td>
+                      {longDay(at, course.zone)} {at.slice(0, 4)}, {section}
+                    </td>
+                    <td className="n">{bench}</td>
+                    <td>{members}</td>
+                    <td className="n fig">{result ? `${result.kind} ${writeNumber(result.percent, 0)} %` : '–'}</td>
+                    <td>{reading}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
         )}
       </main>
     </Frame>
