@@ -147,9 +147,14 @@ export function Results({ session, results, mayRead }: { session: string; result
           All figures
         </a>
         {mayRead && (
-          <a className="btn btn-quiet" href={`/api/sessions/${session}/archive.zip`} download>
-            Archive
-          </a>
+          <>
+            <a className="btn btn-quiet" href={`/api/sessions/${session}/log.csv`} download>
+              All entries
+            </a>
+            <a className="btn btn-quiet" href={`/api/sessions/${session}/archive.zip`} download>
+              Archive
+            </a>
+          </>
         )}
         <Button variant="quiet" onClick={() => window.print()}>
           Print

@@ -5,6 +5,7 @@ import { BudgetPanel } from './BudgetPanel'
 import { CurvePanelView } from './CurvePanelView'
 import { LossPanel } from './LossPanel'
 import { SequencePanel } from './SequencePanel'
+import { SpotPanelView } from './SpotPanelView'
 import { StripPanel } from './StripPanel'
 import { TestPanelView } from './TestPanelView'
 import { TimePanelView } from './TimePanelView'
@@ -33,6 +34,9 @@ export function Panels({
           ))}
         </div>
       )}
+      {panels.spots.map((panel) => (
+        <SpotPanelView key={panel.step} panel={panel} />
+      ))}
       {panels.balances.map((panel) => (
         <BalancePanelView key={panel.of} panel={panel} />
       ))}

@@ -1,5 +1,6 @@
 import { TestLog } from '@/test-support/entries'
 import { acetanilide, fractionation, separation, testDay } from '@/test-support/plans'
+import { addStep } from '../../edit/addStep'
 import { resultsOf } from '../classResults'
 import { changedSince, releasedOf } from '../released'
 import { figuresOfClass, liesApart, trendPerYear } from '../compareClasses'
@@ -76,6 +77,28 @@ describe('distillation', () => {
     expect(curve[0]!.headC).toBeLessThan(86)
     expect(curve.at(-1)!.headC).toBeGreaterThan(105)
   })
+})
+
+test('plates stand side by side, each spot by its Rf: 21 of 60 mm is 0.35, and the last plate counts', () => {
+  const { plan, id } = addStep(acetanilide, 'thin-layer')
+  const log = new TestLog()
+  log.add(id, 'spots', { frontMM: 50, spots: [{ of: 'crude', mm: 10 }] })
+  log.add(id, 'spots', {
+    frontMM: 60,
+    spots: [
+      { of: 'crude', mm: 21 },
+      { of: 'pure', mm: 30 },
+    ],
+  })
+  const { panels } = panelsOf(plan, [run(1, log), run(2, new TestLog())])
+  expect(panels.spots[0]!.benches).toHaveLength(1)
+  expect(panels.spots[0]!.benches[0]!.spots.map(({ of, rf }) => [of, rf])).toEqual([
+    ['crude', 0.35],
+    ['pure', 0.5],
+  ])
+  // 0.5/√3 mm on each distance: 0.2887/60 × √(1 + 0.35²) = 0.0051.
+  expect(panels.spots[0]!.benches[0]!.spots[0]!.u).toBeCloseTo(0.0051, 4)
+  expect(panelsOf(acetanilide, [run(1, log)]).panels.spots).toEqual([])
 })
 
 test('the mass balance of a separation: parts in per cent, and what is missing', () => {

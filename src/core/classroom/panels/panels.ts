@@ -6,6 +6,7 @@ import type { ClassResults } from '../classResults'
 import type { Folded } from '../foldClass'
 import { balancePanels, type BalancePanel } from './balance'
 import { curvePanels, type CurvePanel } from './curves'
+import { spotPanels, type SpotPanel } from './spots'
 import { stripsOf, type Strip } from './strips'
 import { testPanels, type TestPanel } from './tests'
 import { timesOf, type TimePanel } from './times'
@@ -14,6 +15,7 @@ import { timesOf, type TimePanel } from './times'
 export interface ClassPanels {
   strips: Strip[]
   tests: TestPanel[]
+  spots: SpotPanel[]
   curves: CurvePanel[]
   balances: BalancePanel[]
   losses: { bench: number; members: string; accounts: LossAccount[] }[]
@@ -24,6 +26,7 @@ export interface ClassPanels {
 export const classPanels = (plan: Plan, folded: readonly Folded[], results: ClassResults): ClassPanels => ({
   strips: stripsOf(folded, (outcome) => inColumns(results, outcome)),
   tests: testPanels(plan, folded),
+  spots: spotPanels(plan, folded),
   curves: curvePanels(plan, folded),
   balances: balancePanels(plan, folded),
   losses: folded.flatMap(({ run, state, results: own }) => {
