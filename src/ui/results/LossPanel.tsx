@@ -1,21 +1,27 @@
 import type { ClassPanels } from '@/core/classroom/panels/panels'
-import type { Loss, LossAccount } from '@/core/result/losses/lossAccount'
+import { lossKinds, type Loss, type LossAccount, type LossKind } from '@/core/result/losses/lossAccount'
 import { writeNumber } from '@/core/quantity/write'
 
-const kinds = ['unreacted at equilibrium', 'other layers', 'hold-up', 'samples taken', 'mother liquor', 'crude to pure'] as const
+const called: Readonly<Record<LossKind, string>> = {
+  unreacted: 'unreacted at equilibrium',
+  'other layers': 'other layers',
+  'hold-up': 'hold-up',
+  samples: 'samples taken',
+  'mother liquor': 'mother liquor',
+  purifying: 'crude to pure',
+  unexplained: 'unexplained',
+}
 
-const kindOf = ({ words }: Loss) =>
-  Math.max(
-    0,
-    kinds.findIndex((kind) => words.startsWith(kind)),
-  )
+const kinds = lossKinds.filter((kind) => kind !== 'unexplained')
+
+const placeOf = (kind: LossKind) => lossKinds.indexOf(kind)
 
 /** Why not all of it: from what was charged to what was weighed, one bar a bench, and below each the account with its workings. */
 export function LossPanel({ losses }: { losses: ClassPanels['losses'] }) {
   if (losses.length === 0) return null
   const several = losses.some(({ accounts }) => accounts.length > 1)
   const used = kinds.filter((kind) =>
-    losses.some(({ accounts }) => accounts.some((account) => account.losses.some((loss) => loss.words.startsWith(kind)))),
+    losses.some(({ accounts }) => accounts.some((account) => account.losses.some((loss) => loss.kind === kind))),
   )
   return (
     <section className="result-panel losses" aria-label="Why not all of it">
@@ -28,7 +34,7 @@ export function LossPanel({ losses }: { losses: ClassPanels['losses'] }) {
         </span>
         {used.map((kind) => (
           <span key={kind}>
-            <i className={`loss-${kinds.indexOf(kind)}`} /> {kind}
+            <i className={`loss-${placeOf(kind)}`} /> {called[kind]}
           </span>
         ))}
         <span>
@@ -72,7 +78,7 @@ export function LossBar({ account: { losses, productG, unexplained, wholeG } }: 
     <span className="stack" aria-hidden="true">
       <i className="product" style={width(productG)} />
       {losses.map((loss) => (
-        <i key={loss.key} className={`loss-${kindOf(loss)}`} style={width(loss.g)} />
+        <i key={loss.key} className={`loss-${placeOf(loss.kind)}`} style={width(loss.g)} />
       ))}
       <i className="left-over" style={width(unexplained.g)} />
     </span>

@@ -13,9 +13,15 @@ import { printed } from '../../words/words'
 import type { BaseResults } from '../baseResults'
 import { thresholds } from '../thresholds'
 
+/** Every way of losing something, in the order of the work. */
+export const lossKinds = ['unreacted', 'other layers', 'hold-up', 'samples', 'mother liquor', 'purifying', 'unexplained'] as const
+
+export type LossKind = (typeof lossKinds)[number]
+
 /** One way in which something did not reach the vial, g of the product, with its span. */
 export interface Loss {
   key: string
+  kind: LossKind
   /** What it is called in a picture: `mother liquor`. */
   words: string
   /** The step it belongs to; absent where it belongs to none. */
@@ -111,6 +117,7 @@ function account(run: RunState, base: BaseResults, { sample, whole, substance, f
     const g = Math.min(kept.g, reaching())
     losses.push({
       key: `${kept.what} ${step.id}`,
+      kind: kept.what,
       words: kept.what,
       step: step.id,
       g: g * share,
@@ -135,6 +142,7 @@ function account(run: RunState, base: BaseResults, { sample, whole, substance, f
   )
   const unexplained: Loss = {
     key: 'unexplained',
+    kind: 'unexplained',
     words: left < 0 ? 'more than accounted for' : 'unexplained',
     g: left,
     lowG: left - spread,
@@ -172,6 +180,7 @@ function unreactedOf(plan: Plan, base: BaseResults, wholeG: number): Loss | null
   const names = plan.lines.filter(isReactant).map((line) => substanceOf(plan, line).name)
   return {
     key: 'unreacted',
+    kind: 'unreacted',
     words: 'unreacted at equilibrium',
     g: (1 - ceiling) * wholeG,
     lowG: (1 - low) * wholeG,
@@ -195,6 +204,7 @@ function samplesTaken(
   if (g === 0) return null
   return {
     key: `samples ${step.id}`,
+    kind: 'samples',
     words: 'samples taken',
     step: step.id,
     g,
@@ -208,11 +218,12 @@ function samplesTaken(
 /** Crude less product, less what the liquor holds: what stayed on papers and in flasks, impurity, and the water of a damp crude. */
 function purifyingOf(crude: { g: number; dry: boolean } | undefined, losses: readonly Loss[], productG: number): Loss | null {
   if (!crude) return null
-  const liquor = losses.filter(({ words }) => words === 'mother liquor').reduce((sum, { g }) => sum + g, 0)
+  const liquor = losses.filter(({ kind }) => kind === 'mother liquor').reduce((sum, { g }) => sum + g, 0)
   const g = crude.g - productG - liquor
   if (g <= 0) return null
   return {
     key: 'purifying',
+    kind: 'purifying',
     words: crude.dry ? 'crude to pure' : 'crude to pure, and water of the crude',
     g,
     lowG: crude.dry ? g : 0,
