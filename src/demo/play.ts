@@ -7,7 +7,7 @@ import { distillationsOf } from '@/core/classroom/panels/curves'
 import { windowOf } from '@/core/operations/distil/receivers'
 import type { DistilBlanks } from '@/core/operations/distil/blanks'
 import { partsUsed } from '@/core/plan/partsUsed'
-import { productSample, substanceOfSample, type Plan, type Step } from '@/core/plan/plan'
+import { crudeSample, productSample, weighedSamples, substanceOfSample, type Plan, type Step } from '@/core/plan/plan'
 import { boilsAt } from '@/core/substance/boilsAt'
 import { computedLine } from '@/core/reaction/reactionTable'
 import type { Due, PairDue } from '@/core/measurements/due'
@@ -40,7 +40,10 @@ const round = (value: number, decimals: number) => Number(value.toFixed(decimals
 
 /** True for a sample that a plan ends with. */
 const isLast = (plan: Plan, sample: string) =>
-  plan.recoveries?.some((each) => each.sample === sample) === true || sample === productSample(plan)
+  plan.recoveries?.some((each) => each.sample === sample) === true ||
+  sample === productSample(plan) ||
+  // What is mixed for a look at its range is of what is pure, and is not weighed.
+  (sample !== crudeSample(plan) && !weighedSamples(plan).includes(sample))
 
 const curves = new Map<string, readonly { volumeML: number; headC: number }[]>()
 

@@ -1,4 +1,5 @@
 import { writeNumber } from '../quantity/write'
+import { resultName } from '../result/outcome'
 import type { ClassResults, ResultRow } from './classResults'
 
 /** Which computation results come from. It is raised when a rule of `core/result` changes what comes out of the same entries. */
@@ -15,7 +16,17 @@ export interface ReleasedRow {
   clearC: number | null
   reading: string
   excluded: boolean
-  outcomes: { key: string; text: string; words: string }[]
+  outcomes: ReleasedOutcome[]
+}
+
+/** One result as it is read; name and figures are missing in what was released before they were kept. */
+interface ReleasedOutcome {
+  key: string
+  name?: string
+  text: string
+  words: string
+  /** In `unit`; the second is the upper end of a range. */
+  figures?: [number | null, number | null]
 }
 
 export interface Released {
@@ -36,7 +47,13 @@ export const releasedOf = ({ medianResult, rows }: ClassResults): Released => ({
     clearC: row.melting?.clearC ?? null,
     reading: row.judgement.words,
     excluded: row.excluded !== null,
-    outcomes: row.outcomes.map(({ key, text, judgement }) => ({ key, text, words: judgement?.words ?? '' })),
+    outcomes: row.outcomes.map(({ key, quantity, of, sample, text, figure, to, judgement }) => ({
+      key,
+      name: `${resultName(quantity, of)}${sample && `, ${sample}`}`,
+      text,
+      words: judgement?.words ?? '',
+      figures: [figure?.value ?? null, to],
+    })),
   })),
 })
 
@@ -48,18 +65,12 @@ export interface Changed {
   now: string
 }
 
-const percent = (fraction: number | null) => (fraction === null ? '–' : `${writeNumber(100 * fraction, 1)} %`)
-const range = ({ onsetC, clearC }: Pick<ReleasedRow, 'onsetC' | 'clearC'>) =>
-  onsetC === null || clearC === null ? '–' : `${writeNumber(onsetC, 1)}–${writeNumber(clearC, 1)} °C`
-
 /** Compares released results with those of now. */
 export function changedSince(released: Released, now: Released): Changed[] {
   const rows = now.rows.flatMap((row): Changed[] => {
     const before = released.rows.find(({ run }) => run === row.run)
     if (!before) return [{ bench: row.bench, what: 'bench', before: '–', now: 'has come since' }]
     const pairs: [what: string, before: string, now: string][] = [
-      [row.kind ?? before.kind ?? 'result', percent(before.fraction), percent(row.fraction)],
-      ['melting range', range(before), range(row)],
       ['reading', before.reading, row.reading],
       ['counts', before.excluded ? 'no' : 'yes', row.excluded ? 'no' : 'yes'],
       ...outcomesOf(before, row),
@@ -69,13 +80,26 @@ export function changedSince(released: Released, now: Released): Changed[] {
   return rows
 }
 
-/** Further results by their keys: those that either has. */
+/** All results by their keys: those that either has, whichever sample they are of. */
 function outcomesOf(before: ReleasedRow, now: ReleasedRow): [string, string, string][] {
   const keys = [...new Set([...before.outcomes, ...now.outcomes].map(({ key }) => key))]
-  const text = (row: ReleasedRow, key: string) => row.outcomes.find((each) => each.key === key)?.text ?? '–'
-  return keys
-    .filter((key) => !key.startsWith('yield') && !key.startsWith('melting'))
-    .map((key): [string, string, string] => [key, text(before, key), text(now, key)])
+  return keys.map((key): [string, string, string] => {
+    const [was, is] = [before, now].map(({ outcomes }) => outcomes.find((each) => each.key === key))
+    return [is?.name ?? was?.name ?? key, ...inDigits(was, is)]
+  })
+}
+
+/** Both as they are read; with more digits where they differ in what the reading rounds away. */
+function inDigits(was: ReleasedOutcome | undefined, is: ReleasedOutcome | undefined): [string, string] {
+  const texts: [string, string] = [was?.text ?? '–', is?.text ?? '–']
+  if (texts[0] !== texts[1] || !was?.figures || !is?.figures) return texts
+  const apart = was.figures.some((value, index) => {
+    const other = is.figures![index]!
+    return value !== null && other !== null && Math.abs(value - other) > 1e-6 * Math.abs(value)
+  })
+  const digits = ({ text, figures }: ReleasedOutcome) =>
+    `${text} (${figures!.flatMap((value) => (value === null ? [] : [writeNumber(value, 4)])).join('–')})`
+  return apart ? [digits(was), digits(is)] : texts
 }
 
 /** The released row of a run. */

@@ -24,7 +24,8 @@ const margin = { top: 0, right: 14, bottom: 0, left: 14 }
 
 /** One kind of result of the class: every bench on one scale, what it is compared with shaded, the median dashed; the figures and their reading beside it. */
 export function StripPanel({ strip }: { strip: Strip }) {
-  const { title, unit, literature, median, points } = strip
+  const { title, unit, literature, medians, points } = strip
+  const several = medians.length > 1
   const ends = [
     ...points.flatMap(({ low, high }) => [low, high ?? low]),
     ...(literature ? [literature.low, literature.high] : []),
@@ -50,10 +51,12 @@ export function StripPanel({ strip }: { strip: Strip }) {
         <ReferenceArea x1={literature.low} x2={literature.high} fill="#dcebe4" fillOpacity={1} />
       )}
       {literature && literature.low === literature.high && <ReferenceLine x={literature.low} stroke="#1d6b4f" strokeWidth={2} />}
-      {median !== null && <ReferenceLine x={median} stroke="#4f6065" strokeDasharray="2 3" />}
+      {medians.map(
+        ({ sample, value }) => value !== null && <ReferenceLine key={sample} x={value} stroke="#4f6065" strokeDasharray="2 3" />,
+      )}
     </>
   )
-  const rows = points.map((point, index) => ({ ...point, row: index + 0.5, range: [point.low, point.high ?? point.low] }))
+  const rows = points.map((point, index) => ({ ...point, at: index, row: index + 0.5, range: [point.low, point.high ?? point.low] }))
   return (
     <section className="result-panel one-scale" aria-label={title}>
       <h2>
@@ -63,6 +66,7 @@ export function StripPanel({ strip }: { strip: Strip }) {
         <thead>
           <tr>
             <th scope="col">bench</th>
+            {several && <th scope="col">sample</th>}
             <th scope="col" className="chart">
               <span className="visually-hidden">on one scale</span>
             </th>
@@ -73,11 +77,12 @@ export function StripPanel({ strip }: { strip: Strip }) {
           </tr>
         </thead>
         <tbody>
-          {points.map(({ bench, text, level, words, outlier, excluded }, index) => (
-            <tr key={bench} style={{ height: rowHeight }}>
+          {points.map(({ bench, sample, text, level, words, outlier, excluded }, index) => (
+            <tr key={`${bench} ${sample}`} style={{ height: rowHeight }}>
               <th scope="row" className="number">
                 {bench}
               </th>
+              {several && <td>{sample || 'the whole'}</td>}
               {index === 0 && (
                 <td className="picture" rowSpan={points.length} aria-hidden="true">
                   <div style={{ marginTop: -axisHeight }}>
@@ -86,10 +91,10 @@ export function StripPanel({ strip }: { strip: Strip }) {
                         <BarChart data={rows} layout="vertical" margin={margin} barSize={9} accessibilityLayer={false}>
                           {behind}
                           <XAxis {...axis} />
-                          <YAxis type="category" dataKey="bench" hide />
+                          <YAxis type="category" dataKey="at" hide />
                           <Bar dataKey="range" isAnimationActive={false} minPointSize={3}>
                             {rows.map((row) => (
-                              <Cell key={row.bench} fill={row.excluded ? '#b7c2c0' : colourOf[row.level]} />
+                              <Cell key={row.at} fill={row.excluded ? '#b7c2c0' : colourOf[row.level]} />
                             ))}
                           </Bar>
                         </BarChart>
@@ -118,7 +123,12 @@ export function StripPanel({ strip }: { strip: Strip }) {
         </tbody>
       </table>
       <p className="quiet key">
-        {median !== null && `Dashed: the median, ${writeNumber(median, decimals)}${unit && ` ${unit}`}. `}
+        {medians.some(({ value }) => value !== null) &&
+          `Dashed: the median, ${medians
+            .flatMap(({ sample, value }) =>
+              value === null ? [] : [`${several ? `${sample} ` : ''}${writeNumber(value, decimals)}${unit && ` ${unit}`}`],
+            )
+            .join('; ')}. `}
         {literature &&
           (literature.low === literature.high
             ? `Green line: on record, ${writeNumber(literature.low, decimals)}.`

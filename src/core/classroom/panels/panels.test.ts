@@ -1,5 +1,5 @@
 import { TestLog } from '@/test-support/entries'
-import { acetanilide, fractionation, separation, testDay } from '@/test-support/plans'
+import { acetanilide, fractionation, recrystallisation, separation, testDay } from '@/test-support/plans'
 import { addStep } from '../../edit/addStep'
 import { resultsOf } from '../classResults'
 import { changedSince, releasedOf } from '../released'
@@ -139,6 +139,29 @@ describe('time per step', () => {
   })
 })
 
+test('melting ranges of crude, pure and mixed stand in one picture, each with the median of its own sample', () => {
+  const melted = (bench: number, crude: number, pure: number, mixed: number) => {
+    const log = new TestLog()
+    for (const [step, clearC] of Object.entries({ 'melt-crude': crude, melt: pure, 'melt-mixed': mixed }))
+      log.add(step, 'melting', { onsetC: clearC - 2, clearC, decimals: 1 })
+    return run(bench, log)
+  }
+  const { panels } = panelsOf(recrystallisation, [melted(1, 175, 180, 180), melted(2, 171, 179, 178), melted(3, 173, 180.5, 180)])
+  const strip = panels.strips.find(({ title }) => title === 'Melting range of 4-methylbenzoic acid')!
+  expect(strip.points.map(({ bench, sample }) => `${bench} ${sample}`).slice(0, 4)).toEqual([
+    '1 crude',
+    '1 pure',
+    '1 mixed',
+    '2 crude',
+  ])
+  // the middle of a range is a degree below its end: of 174, 170, 172 the median is 172; of 179, 178, 179.5 it is 179
+  expect(strip.medians).toEqual([
+    { sample: 'crude', value: 172 },
+    { sample: 'pure', value: 179 },
+    { sample: 'mixed', value: 179 },
+  ])
+})
+
 describe('what counts, what was released, and what other classes made', () => {
   const product = (bench: number, g: number, excluded = false) => {
     const log = new TestLog()
@@ -164,8 +187,28 @@ describe('what counts, what was released, and what other classes made', () => {
     expect(changedSince(before, releasedOf(classOf(4, 4.2)))).toEqual([])
     const changed = changedSince(before, releasedOf(classOf(4, 4.4)))
     expect(changed.every(({ bench }) => bench === 2)).toBe(true)
-    expect(changed.find(({ what }) => what === 'yield')).toEqual({ bench: 2, what: 'yield', before: '71.4 %', now: '74.8 %' })
+    const what = 'Yield of acetanilide, purified'
+    expect(changed.find((each) => each.what === what)).toEqual({ bench: 2, what, before: '71 %', now: '75 %' })
+    // 4.20 and 4.19 g of 5.88255 g: both are read as 71 %, and what the rounding hides is shown
+    expect(changedSince(before, releasedOf(classOf(4, 4.19))).find((each) => each.what === what)).toMatchObject({
+      before: '71 % (71.3976)',
+      now: '71 % (71.2276)',
+    })
     expect(changedSince(before, releasedOf(classOf(4, 4.2, 4.3))).at(-1)).toMatchObject({ bench: 3, now: 'has come since' })
+  })
+  test('a result of another sample than the product counts as changed too, and a release that has no names is still compared', () => {
+    const melted = (clearC: number) => {
+      const log = new TestLog()
+      log.add('melt-crude', 'melting', { onsetC: 171, clearC, decimals: 1 })
+      return releasedOf(panelsOf(recrystallisation, [run(1, log)]).results)
+    }
+    const changed = [
+      { bench: 1, what: 'Melting range of 4-methylbenzoic acid, crude', before: '171.0–175.0 °C', now: '171.0–176.0 °C' },
+    ]
+    expect(changedSince(melted(175), melted(176)).filter(({ what }) => what !== 'reading')).toEqual(changed)
+    const nameless = melted(175)
+    for (const { outcomes } of nameless.rows) for (const outcome of outcomes) delete outcome.name
+    expect(changedSince(nameless, melted(176)).filter(({ what }) => what !== 'reading')).toEqual(changed)
   })
   test('a trend is the middle slope: 60, 65, 70 % over two years are 5 % a year, and one odd class turns nothing', () => {
     const at = (year: number, median: number) => ({ at: `${year}-01-01T00:00:00Z`, median })
