@@ -10,6 +10,7 @@ import { comparedValues } from './migrations/0007-compared-values'
 import { aRealCollege } from './migrations/0008-a-real-college'
 import { atTheBench } from './migrations/0009-at-the-bench'
 import { afterTheDay } from './migrations/0010-after-the-day'
+import { filesOfGroups } from './migrations/0011-files-of-groups'
 
 const migrations = {
   '0001-people-and-plans': peopleAndPlans,
@@ -22,6 +23,7 @@ const migrations = {
   '0008-a-real-college': aRealCollege,
   '0009-at-the-bench': atTheBench,
   '0010-after-the-day': afterTheDay,
+  '0011-files-of-groups': filesOfGroups,
 }
 
 export type MigrationName = keyof typeof migrations

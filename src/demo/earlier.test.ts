@@ -1,3 +1,4 @@
+import { traceKinds } from '@/core/traces/trace'
 import { classResults } from '@/core/classroom/classResults'
 import { entrySchema } from '@/core/run/entrySchema'
 import { problemInRun } from '@/core/run/fitsStep'
@@ -52,7 +53,10 @@ describe('what the college has held before', () => {
   })
 
   test('every file says that it was simulated and can be read', () => {
-    expect(held.files).toHaveLength(10)
+    expect(held.files).toHaveLength(12)
+    expect(
+      new Set(held.files.map(({ content, name }) => (readTrace(content, name) as { value: { kind: string } }).value.kind)),
+    ).toEqual(new Set(traceKinds))
     for (const { content, name } of held.files)
       expect(readTrace(content, name)).toMatchObject({ ok: true, value: { simulated: true } })
   })

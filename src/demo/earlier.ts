@@ -5,7 +5,8 @@ import { InventedLog } from './log'
 import { play } from './play'
 import { repeatable } from './random'
 import { slotsOf } from '@/core/operations/send/sampleSlots'
-import { simulateChromatogram, simulateInfrared } from '@/core/traces/simulate'
+import { simulateChromatogram, simulateInfrared, simulateProtons } from '@/core/traces/simulate'
+import type { Trace } from '@/core/traces/trace'
 import { writeJcamp } from '@/core/traces/writeJcamp'
 
 const members: Record<'spring' | 'autumn', readonly string[]> = {
@@ -96,7 +97,26 @@ export interface HeldFile {
 /** Retention times of the ester class on a simulated column, min, with the width of a peak. */
 const column = { air: 1.1, acid: 2.7, alcohol: 3.4, ester: 5.6, sigma: 0.045 }
 
-/** Chromatograms of the esters of a class and two of their infrared spectra, from models of our own: bench 2 has alcohol left, bench 5 more of it. */
+/** Made-up signals of the ester: (CH3)2CH, CH2 beside it, CH, CH3CO, OCH2. */
+const protons = [
+  { ppm: 0.92, protons: 6, lines: 2 },
+  { ppm: 1.52, protons: 2, lines: 4 },
+  { ppm: 1.68, protons: 1, lines: 9 },
+  { ppm: 2.04, protons: 3, lines: 1 },
+  { ppm: 4.09, protons: 2, lines: 3 },
+]
+
+/** Made-up mass peaks of the ester, m/z with a height in per cent of the strongest. */
+const masses: readonly [number, number][] = [
+  [41, 16],
+  [43, 100],
+  [55, 41],
+  [61, 15],
+  [70, 57],
+  [87, 9],
+]
+
+/** Chromatograms of the esters of a class and two of their infrared spectra, a proton spectrum and mass peaks of one, from models of our own: bench 2 has alcohol left, bench 5 more of it. */
 function filesOfEsters({ id: session, runs }: College['sessions'][number]): HeldFile[] {
   const random = repeatable(20_261_202)
   return runs.flatMap(({ id: run, bench }): HeldFile[] => {
@@ -119,6 +139,18 @@ function filesOfEsters({ id: session, runs }: College['sessions'][number]): Held
       ],
       random,
     )
-    return [gc, { ...file, name: `${slot} ir.jdx`, content: writeJcamp(spectrum) }]
+    const ir = { ...file, name: `${slot} ir.jdx`, content: writeJcamp(spectrum) }
+    if (bench !== 1) return [gc, ir]
+    const title = `isopentyl acetate, vial ${slot}`
+    const mass: Trace = {
+      ...{ kind: 'mass spectrum', title, xUnit: 'M/Z', yUnit: 'RELATIVE ABUNDANCE', peaksOnly: true, simulated: true },
+      x: masses.map(([mz]) => mz),
+      y: masses.map(([, height]) => height),
+    }
+    return [
+      ...[gc, ir],
+      { ...file, name: `${slot} h-nmr.jdx`, content: writeJcamp(simulateProtons(title, protons, random)) },
+      { ...file, name: `${slot} ms.jdx`, content: writeJcamp(mass) },
+    ]
   })
 }

@@ -20,7 +20,10 @@ import { importArchive } from '../../scripts/importArchive'
 import { seed } from '../../scripts/seed'
 import type { Person } from './actor'
 import { archiveOf } from './archive'
-import { addFile, contentOf, describeFile, filesOf, removeFile } from './files'
+import { placesOfRuns } from '@/data/people'
+import { benchAt } from './actor'
+import { addFile, addReport, contentOf, describeFile, filesOf, filesOfRun, removeFile, subjectOfFile } from './files'
+import { may } from './rights'
 import { findRuns } from './findRuns'
 import { decide, handBack, handedBackTo, marksFile, marksOf, setScheme } from './marks'
 import { otherClasses } from './otherClasses'
@@ -142,7 +145,7 @@ describe('files of instruments', () => {
     )
   test('those of the demo find their benches, and say that they are simulated', async () => {
     const files = await filesOf(await viewSession(sessionOf('Isopentyl acetate'), false))
-    expect(files).toHaveLength(10)
+    expect(files).toHaveLength(12)
     for (const { run, simulated } of files) expect([run !== null, simulated]).toEqual([true, true])
   })
   test('one is matched by its slot, kept as it came, described, and taken away', async () => {
@@ -153,13 +156,17 @@ describe('files of instruments', () => {
     expect(run).toBe(view.runs[2]!.id)
     expect(await contentOf(id)).toEqual({ name: 'export.jdx', content })
     expect(await refused(addFile(session, { name: 'again.jdx', content }, owner.id, 'here'))).toContain('here already')
-    await describeFile(id, {
-      run: view.runs[3]!.id,
-      reading: { peaks: [{ name: 'isopentyl acetate', response: 1, left: false }] },
-    })
+    await describeFile(
+      id,
+      {
+        run: view.runs[3]!.id,
+        reading: { peaks: [{ name: 'isopentyl acetate', response: 1, left: false }] },
+      },
+      person,
+    )
     const found = (await filesOf(view)).find((file) => file.id === id)!
     expect([found.run, found.reading.peaks?.[0]?.name]).toEqual([view.runs[3]!.id, 'isopentyl acetate'])
-    expect(await refused(describeFile(id, { run: finished.runs[0]!.id }))).toContain('not of the session')
+    expect(await refused(describeFile(id, { run: finished.runs[0]!.id }, person))).toContain('not of the session')
     await removeFile(id, owner.id, 'here')
     expect(await InstrumentFile.count({ where: { id } })).toBe(0)
   })
@@ -170,6 +177,36 @@ describe('files of instruments', () => {
     expect(run).toBeNull()
     await removeFile(id, owner.id, 'here')
   })
+})
+
+test('a group reads its own spectra with its code for reading, types in what it has on paper, and nothing more after marks are back', async () => {
+  const session = sessionOf('Isopentyl acetate')
+  const view = await viewSession(session, false)
+  const run = view.runs[0]!.id
+  const [place] = await placesOfRuns({ ids: [run] })
+  const group = benchAt(place!, place!.readCode!, now)!
+  const own = (await filesOfRun(run)).find(({ kind }) => kind === 'NMR')!
+  expect(await subjectOfFile(own)).toEqual({ course: made.course.id, run })
+  expect(may(group, 'file.describe', await subjectOfFile(own))).toBe(true)
+  const [other] = await filesOfRun(view.runs[1]!.id)
+  expect(may(group, 'file.describe', await subjectOfFile(other!))).toBe(false)
+  const shifts = [{ ppm: '2.04', protons: '3', form: 'singlet', what: 'CH3 beside C=O' }]
+  await describeFile(own.id, { reading: { shifts } }, group)
+  await describeFile(own.id, { reading: { peaks: [] } }, person)
+  // What staff say of one part leaves what the group said of another.
+  const said = (await filesOfRun(run)).find(({ id }) => id === own.id)!.reading
+  expect(said).toEqual({ shifts, peaks: [], by: { shifts: 'the group', peaks: owner.name } })
+  expect(await refused(describeFile(own.id, { run: view.runs[1]!.id }, group))).toContain('403')
+  expect(await refused(addReport(run, 'nothing', group, 'here'))).toContain('a time and an area')
+  const { id } = await addReport(run, '2 5.61 980\n1 3.40 20', group, 'here')
+  const typed = (await filesOfRun(run)).find((file) => file.id === id)!
+  expect([typed.addedBy, typed.kind, typed.simulated]).toEqual(['the group', 'chromatogram', false])
+  await decide(run, { points: {}, comments: {}, comment: '' }, owner.id, 'here')
+  await describeFile(own.id, { reading: { shifts: null } }, group)
+  await handBack(session, owner.id, 'here')
+  expect(await refused(describeFile(own.id, { reading: { shifts } }, group))).toContain('handed back')
+  expect(await refused(addReport(run, '1 2', group, 'here'))).toContain('handed back')
+  await describeFile(own.id, { reading: { shifts } }, person)
 })
 
 test('marks: the record proposes, a person decides, the group reads what was handed back', async () => {

@@ -4,9 +4,11 @@ import { array, boolean, number, object, string } from 'yup'
 import { foldRun } from '@/core/run/foldRun'
 import { matchSlot } from '@/core/traces/matchSlot'
 import { readTrace } from '@/core/traces/readTrace'
-import { mostPeaks, type TraceReading } from '@/core/traces/report'
+import { mostPeaks, readPeakTable, withSaid, type SaidAnew, type TraceReading } from '@/core/traces/report'
+import { writeJcamp } from '@/core/traces/writeJcamp'
 import type { TraceKind } from '@/core/traces/trace'
-import { InstrumentFile, User } from '@/data/models'
+import { InstrumentFile, MarkRow, Run, User } from '@/data/models'
+import type { Actor, Subject } from './rights'
 import { record } from './deeds'
 import { Refusal } from './refusal'
 import { sessionOfResults } from './releases'
@@ -33,16 +35,24 @@ export const readingSchema = object({
       }).noUnknown(),
     )
       .max(mostPeaks)
+      .nullable()
       .optional(),
     typed: array(object({ at: number().strict().required(), area: number().strict().min(0).required() }).noUnknown())
       .max(mostPeaks)
+      .nullable()
       .optional(),
     shifts: array(object({ ppm: text(), protons: text(), form: text(), what: text() }).noUnknown())
       .max(40)
+      .nullable()
       .optional(),
   })
     .noUnknown()
     .optional(),
+}).noUnknown()
+
+/** A printed report, as it is typed or pasted. */
+export const reportSchema = object({
+  text: string().min(1, 'the report is empty').max(20_000, 'the report is too long: its table is enough').required(),
 }).noUnknown()
 
 export interface FileView {
@@ -79,30 +89,81 @@ export async function addFile(
   const read = readTrace(content, name)
   if (!read.ok) throw new Refusal(400, `${name}: ${read.problem}`)
   const view = await viewSession(session, false)
-  const first = sessionOfResults(view)
-  const digest = createHash('sha256').update(content).digest('hex')
-  if ((await InstrumentFile.count({ where: { session: first, digest } })) > 0)
-    throw new Refusal(409, `${name}: this file is here already.`)
-  if ((await InstrumentFile.count({ where: { session: first } })) >= mostFiles)
-    throw new Refusal(409, `A session holds at most ${mostFiles} files.`)
   const match = matchSlot([name, read.value.title], slotsOfRuns(view))
-  const id = ulid(now.getTime())
-  await InstrumentFile.create({
-    ...{ id, session: first, name, content, digest },
-    run: match?.run ?? null,
-    slot: match?.slot ?? '',
-    addedAt: now,
-    addedBy: person,
-  })
+  const about = { run: match?.run ?? null, slot: match?.slot ?? '', addedBy: person }
+  const id = await keep(sessionOfResults(view), { name, content, ...about }, now)
   const { course } = await subjectOfSession(session)
-  await record({ what: 'added an instrument file', person, course, about: { session: first, file: id }, from }, now)
-  return { id, run: match?.run ?? null }
+  await record({ what: 'added an instrument file', person, course, about: { session, file: id }, from }, now)
+  return { id, run: about.run }
+}
+
+/** Takes the table of a printed report for a run, typed by the group or by staff: it is kept as a file of peaks that says what it is. @throws Refusal 400, 409 */
+export async function addReport(
+  run: string,
+  text: string,
+  actor: Actor,
+  from: string,
+  now = new Date(),
+): Promise<{ id: string }> {
+  const peaks = readPeakTable(text)
+  if (typeof peaks === 'string') throw new Refusal(400, peaks)
+  const found = await Run.findByPk(run)
+  if (!found) throw new Refusal(404, 'There is no such run.')
+  await notHandedBack(run, actor)
+  const view = await viewSession(found.session, false)
+  const bench = view.runs.find(({ id }) => id === run)!.bench
+  const ascending = peaks.toSorted((a, b) => a.at - b.at)
+  const content = writeJcamp({
+    kind: 'chromatogram',
+    title: `typed from a printed report, bench ${bench}`,
+    ...{ xUnit: 'MINUTES', yUnit: 'AREA', peaksOnly: true, simulated: false },
+    x: ascending.map(({ at }) => at),
+    y: ascending.map(({ area }) => area),
+  })
+  const person = actor.kind === 'user' ? actor.id : null
+  const name = `printed report bench ${bench}.jdx`
+  const id = await keep(sessionOfResults(view), { name, content, run, slot: '', addedBy: person }, now)
+  if (person) {
+    const { course } = await subjectOfSession(found.session)
+    await record({ what: 'added an instrument file', person, course, about: { session: found.session, file: id }, from }, now)
+  }
+  return { id }
+}
+
+/** Writes a file that was read. @throws Refusal 409 where it is here already, or the session is full */
+async function keep(
+  session: string,
+  file: { name: string; content: string; run: string | null; slot: string; addedBy: string | null },
+  now: Date,
+): Promise<string> {
+  const digest = createHash('sha256').update(file.content).digest('hex')
+  if ((await InstrumentFile.count({ where: { session, digest } })) > 0)
+    throw new Refusal(409, `${file.name}: this file is here already.`)
+  if ((await InstrumentFile.count({ where: { session } })) >= mostFiles)
+    throw new Refusal(409, `A session holds at most ${mostFiles} files.`)
+  const id = ulid(now.getTime())
+  await InstrumentFile.create({ id, session, digest, addedAt: now, ...file })
+  return id
+}
+
+/** What was handed back is judged as it was: a group says nothing more of it. @throws Refusal 409 */
+async function notHandedBack(run: string | null | undefined, actor: Actor): Promise<void> {
+  if (actor.kind !== 'bench' || !run) return
+  const mark = await MarkRow.findByPk(run)
+  if (mark?.handedBackAt) throw new Refusal(409, 'Your work was handed back: what you say of your files stays as it was judged.')
 }
 
 /** The files of a session; one that cannot be read any more is left out of the list and never takes the page down. */
-export async function filesOf(view: SessionView): Promise<FileView[]> {
-  const rows = await InstrumentFile.findAll({ where: { session: sessionOfResults(view) }, order: [['id', 'ASC']] })
-  const people = await User.findAll({ where: { id: rows.map(({ addedBy }) => addedBy) }, attributes: ['id', 'name'] })
+export const filesOf = async (view: SessionView): Promise<FileView[]> =>
+  shown(await InstrumentFile.findAll({ where: { session: sessionOfResults(view) }, order: [['id', 'ASC']] }))
+
+/** The files of one run. */
+export const filesOfRun = async (run: string): Promise<FileView[]> =>
+  shown(await InstrumentFile.findAll({ where: { run }, order: [['id', 'ASC']] }))
+
+async function shown(rows: readonly InstrumentFile[]): Promise<FileView[]> {
+  const ids = rows.flatMap(({ addedBy }) => addedBy ?? [])
+  const people = await User.findAll({ where: { id: ids }, attributes: ['id', 'name'] })
   return rows.flatMap((row) => {
     const read = readTrace(row.content, row.name)
     if (!read.ok) return []
@@ -115,7 +176,7 @@ export async function filesOf(view: SessionView): Promise<FileView[]> {
         slot: row.slot,
         run: row.run ?? null,
         reading: JSON.parse(row.reading) as TraceReading,
-        addedBy: people.find(({ id }) => id === row.addedBy)?.name ?? 'somebody',
+        addedBy: row.addedBy === null ? 'the group' : (people.find(({ id }) => id === row.addedBy)?.name ?? 'somebody'),
         addedAt: row.addedAt.toISOString(),
       },
     ]
@@ -128,8 +189,11 @@ const fileOf = async (id: string): Promise<InstrumentFile> => {
   return row
 }
 
-/** The course behind a file. */
-export const subjectOfFile = async ({ id }: { id: string }) => subjectOfSession((await fileOf(id)).session)
+/** The course behind a file, and the run that it is of. */
+export async function subjectOfFile({ id }: { id: string }): Promise<Subject> {
+  const { session, run } = await fileOf(id)
+  return { ...(await subjectOfSession(session)), ...(run ? { run } : {}) }
+}
 
 /** A file as it came. */
 export async function contentOf(id: string): Promise<{ name: string; content: string }> {
@@ -137,19 +201,23 @@ export async function contentOf(id: string): Promise<{ name: string; content: st
   return { name, content }
 }
 
-/** Says whose a file is, and what its peaks are. @throws Refusal 400 for a run of another session */
+/** Says whose a file is, and what its peaks are; a group says it of its own files. @throws Refusal 400 for a run of another session, 403 for a group that gives a file away, 409 after marks were handed back */
 export async function describeFile(
   id: string,
-  { run, reading }: { run?: string | null | undefined; reading?: TraceReading | undefined },
+  { run, reading }: { run?: string | null | undefined; reading?: SaidAnew | undefined },
+  actor: Actor,
 ): Promise<void> {
   const row = await fileOf(id)
+  await notHandedBack(row.run, actor)
+  if (run !== undefined && actor.kind === 'bench') throw new Refusal(403, 'Whose a file is, staff say.')
   if (run) {
     const view = await viewSession(row.session, false)
     if (!view.runs.some((each) => each.id === run)) throw new Refusal(400, 'This bench is not of the session.')
   }
+  const by = actor.kind === 'user' ? actor.name : 'the group'
   await row.update({
     ...(run === undefined ? {} : { run }),
-    ...(reading === undefined ? {} : { reading: JSON.stringify(reading) }),
+    ...(reading === undefined ? {} : { reading: JSON.stringify(withSaid(JSON.parse(row.reading) as TraceReading, reading, by)) }),
   })
 }
 

@@ -29,13 +29,26 @@ const expected: Record<CourseRole, Right[]> = {
     'run.read',
     'run.sign',
     'results.read',
+    'file.read',
+    'file.describe',
     'people.write',
     'section.write',
     'approve',
   ],
-  demonstrator: ['plan.read', 'session.read', 'code.read', 'code.write', 'run.read', 'run.sign', 'results.read', 'approve'],
+  demonstrator: [
+    'plan.read',
+    'session.read',
+    'code.read',
+    'code.write',
+    'run.read',
+    'run.sign',
+    'results.read',
+    'file.read',
+    'file.describe',
+    'approve',
+  ],
   stores: ['plan.read', 'shelf.write', 'session.read'],
-  reader: ['plan.read', 'results.read'],
+  reader: ['plan.read', 'results.read', 'file.read'],
 }
 
 describe('rights', () => {
@@ -50,9 +63,9 @@ describe('rights', () => {
   )
 
   test.each([
-    ['open', ['run.read', 'run.write']],
+    ['open', ['run.read', 'run.write', 'file.read', 'file.describe']],
     ['late', ['run.write']],
-    ['reading', ['run.read']],
+    ['reading', ['run.read', 'file.read', 'file.describe']],
   ] as [BenchState, Right[]][])('a bench that is %s may do exactly its part, in its own run', (state, allowed) => {
     const bench = benchIn(state)
     for (const right of rights) {

@@ -17,6 +17,8 @@ export const rights = [
   'run.write',
   'run.sign',
   'results.read',
+  'file.read',
+  'file.describe',
   'people.write',
   'section.write',
   'approve',
@@ -42,23 +44,36 @@ const granted: Record<CourseRole, readonly Right[]> = {
     'run.read',
     'run.sign',
     'results.read',
+    'file.read',
+    'file.describe',
     'people.write',
     'section.write',
     'approve',
   ],
-  demonstrator: ['plan.read', 'session.read', 'code.read', 'code.write', 'run.read', 'run.sign', 'results.read', 'approve'],
+  demonstrator: [
+    'plan.read',
+    'session.read',
+    'code.read',
+    'code.write',
+    'run.read',
+    'run.sign',
+    'results.read',
+    'file.read',
+    'file.describe',
+    'approve',
+  ],
   stores: ['plan.read', 'shelf.write', 'session.read'],
-  reader: ['plan.read', 'results.read'],
+  reader: ['plan.read', 'results.read', 'file.read'],
 }
 
 /**
- * A tablet that typed a bench code reads and writes its own run while its session is on, and nothing else. Afterwards only what it had written before still comes in; the code for
- * reading reads.
+ * A tablet that typed a bench code reads and writes its own run while its session is on, and nothing else. Afterwards only what it had written before still comes in. The code for
+ * reading reads, and says what a group makes of its own spectra, which come days later: the log it leaves as it is.
  */
 const grantedToBench: Record<BenchState, readonly Right[]> = {
-  open: ['run.read', 'run.write'],
+  open: ['run.read', 'run.write', 'file.read', 'file.describe'],
   late: ['run.write'],
-  reading: ['run.read'],
+  reading: ['run.read', 'file.read', 'file.describe'],
 }
 
 export type BenchState = 'open' | 'late' | 'reading'

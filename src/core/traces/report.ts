@@ -7,12 +7,37 @@ export interface Named {
   left: boolean
 }
 
+/** A part of what is said of a trace. */
+export const saidOf = ['peaks', 'typed', 'shifts'] as const
+
 /** What was said of a trace: of its peaks in their order, or of a printed report that was typed in its place; shifts of an NMR spectrum. */
 export interface TraceReading {
   peaks?: Named[]
   /** A table that stood on a printed report: retention time in min and area, in its own unit. */
   typed?: { at: number; area: number }[]
   shifts?: { ppm: string; protons: string; form: string; what: string }[]
+  /** Who said which part: a person by name, or the group. */
+  by?: Partial<Record<(typeof saidOf)[number], string>>
+}
+
+/** What is said anew of a trace: a part that is null is taken back, one that is missing stays. */
+export type SaidAnew = { [part in (typeof saidOf)[number]]?: TraceReading[part] | null }
+
+/** What was said of a trace with what is said anew, and by whom. */
+export function withSaid(reading: TraceReading, said: SaidAnew, by: string): TraceReading {
+  const { peaks, typed, shifts, by: before, ...rest } = { ...reading, ...said }
+  const whose = { ...before }
+  for (const part of saidOf) {
+    if (said[part]) whose[part] = by
+    if (said[part] === null) delete whose[part]
+  }
+  return {
+    ...rest,
+    ...(peaks ? { peaks } : {}),
+    ...(typed ? { typed } : {}),
+    ...(shifts ? { shifts } : {}),
+    by: whose,
+  }
 }
 
 export const mostPeaks = 60

@@ -61,3 +61,32 @@ export function simulateInfrared(
   })
   return { kind: 'infrared', title, xUnit: '1/CM', yUnit: 'TRANSMITTANCE', x, y, peaksOnly: false, simulated: true }
 }
+
+/** A signal of a simulated proton spectrum: how many protons, and into how many lines it is split by equal neighbours. */
+export interface SimulatedSignal {
+  ppm: number
+  protons: number
+  lines: number
+}
+
+/** The spectrometer and the coupling that a proton spectrum is simulated with: MHz and Hz. */
+const spectrometer = { mhz: 400, couplingHz: 7 }
+
+/** Heights of the lines of a signal: the row of Pascal's triangle, which adds up to one. */
+function parts(lines: number): number[] {
+  let row = [1]
+  for (let line = 1; line < lines; line++) row = [...row, 0].map((value, index) => value + (row[index - 1] ?? 0))
+  return row.map((value) => value / 2 ** (lines - 1))
+}
+
+/** A proton spectrum from a model: each signal split to first order, Lorentzian lines 1 Hz wide, areas as their protons. For tests and the demo. */
+export function simulateProtons(title: string, signals: readonly SimulatedSignal[], random: () => number): Trace {
+  const step = spectrometer.couplingHz / spectrometer.mhz
+  const half = 0.5 / spectrometer.mhz
+  const lines = signals.flatMap(({ ppm, protons, lines: count }) =>
+    parts(count).map((part, index) => ({ at: ppm + (index - (count - 1) / 2) * step, height: protons * part })),
+  )
+  const x = Array.from({ length: 6001 }, (_, index) => -0.5 + 0.001 * index)
+  const y = x.map((at) => lines.reduce((sum, line) => sum + line.height * lorentz(at, line.at, half), 0.01 * (random() - 0.5)))
+  return { kind: 'NMR', title, xUnit: 'PPM', yUnit: 'ARBITRARY UNITS', x, y, peaksOnly: false, simulated: true }
+}

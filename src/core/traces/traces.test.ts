@@ -4,7 +4,7 @@ import { bandsFor, lookFor } from './bands'
 import { integrate } from './peaks'
 import { readJcamp } from './readJcamp'
 import { readTraceCsv } from './readTraceCsv'
-import { simulateChromatogram, simulateInfrared, type SimulatedPeak } from './simulate'
+import { simulateChromatogram, simulateInfrared, simulateProtons, type SimulatedPeak } from './simulate'
 import { writeJcamp } from './writeJcamp'
 
 /** A repeatable stream in [0, 1) for the noise of tests. */
@@ -228,4 +228,20 @@ describe('bands', () => {
     }
     expect([acid(0), acid(1)]).toEqual([false, true])
   })
+})
+
+test('a simulated proton spectrum keeps the protons of its signals as areas, split as binomial lines', () => {
+  const signals = [
+    { ppm: 1.2, protons: 3, lines: 3 },
+    { ppm: 3.6, protons: 2, lines: 1 },
+  ]
+  const trace = simulateProtons('', signals, () => 0.5)
+  const area = (from: number, to: number) =>
+    trace.x.reduce((sum, at, index) => (at > from && at < to ? sum + trace.y[index]! : sum), 0)
+  // 3 protons to 2, but for the tails of the lines and steps of 0.001 ppm
+  expect(area(0.8, 1.6) / area(3.2, 4)).toBeCloseTo(1.5, 1)
+  const at = (ppm: number) => trace.y[trace.x.findIndex((x) => x > ppm - 0.0005)]!
+  // A triplet is 1 : 2 : 1 with 7 Hz at 400 MHz between its lines, 0.0175 ppm
+  expect(at(1.2) / at(1.2 - 0.0175)).toBeGreaterThan(1.7)
+  expect(at(1.2) / at(1.2 + 0.0175)).toBeGreaterThan(1.7)
 })

@@ -26,7 +26,8 @@ export class InstrumentFile extends Row<InstrumentFile> {
   /** What was said of its peaks, as JSON. */
   declare reading: CreationOptional<string>
   declare addedAt: Date
-  declare addedBy: string
+  /** Null where the group itself typed it. */
+  declare addedBy: CreationOptional<string | null>
 }
 
 /** What is judged in a session, with weights and bands, as JSON. */
@@ -74,7 +75,7 @@ export function defineAfterwards(sequelize: Sequelize): void {
       digest: text(64),
       reading: { ...long(), defaultValue: '{}' },
       addedAt: moment(),
-      addedBy: ulid(),
+      addedBy: maybe(),
     },
     table('instrument_file'),
   )

@@ -2,16 +2,17 @@
 
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
-import { Button, Form } from 'react-bootstrap'
+import { Form } from 'react-bootstrap'
 import type { FunctionalGroup } from '@/core/substance/lists'
 import { writeNumber } from '@/core/quantity/write'
 import { bandsFor, bandSource, lookFor } from '@/core/traces/bands'
 import { readTrace } from '@/core/traces/readTrace'
-import { readPeakTable, type Named, type TraceReading } from '@/core/traces/report'
+import { withSaid, type Named, type SaidAnew, type TraceReading } from '@/core/traces/report'
 import type { Trace } from '@/core/traces/trace'
 import { call } from '../call'
 import { State } from '../figures/State'
 import { PeakTable } from './PeakTable'
+import { PrintedReport } from './PrintedReport'
 import { ShiftTable } from './ShiftTable'
 import { TracePicture } from './TracePicture'
 import { useIntegration } from './useIntegration'
@@ -34,18 +35,20 @@ export interface Around {
   groups: { product: FunctionalGroup[]; starting: FunctionalGroup[] }
   /** The step that sends a sample away, by which a purity is written; null where the plan has none. */
   step: string | null
+  /** Says whose a file is, and writes a purity for a bench. */
   may: boolean
+  /** Says what its peaks and shifts are; the name under which it is shown at once. */
+  says: string | null
 }
 
 /** One file of an instrument, open: its picture, its peaks or bands, whose it is. */
 export function FileOpen({ file, around }: { file: FileShown; around: Around }) {
   const router = useRouter()
-  const { runs, names, product, groups, step, may } = around
+  const { runs, names, product, groups, step, may, says } = around
   const [trace, setTrace] = useState<Trace | null>(null)
   const [problem, setProblem] = useState<string>()
   const [said, setSaid] = useState<string>()
   const [reading, setReading] = useState(file.reading)
-  const [pasted, setPasted] = useState('')
   useEffect(() => {
     let gone = false
     fetch(`/api/files/${file.id}/content`)
@@ -80,10 +83,11 @@ export function FileOpen({ file, around }: { file: FileShown; around: Around }) 
       setProblem((error as Error).message)
     }
   }
-  const say = (next: TraceReading) => {
-    setReading(next)
-    void change({ reading: next })
+  const say = (part: SaidAnew) => {
+    setReading(withSaid(reading, part, says ?? ''))
+    void change({ reading: part })
   }
+  const by = (part: keyof SaidAnew) => reading.by?.[part] && <p className="quiet">Said by {reading.by[part]}.</p>
   const purity = async (percent: number) => {
     setProblem(undefined)
     try {
@@ -158,40 +162,21 @@ export function FileOpen({ file, around }: { file: FileShown; around: Around }) 
               named={reading.peaks ?? []}
               names={names}
               product={product}
-              mayName={may}
-              onNamed={(named: Named[]) => say({ ...reading, peaks: named })}
+              mayName={says !== null}
+              onNamed={(named: Named[]) => say({ peaks: named })}
               onPurity={may && file.run && step ? (percent) => void purity(percent) : null}
             />
           ) : (
             (found || trace.peaksOnly) && <p>No peak stands out of the noise.</p>
           )}
-          {may && (
-            <details className="no-print">
-              <summary>Take the table of a printed report instead</summary>
-              <Form.Control
-                as="textarea"
-                rows={4}
-                aria-label="Peak table: a time and an area in each line"
-                value={pasted}
-                onChange={(event) => setPasted(event.currentTarget.value)}
-              />
-              <Button
-                variant="quiet"
-                onClick={() => {
-                  const read = readPeakTable(pasted)
-                  if (typeof read === 'string') return setProblem(read)
-                  setProblem(undefined)
-                  say({ typed: read })
-                }}
-              >
-                Take this table
-              </Button>
-              {reading.typed && (
-                <Button variant="quiet" onClick={() => say({})}>
-                  Back to the curve’s own peaks
-                </Button>
-              )}
-            </details>
+          {by('peaks')}
+          {by('typed')}
+          {says !== null && !trace.peaksOnly && (
+            <PrintedReport
+              label="Take the table of a printed report instead"
+              onTable={(typed) => say({ typed, peaks: null })}
+              onBack={reading.typed ? () => say({ typed: null, peaks: null }) : null}
+            />
           )}
         </>
       )}
@@ -241,7 +226,10 @@ export function FileOpen({ file, around }: { file: FileShown; around: Around }) 
         <p className="quiet">Ranges by {bandSource}. A band is consistent with a group; it does not prove it.</p>
       )}
       {trace?.kind === 'NMR' && (
-        <ShiftTable key={file.id} shifts={reading.shifts ?? []} may={may} onShifts={(shifts) => say({ ...reading, shifts })} />
+        <>
+          <ShiftTable key={file.id} shifts={reading.shifts ?? []} may={says !== null} onShifts={(shifts) => say({ shifts })} />
+          {by('shifts')}
+        </>
       )}
     </section>
   )

@@ -2,8 +2,9 @@
 
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { Button } from 'react-bootstrap'
+import { Button, Form } from 'react-bootstrap'
 import { call } from '../call'
+import { PrintedReport } from './PrintedReport'
 import { FileOpen, type Around, type FileShown } from './FileOpen'
 
 /** Files of instruments of a session: dropped or chosen, matched to a bench by the slot of its vial, opened one at a time. */
@@ -13,6 +14,7 @@ export function Files({ session, files, around }: { session: string; files: File
   const [said, setSaid] = useState<string[]>([])
   const [busy, setBusy] = useState<string>()
   const [over, setOver] = useState(false)
+  const [paper, setPaper] = useState(around.runs[0]?.id ?? '')
   const benchOf = (run: string | null) => around.runs.find(({ id }) => id === run)?.bench
   const add = async (list: FileList | null) => {
     if (!list) return
@@ -36,6 +38,16 @@ export function Files({ session, files, around }: { session: string; files: File
     }
     setBusy(undefined)
     setSaid(told)
+    router.refresh()
+  }
+  const typed = async (text: string) => {
+    try {
+      const { id } = await call<{ id: string }>(`/api/runs/${paper}/reports`, 'POST', { text })
+      setOpen(id)
+      setSaid([`Kept as a file of bench ${benchOf(paper)}.`])
+    } catch (error) {
+      setSaid([(error as Error).message])
+    }
     router.refresh()
   }
   const shown = files.find(({ id }) => id === open)
@@ -72,6 +84,19 @@ export function Files({ session, files, around }: { session: string; files: File
               ))}
             </ul>
           )}
+          <div className="on-paper">
+            <PrintedReport label="Type in a printed report" onTable={(_peaks, text) => void typed(text)} onBack={null} />
+            <label>
+              of bench{' '}
+              <Form.Select value={paper} onChange={(event) => setPaper(event.currentTarget.value)}>
+                {around.runs.map(({ id, bench, members }) => (
+                  <option key={id} value={id}>
+                    {bench}, {members}
+                  </option>
+                ))}
+              </Form.Select>
+            </label>
+          </div>
         </div>
       )}
       {files.length === 0 ? (

@@ -4,6 +4,7 @@ import { redirect } from 'next/navigation'
 import { scalePlan } from '@/core/edit/scalePlan'
 import { figuresInWords } from '@/core/operations/wordFigures'
 import { reactionTable } from '@/core/reaction/reactionTable'
+import { filesOfRun } from '@/server/files'
 import { handedBackTo } from '@/server/marks'
 import { benchHere } from '@/server/actor'
 import { may } from '@/server/rights'
@@ -11,6 +12,8 @@ import { viewRun } from '@/server/runs'
 import { PrintButton } from '@/ui/class/PrintButton'
 import { HandedBack } from '@/ui/marks/HandedBack'
 import { Record } from '@/ui/run/Record'
+import { aroundOf } from '@/ui/traces/aroundOf'
+import { OurFiles } from '@/ui/traces/OurFiles'
 
 export const metadata: Metadata = { title: 'Our record' }
 
@@ -20,7 +23,13 @@ export default async function OwnRecordPage() {
   if (!bench || !may(bench, 'run.read', { course: bench.course, run: bench.run })) redirect('/bench')
   const { plan, section, zone, days, bench: number, members, scale, entries, lab } = await viewRun(bench.run)
   const scaled = scalePlan(plan, scale)
-  const handed = await handedBackTo(bench.run)
+  const [handed, files] = await Promise.all([handedBackTo(bench.run), filesOfRun(bench.run)])
+  const around = {
+    ...aroundOf(plan),
+    runs: [{ id: bench.run, bench: number, members }],
+    may: false,
+    says: handed || !may(bench, 'file.describe', { course: bench.course, run: bench.run }) ? null : 'the group',
+  }
   return (
     <main className="page-only record-page">
       {handed && <HandedBack {...handed} />}
@@ -36,6 +45,7 @@ export default async function OwnRecordPage() {
         }
         print={<PrintButton />}
       />
+      <OurFiles run={bench.run} files={files.map(({ addedBy: _by, addedAt: _at, ...file }) => file)} around={around} />
     </main>
   )
 }

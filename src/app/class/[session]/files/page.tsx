@@ -1,12 +1,11 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
-import { findable } from '@/core/classroom/findable'
-import { isReactant, mainSubstance, substanceOf } from '@/core/plan/plan'
 import { filesOf } from '@/server/files'
 import { orNotFound, visitor } from '@/server/page'
 import { subjectOfSession, viewSession } from '@/server/sessions'
 import { Frame } from '@/ui/frame/Frame'
 import { longDay } from '@/ui/time'
+import { aroundOf } from '@/ui/traces/aroundOf'
 import { Files } from '@/ui/traces/Files'
 
 export const metadata: Metadata = { title: 'Instrument files' }
@@ -18,14 +17,10 @@ export default async function FilesPage({ params }: { params: Promise<{ session:
     subjectOfSession(session),
   )
   const view = await orNotFound(() => viewSession(session, false))
-  const { plan } = view
-  const product = mainSubstance(plan)
-  const starting = plan.lines.filter(isReactant).flatMap((line) => substanceOf(plan, line).groups ?? [])
   const benchOf = (run: string | null) => view.runs.find(({ id }) => id === run)?.bench ?? 0
   const files = (await filesOf(view))
     .map(({ addedBy: _by, addedAt: _at, ...file }) => file)
     .sort((a, b) => benchOf(a.run) - benchOf(b.run) || a.kind.localeCompare(b.kind))
-  const used = plan.lines.filter(({ role }) => role !== 'work-up').map((line) => substanceOf(plan, line).name)
   return (
     <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
       <main className="page-only class">
@@ -45,11 +40,9 @@ export default async function FilesPage({ params }: { params: Promise<{ session:
           files={files}
           around={{
             runs: view.runs.map(({ id, bench, members }) => ({ id, bench, members })),
-            names: [...new Set(used)],
-            product: product?.name ?? '',
-            groups: { product: product?.groups ?? [], starting },
-            step: findable(plan).find(({ kind }) => kind === 'purity')?.step ?? null,
+            ...aroundOf(view.plan),
             may: may('run.sign'),
+            says: may('file.describe') ? actor.name : null,
           }}
         />
       </main>

@@ -3,7 +3,7 @@ import { route } from '@/server/route'
 
 /** A file of an instrument as it came. */
 export const GET = route(
-  { need: 'results.read', subject: (params: { id: string }) => subjectOfFile(params) },
+  { need: 'file.read', subject: (params: { id: string }) => subjectOfFile(params) },
   async ({ params }) => {
     const { name, content } = await contentOf(params.id)
     return new Response(content, {
