@@ -70,7 +70,7 @@ describe('results that were released', () => {
     const [release] = await releasesOf(finished.id, releasedOf(await results(finished.id)))
     expect(release!.by).toBe(owner.name)
     expect(release!.released.rows[0]!.fraction).toBeCloseTo(0.7497, 2)
-    expect(release!.changed.map(({ bench, what }) => `${bench} ${what}`)).toContain('1 yield')
+    expect(release!.changed.map(({ bench, what }) => `${bench} ${what}`)).toContain('1 Yield of acetanilide, purified')
     // The old reading stays readable, with who and why.
     const after = (await viewSession(finished.id, false)).runs[0]!
     const corrected = after.entries.at(-1)!
@@ -268,7 +268,7 @@ describe('an archive', () => {
     const report = readFileSync(join(folder, 'out/reports/bench-05.html'), 'utf8')
     expect(report).toContain('Where the rest of isopentyl acetate has gone')
     expect(report).not.toMatch(/<script|src=|https?:/)
-    expect(Object.keys(unzipSync(bytes)).filter((path) => path.startsWith('spectra/'))).toHaveLength(10)
+    expect(Object.keys(unzipSync(bytes)).filter((path) => /^spectra\/.*\.jdx$/.test(path))).toHaveLength(13)
     const figures = strFromU8(unzipSync(bytes)['figures.csv']!)
     expect(figures).toContain('Boiling range of isopentyl acetate')
     expect(figures).toContain('(°C)')

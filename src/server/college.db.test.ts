@@ -50,19 +50,9 @@ import {
 import { listPreparations } from './preparations'
 import { isOver, subjectOfSession, viewSession } from './sessions'
 import { addGroup, anotherDay, cancelSession, changeSession, checkSession, createSession, splitSession } from './setSessions'
-import {
-  addSection,
-  exportStudent,
-  forget,
-  forgetOld,
-  forgetWords,
-  presence,
-  removeSection,
-  renameSection,
-  saveGroups,
-  sectionsOfCourse,
-  setAbsent,
-} from './students'
+import { exportStudent, forget, forgetOld, forgetWords } from './forgetting'
+import { decide, handBack, handedBackTo } from './marks'
+import { addSection, presence, removeSection, renameSection, saveGroups, sectionsOfCourse, setAbsent } from './students'
 import { changeCourse, copyCourse } from './terms'
 
 const now = new Date('2026-11-23T15:00:00Z')
@@ -243,7 +233,16 @@ describe('sections and groups', () => {
 
   test('what is held of a student, and forgetting: no figure and no entry changes', async () => {
     const student = (await Student.findOne({ where: { name: 'Castellan' } }))!
+    const marked = made.sessions[0]!.runs[2]!.id
+    await decide(
+      marked,
+      { points: { yield: 2 }, comments: { yield: 'Dry it longer.' }, comment: 'Mia, well done.' },
+      owner.id,
+      'here',
+    )
+    await handBack(made.sessions[0]!.id, owner.id, 'here')
     const held = await exportStudent(student.id)
+    expect(held.runs.find(({ run }) => run === marked)!.mark!.comment).toBe('Mia, well done.')
     expect(held).toMatchObject({ name: 'Castellan', group: { section: 'Section A', bench: 3 } })
     expect(held.runs.length).toBeGreaterThan(1)
     const run = made.sessions[0]!.runs[2]!.id
@@ -259,6 +258,9 @@ describe('sections and groups', () => {
     )
     expect(everywhere.join()).not.toContain('Castellan')
     expect((await exportStudent(student.id)).name).toBeNull()
+    // What was said beside the points goes with the words of the run; the points stay.
+    await forgetWords([run])
+    expect((await handedBackTo(run))!.mark).toEqual({ points: { yield: 2 }, comments: {}, comment: '' })
   })
 
   test('free words and pictures stand beside the log, which holds their digests; they can go, and what was altered says so', async () => {

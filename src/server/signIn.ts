@@ -11,7 +11,7 @@ import { hashPassword, passwordFits } from './password'
 import { record } from './deeds'
 import { Refusal } from './refusal'
 import { may } from './rights'
-import { forgetOld } from './students'
+import { forgetOld } from './forgetting'
 
 /** A hash of nothing anyone knows, so that an unknown name takes as long to refuse as a wrong password. */
 let decoy: Promise<string> | undefined

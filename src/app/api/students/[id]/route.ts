@@ -1,5 +1,6 @@
 import { route } from '@/server/route'
-import { exportStudent, forget, subjectOfStudent } from '@/server/students'
+import { exportStudent, forget } from '@/server/forgetting'
+import { subjectOfStudent } from '@/server/students'
 
 const subject = ({ id }: { id: string }) => subjectOfStudent(id)
 

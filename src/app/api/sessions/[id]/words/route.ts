@@ -1,7 +1,7 @@
 import { Refusal } from '@/server/refusal'
 import { route } from '@/server/route'
 import { isOver, runsOfSession, subjectOfSession } from '@/server/sessions'
-import { forgetWords } from '@/server/students'
+import { forgetWords } from '@/server/forgetting'
 
 /** Forgets the free words and pictures of a session that is over; figures and entries stay. */
 export const DELETE = route(
