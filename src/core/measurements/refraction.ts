@@ -5,6 +5,9 @@ import { entered, ofKind, type Measurement } from './measurement'
 /** By so much the index of an organic liquid falls when it is a degree warmer, 1/K (Vogel's Textbook of Practical Organic Chemistry: about 4.5 × 10⁻⁴). */
 const fallsPerK = 4.5e-4
 
+/** What the thermometer of the prism adds to an index, read to 0.1 °C: the last digit over √12 (GUM 4.3.7). */
+export const indexPerThermometer = (fallsPerK * 0.1) / Math.sqrt(12)
+
 /** What a refractometer of this bench reads. */
 const [lowest, highest] = [1.2, 1.9]
 

@@ -19,6 +19,14 @@ export function written(value: number, decimals: number, u = 0): Figure {
   return { value, rounding: value === 0 ? 0 : (0.5 * 10 ** -decimals) / Math.abs(value), u }
 }
 
+/**
+ * A number read off a display that shows so many decimals: its standard uncertainty is the last digit over √12, as every value within it is as likely (GUM 4.3.7), with what else is uncertain about it in its own unit.
+ */
+export function readTo(value: number, decimals: number, besides = 0): Figure {
+  const u = Math.hypot(10 ** -decimals / Math.sqrt(12), besides)
+  return written(value, decimals, value === 0 ? 0 : u / Math.abs(value))
+}
+
 /** The decimals a constant is written with in its record: 1.022 has three. */
 export function decimalsOf(value: number): number {
   return (String(value).split('.')[1] ?? '').length

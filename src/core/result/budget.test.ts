@@ -1,3 +1,6 @@
+import { indexPerThermometer } from '../measurements/refraction'
+import { readTo, written } from '../quantity/figure'
+import { plusMinusOf } from './outcome'
 import { TestLog } from '@/test-support/entries'
 import { acetanilide } from '@/test-support/plans'
 import { foldRun } from '../run/foldRun'
@@ -44,4 +47,15 @@ describe('an uncertainty budget', () => {
     const run = foldRun(acetanilide, 1, [])
     expect(budgetOf(run, baseResults(run))).toBeNull()
   })
+})
+
+test('a range and an index carry what their reading leaves open, in the unit that they are read in', () => {
+  // 0.1 °C over √12 is 0.029 °C; of 0.0001 with a thermometer to 0.1 °C (4.5 × 10⁻⁵ of index): √((1e-4)² + (4.5e-5)²) ÷ √12 = 3.2 × 10⁻⁵
+  expect(plusMinusOf({ figure: readTo(113.5, 1), unit: '°C' })).toBe(' ± 0.03 °C')
+  expect(readTo(113.5, 0).u * 113.5).toBeCloseTo(0.2887, 4)
+  expect(plusMinusOf({ figure: readTo(1.4005, 4, indexPerThermometer), unit: '' })).toBe(' ± 0.00003')
+  expect(readTo(1.4005, 4, indexPerThermometer).u * 1.4005).toBeCloseTo(3.166e-5, 8)
+  expect(readTo(0, 1).u).toBe(0)
+  expect(plusMinusOf({ figure: written(113.5, 1), unit: '°C' })).toBe('')
+  expect(plusMinusOf({ figure: null, unit: '%' })).toBe('')
 })

@@ -1,5 +1,6 @@
 import { capital } from '../words/capital'
 import type { Figure } from '../quantity/figure'
+import { writeNumber } from '../quantity/write'
 import type { RunState } from '../run/foldRun'
 import type { Judgement } from './judge'
 import type { BaseResults } from './baseResults'
@@ -64,6 +65,13 @@ export interface Asked {
 
 /** What a kind of result finds; the rest of the outcome is what was asked. */
 export type Measured = Partial<Omit<Outcome, 'key' | 'quantity' | 'of' | 'sample' | 'from'>> & Pick<Outcome, 'text' | 'unit'>
+
+/** How far the reading itself may be off, in the unit of the result: its standard uncertainty, for each end of a range; empty where nobody can say. */
+export function plusMinusOf({ figure, unit }: Pick<Outcome, 'figure' | 'unit'>): string {
+  if (!figure || figure.u === 0 || figure.value === 0) return ''
+  const u = figure.u * Math.abs(figure.value)
+  return ` ± ${writeNumber(u, Math.max(0, -Math.floor(Math.log10(u))))}${unit && ` ${unit}`}`
+}
 
 /** What a result is called: a test by its own name, any other by what it measures and of what. */
 export function resultName(quantity: string, of: string): string {

@@ -1,7 +1,9 @@
 import type { ReactNode } from 'react'
 import type { ClassResults, ResultRow } from '@/core/classroom/classResults'
+import { inColumns } from '@/core/classroom/inColumns'
 import type { MeltingReading } from '@/core/operations/melt/meltingReading'
 import { writeNumber } from '@/core/quantity/write'
+import { plusMinusOf } from '@/core/result/outcome'
 import { FigureText } from '../figures/FigureText'
 import { State } from '../figures/State'
 
@@ -17,9 +19,9 @@ export interface Pictures {
 
 /** One bench of the table; the pictures stand beside the first. */
 export function BenchRow({
-  row: { bench, members, scale, before, limiting, crude, product, result, recovery, melting, judgement, outlier },
+  row: { bench, members, scale, before, limiting, crude, product, result, recovery, melting, judgement, outlier, outcomes },
   withU,
-  shown: { weighs, weighsCrude, counts, crystallises, melts },
+  shown: results,
   pictures,
 }: {
   row: ResultRow
@@ -27,6 +29,8 @@ export function BenchRow({
   shown: ClassResults
   pictures: Pictures | undefined
 }) {
+  const { weighs, weighsCrude, counts, crystallises, melts } = results
+  const range = outcomes.find((outcome) => outcome.quantity === 'melting range' && inColumns(results, outcome))
   // The numbers stand in the cells beside each picture, so a reader of the table loses nothing.
   const picture = (which: 'yield' | 'recovery' | 'melting') =>
     pictures && (
@@ -88,7 +92,10 @@ export function BenchRow({
       {melts && (
         <>
           {picture('melting')}
-          <td className="n fig">{rangeText(melting)}</td>
+          <td className="n fig">
+            {rangeText(melting)}
+            {withU && range && plusMinusOf(range)}
+          </td>
         </>
       )}
       <td className="verdict">

@@ -1,6 +1,6 @@
 import type { ClassResults, ResultRow } from '@/core/classroom/classResults'
 import { inColumns } from '@/core/classroom/inColumns'
-import { FigureText } from '../figures/FigureText'
+import { plusMinusOf } from '@/core/result/outcome'
 import { State } from '../figures/State'
 
 /** What the columns above do not show: every other result, bench by bench. */
@@ -26,7 +26,7 @@ export function FurtherResults({ rows, withU, results }: { rows: ResultRow[]; wi
         </thead>
         <tbody>
           {others.flatMap(({ bench, outcomes }) =>
-            outcomes.map(({ key, quantity, of, from, figure, to, unit, text, judgement }, index) => (
+            outcomes.map(({ key, quantity, of, from, figure, unit, text, judgement }, index) => (
               <tr key={`${bench} ${key}`}>
                 {index === 0 && (
                   <th scope="row" rowSpan={outcomes.length} className="number">
@@ -39,11 +39,8 @@ export function FurtherResults({ rows, withU, results }: { rows: ResultRow[]; wi
                   {from && <small className="quiet">, of {from}</small>}
                 </td>
                 <td className={unit === '' ? 'fig' : 'n fig'}>
-                  {withU && unit === '%' && figure && to === null ? (
-                    <FigureText figure={figure} decimals={0} unit="%" withU={withU} />
-                  ) : (
-                    text
-                  )}
+                  {text}
+                  {withU && plusMinusOf({ figure, unit })}
                 </td>
                 <td className="verdict">{judgement && <State level={judgement.level}>{judgement.words}</State>}</td>
               </tr>

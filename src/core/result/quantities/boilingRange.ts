@@ -4,7 +4,7 @@ import { substanceOfSample, type Step } from '../../plan/plan'
 import { typedFor } from '../../plan/typedFor'
 import { sampleBefore } from '../../operations/made'
 import type { Plan } from '../../plan/plan'
-import { written } from '../../quantity/figure'
+import { readTo } from '../../quantity/figure'
 import { writeNumber } from '../../quantity/write'
 import type { Entry } from '../../run/entry'
 import { evidenceIn, type Quantity } from '../outcome'
@@ -43,7 +43,7 @@ export const boilingRange: Quantity = {
       ? Math.max(here.atC - highC, lowC - here.atC) > allowedK + Math.max(0, here.plusMinusK - handbookK) + 1e-9
       : false
     return {
-      figure: written(lowC, decimals),
+      figure: readTo(lowC, decimals),
       to: highC,
       unit: '°C',
       text,

@@ -1,7 +1,7 @@
 import { correctedRange } from '../../measurements/melting'
 import { meltingReading, type MeltingReading } from '../../operations/melt/meltingReading'
 import { substanceOfSample } from '../../plan/plan'
-import { written } from '../../quantity/figure'
+import { readTo } from '../../quantity/figure'
 import { writeNumber } from '../../quantity/write'
 import { offWords, type Judgement } from '../judge'
 import { evidenceIn, type Quantity } from '../outcome'
@@ -34,7 +34,7 @@ export const meltingRange: Quantity = {
     const reading = literature && meltingReading({ onsetC, clearC }, literature)
     const text = `${writeNumber(onsetC, 1)}–${writeNumber(clearC, 1)} °C`
     return {
-      figure: written(onsetC, entry.body.decimals),
+      figure: readTo(onsetC, entry.body.decimals),
       to: clearC,
       unit: '°C',
       text,

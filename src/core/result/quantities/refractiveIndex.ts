@@ -1,7 +1,7 @@
-import { indexAt20C } from '../../measurements/refraction'
+import { indexAt20C, indexPerThermometer } from '../../measurements/refraction'
 import { substanceOfSample } from '../../plan/plan'
 import { typedFor } from '../../plan/typedFor'
-import { written } from '../../quantity/figure'
+import { readTo } from '../../quantity/figure'
 import { writeNumber } from '../../quantity/write'
 import type { Entry } from '../../run/entry'
 import { evidenceIn, type Quantity } from '../outcome'
@@ -30,7 +30,7 @@ export const refractiveIndex: Quantity = {
     const text = writeNumber(at20, entry.body.decimals)
     const read = `${writeNumber(entry.body.index, entry.body.decimals)} at ${writeNumber(entry.body.atC, 1)} °C is ${text} at 20 °C`
     return {
-      figure: written(at20, entry.body.decimals),
+      figure: readTo(at20, entry.body.decimals, indexPerThermometer),
       unit: '',
       text,
       literature: literature > 0 ? { low: literature, high: literature } : null,
