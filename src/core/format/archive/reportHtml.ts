@@ -7,6 +7,7 @@ import { checkArithmetic } from '../../result/arithmetic/checkArithmetic'
 import { budgetOf } from '../../result/budget'
 import { lossAccounts } from '../../result/losses/lossAccount'
 import { resultName } from '../../result/outcome'
+import type { Entry, EntryBodies } from '../../run/entry'
 import { stepTextPlain } from '../../reaction/stepText'
 import { printed } from '../../words/words'
 
@@ -19,10 +20,19 @@ const table = (head: readonly string[], rows: readonly (readonly string[])[]) =>
     .join('')}</tbody></table>`
 
 const style =
-  'body{font:16px/1.4 system-ui,sans-serif;max-width:900px;margin:24px auto;padding:0 16px;color:#17262b}table{border-collapse:collapse;width:100%;margin:6px 0 16px}th,td{text-align:left;padding:4px 10px 4px 0;border-bottom:1px solid #d8dfdc;vertical-align:top}h2{font-size:18px;margin:22px 0 4px}h3{font-size:16px;margin:14px 0 2px}s{color:#56676c}small{color:#56676c}'
+  'body{font:16px/1.4 system-ui,sans-serif;max-width:900px;margin:24px auto;padding:0 16px;color:#17262b}table{border-collapse:collapse;width:100%;margin:6px 0 16px}th,td{text-align:left;padding:4px 10px 4px 0;border-bottom:1px solid #d8dfdc;vertical-align:top}h2{font-size:18px;margin:22px 0 4px}h3{font-size:16px;margin:14px 0 2px}s{color:#56676c}small{color:#56676c}figure{margin:6px 0 16px}img{max-width:100%}'
+
+/** The picture that an entry holds, within the report itself; only what is written as such a picture. */
+function pictureOf({ kind, body, at }: Entry, label: string): string[] {
+  const picture = kind === 'observation' ? (body as EntryBodies['observation']).picture : undefined
+  if (!picture || !/^data:image\/(?:jpeg|png|webp);base64,[A-Za-z0-9+/=]+$/.test(picture)) return []
+  return [
+    `<figure><img alt="${escape(label)}" src="${picture}"><figcaption>${escape(`${label}, ${at.slice(11, 16)} UTC`)}</figcaption></figure>`,
+  ]
+}
 
 /**
- * One run as a report that stands alone: what was planned and taken, every step with what was written, results with their evidence, workings of losses and uncertainty, cautions. No script, no font, no picture from elsewhere.
+ * One run as a report that stands alone: what was planned and taken, every step with what was written, results with their evidence, workings of losses and uncertainty, cautions. Pictures of the bench are within it; no script, no font, nothing from elsewhere.
  */
 export function reportHtml(
   { run: { bench, members, scale }, state, results }: Folded,
@@ -66,6 +76,7 @@ export function reportHtml(
             ]),
           ],
         ),
+        ...written.flatMap((entry) => pictureOf(entry, labelOf(entry, each.step))),
       ]
     }),
     '<h2>What came out</h2>',
