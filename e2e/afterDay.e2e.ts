@@ -117,7 +117,7 @@ test('a file of an instrument finds its bench by its slot; peaks are named, and 
   await page.getByRole('link', { name: 'Instrument files' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
   const list = page.getByRole('list', { name: 'Files of this session' })
-  await expect(list.getByRole('button')).toHaveCount(10)
+  await expect(list.getByRole('button')).toHaveCount(12)
   // Two columns as CSV, with the slot in its name.
   const line = (minute: number) =>
     2 +
@@ -157,6 +157,47 @@ test('a file of an instrument finds its bench by its slot; peaks are named, and 
   await expectAccessible(page)
   await page.goto(`${session}/results`)
   await expect(panel(page, /^Purity of isopentyl acetate/)).toContainText('81.8 %')
+})
+
+test('a group reads its own spectra with its code for reading, and types in what it has on paper', async ({ page, browser }) => {
+  await signIn(page, owner)
+  const session = await resultsOf(page, 'Isopentyl acetate')
+  await page.goto(`${session}/cards`)
+  const [, code] = /to read afterwards (\w+)/.exec((await page.locator('main').innerText()).replaceAll(/\s+/g, ' '))!
+  const tablet = await browser.newPage()
+  await tablet.goto(new URL('/bench', session).href)
+  await tablet.getByLabel('Bench code').fill(code!)
+  await tablet.getByRole('button', { name: 'Open our bench' }).click()
+  await expect(tablet.getByText('This run is read')).toBeVisible()
+  await tablet.goto(new URL('/bench/record', session).href)
+  const ours = tablet.getByRole('region', { name: 'What the instruments gave' })
+  const spectrum = ours.getByRole('region', { name: /h-nmr/ })
+  await expect(spectrum.getByLabel('whose it is')).toBeHidden()
+  await spectrum.getByLabel('shift, ppm, line 1').fill('2.04')
+  await spectrum.getByLabel('protons, line 1').fill('3')
+  await spectrum.getByRole('button', { name: 'Keep these shifts' }).click()
+  await expect(spectrum).toContainText('Said by the group.')
+  await ours.getByText('Type in a printed report').click()
+  const table = ours.getByLabel('Peak table: a time and an area in each line').last()
+  await table.fill('ester')
+  await ours.getByRole('button', { name: 'Take this table' }).last().click()
+  await expect(ours.getByRole('alert')).toContainText('each line has a time and an area')
+  await expect(table).toHaveValue('ester')
+  await table.fill('1 3.40 30\n2 5.61 970')
+  await ours.getByRole('button', { name: 'Take this table' }).last().click()
+  const typed = ours.getByRole('region', { name: /printed report/ })
+  await expect(typed.getByRole('row')).toHaveCount(3)
+  await typed.getByLabel('What peak 2 is').selectOption('isopentyl acetate')
+  await expect(typed).toContainText('97.0 %')
+  await expectAccessible(tablet)
+  // Staff see both, and who said what.
+  await page.goto(`${session}/files`)
+  await page.getByRole('button', { name: /h-nmr/ }).click()
+  await expect(page.getByRole('region', { name: /h-nmr/ })).toContainText('Said by the group.')
+  await expect(page.getByLabel('shift, ppm, line 1')).toHaveValue('2.04')
+  await page.getByRole('button', { name: /printed report/ }).click()
+  await expect(page.getByRole('region', { name: /printed report/ })).toContainText('97.0 %')
+  await tablet.close()
 })
 
 test('marks: proposed by the record, decided by a person, handed back to the group', async ({ page, browser }) => {

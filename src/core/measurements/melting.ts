@@ -1,5 +1,5 @@
 import { decimalsOf } from '../quantity/figure'
-import { writeNumber } from '../quantity/write'
+import { writeBand, writeNumber } from '../quantity/write'
 import { entered, type BodyOf, type Measurement } from './measurement'
 import { readability } from './numbers'
 
@@ -84,7 +84,7 @@ export const meltingRange: Measurement = {
     const { onsetC, clearC } = correctedRange(body)
     const off = Math.max(literature.lowC - clearC, onsetC - literature.highC)
     return off > farK
-      ? `The literature says ${literature.lowC}–${literature.highC} °C. Is ${writeNumber(body.onsetC, body.decimals)}–${writeNumber(body.clearC, body.decimals)} °C what you saw?`
+      ? `The literature says ${writeBand(literature.lowC, literature.highC)} °C. Is ${writeNumber(body.onsetC, body.decimals)}–${writeNumber(body.clearC, body.decimals)} °C what you saw?`
       : null
   },
 }

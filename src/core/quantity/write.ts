@@ -7,6 +7,9 @@ export function writeNumber(value: number, decimals: number): string {
   return Number(text) === 0 ? text.replace('-', '') : text.replace('-', '−')
 }
 
+/** A band as its record gives it: one figure where both ends are the same. */
+export const writeBand = (low: number, high: number): string => (low === high ? `${low}` : `${low}–${high}`)
+
 /** A typed quantity as it was meant: 4.00 mL keeps both decimals. */
 export function writeQuantity(quantity: Quantity): string {
   return `${writeNumber(quantity.value, Math.max(0, quantity.decimals))} ${quantity.unit}`

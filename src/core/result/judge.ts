@@ -1,4 +1,4 @@
-import { writeNumber } from '../quantity/write'
+import { writeBand, writeNumber } from '../quantity/write'
 import { thresholds } from './thresholds'
 import type { MeltingReading } from '../operations/melt/meltingReading'
 
@@ -84,7 +84,7 @@ export function judge({
     return { level: 'open', words: 'No product weighed yet', evidence: `A ${kind} needs the mass of the product.` }
   const percent = `${writeNumber(100 * fraction, 0)} %`
   const range = melting
-    ? `${writeNumber(melting.onsetC, 1)}–${writeNumber(melting.clearC, 1)} °C against ${melting.literature.lowC}–${melting.literature.highC} °C`
+    ? `${writeNumber(melting.onsetC, 1)}–${writeNumber(melting.clearC, 1)} °C against ${writeBand(melting.literature.lowC, melting.literature.highC)} °C`
     : 'no melting range'
   const name = kind === 'yield' ? 'Yield' : 'Recovery'
   const evidence = melts

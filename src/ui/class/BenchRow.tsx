@@ -94,7 +94,7 @@ export function BenchRow({
           {picture('melting')}
           <td className="n fig">
             {rangeText(melting)}
-            {withU && range && plusMinusOf(range)}
+            {withU && range && plusMinusOf({ ...range, unit: '' })}
           </td>
         </>
       )}

@@ -3,7 +3,7 @@
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import type { ClassResults } from '@/core/classroom/classResults'
-import { writeNumber } from '@/core/quantity/write'
+import { writeBand, writeNumber } from '@/core/quantity/write'
 import { BenchRow } from './BenchRow'
 import { FurtherResults } from './FurtherResults'
 import { MeltingBars, PercentStrip } from './RangeCharts'
@@ -13,6 +13,7 @@ export function Results({ session, results, mayRead }: { session: string; result
   const [withU, setWithU] = useState(false)
   const { product, recovers, weighs, weighsCrude, counts, crystallises, melts, rows, medianResult, medianRecovery, shiftC } =
     results
+  const recovered = crystallises && rows.some(({ recovery }) => recovery !== null)
   const doubted = rows.filter(({ judgement, outlier }) => judgement.level === 'doubt' || judgement.level === 'danger' || outlier)
   const percent = (value: number | null) => (value === null ? '–' : `${writeNumber(100 * value, 0)} %`)
   if (rows.every(({ outcomes }) => outcomes.length === 0)) {
@@ -31,7 +32,7 @@ export function Results({ session, results, mayRead }: { session: string; result
             </span>
           </div>
         )}
-        {crystallises && (
+        {recovered && (
           <div>
             <b className="fig">{percent(medianRecovery)}</b>
             <span>median recovery, crystallised</span>
@@ -79,7 +80,7 @@ export function Results({ session, results, mayRead }: { session: string; result
                   </th>
                 </>
               )}
-              {crystallises && (
+              {recovered && (
                 <>
                   <th scope="col" className="chart narrow">
                     recovery, crystallised
@@ -108,7 +109,7 @@ export function Results({ session, results, mayRead }: { session: string; result
                 key={row.bench}
                 row={row}
                 withU={withU}
-                shown={results}
+                shown={{ ...results, crystallises: recovered }}
                 pictures={
                   index > 0
                     ? undefined
@@ -131,8 +132,8 @@ export function Results({ session, results, mayRead }: { session: string; result
       {(counts || melts) && (
         <p className="quiet key">
           {counts && 'Dashed: the median. '}
-          {melts && product?.melting && `Shaded: the literature, ${product.melting.lowC}–${product.melting.highC} °C. `}An open
-          diamond is doubted.
+          {melts && product?.melting && `Shaded: the literature, ${writeBand(product.melting.lowC, product.melting.highC)} °C. `}
+          An open diamond is doubted.
         </p>
       )}
       <FurtherResults rows={rows} withU={withU} results={results} />

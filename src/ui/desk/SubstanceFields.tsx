@@ -1,6 +1,7 @@
 'use client'
 
 import { useState } from 'react'
+import { writeBand } from '@/core/quantity/write'
 import { changeSubstance } from '@/core/plan/editPlan'
 import type { Plan } from '@/core/plan/plan'
 import { knownClasses } from '@/core/reaction/reactiveClasses'
@@ -35,7 +36,7 @@ export function SubstanceFields({ plan, substance, onChange }: Props) {
     if (!read.ok) return setProblem(read.problem)
     change({ [what]: read.value && { ...read.value, source } }, what === 'melting' ? 'melting range' : 'boiling range')
   }
-  const shown = (of: Substance['melting']) => (of ? (of.lowC === of.highC ? `${of.lowC}` : `${of.lowC}–${of.highC}`) : '')
+  const shown = (of: Substance['melting']) => (of ? writeBand(of.lowC, of.highC) : '')
   const { density, hazards } = substance
   const { classes, known } = knownClasses(substance)
   // What formula and structure show cannot be unsaid.

@@ -5,7 +5,7 @@ import { budgetOf } from '@/core/result/budget'
 import { lossAccounts } from '@/core/result/losses/lossAccount'
 import type { RunResults } from '@/core/result/runResults'
 import type { RunState } from '@/core/run/foldRun'
-import { writeNumber } from '@/core/quantity/write'
+import { writeBand, writeNumber } from '@/core/quantity/write'
 import { ArithmeticTable } from './ArithmeticTable'
 import { LossBar, LossTable } from './LossPanel'
 
@@ -74,8 +74,8 @@ function Literature({ run: { plan } }: { run: RunState }) {
     const substance = plan.substances.find((each) => each.id === id)
     if (!substance) return []
     const values = [
-      substance.melting && `melts ${substance.melting.lowC}–${substance.melting.highC} °C (${substance.melting.source})`,
-      substance.boiling && `boils ${substance.boiling.lowC}–${substance.boiling.highC} °C (${substance.boiling.source})`,
+      substance.melting && `melts ${writeBand(substance.melting.lowC, substance.melting.highC)} °C (${substance.melting.source})`,
+      substance.boiling && `boils ${writeBand(substance.boiling.lowC, substance.boiling.highC)} °C (${substance.boiling.source})`,
     ].filter(Boolean)
     return values.length > 0 ? [`${substance.name}: ${values.join('; ')}`] : []
   })

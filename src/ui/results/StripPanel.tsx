@@ -56,9 +56,14 @@ export function StripPanel({ strip }: { strip: Strip }) {
       )}
     </>
   )
-  const rows = points.map((point, index) => ({ ...point, at: index, row: index + 0.5, range: [point.low, point.high ?? point.low] }))
+  const rows = points.map((point, index) => ({
+    ...point,
+    at: index,
+    row: index + 0.5,
+    range: [point.low, point.high ?? point.low],
+  }))
   return (
-    <section className="result-panel one-scale" aria-label={title}>
+    <section className={`result-panel one-scale${several ? ' wide' : ''}`} aria-label={title}>
       <h2>
         {title} {unit && <small className="quiet">{unit}</small>}
       </h2>

@@ -105,13 +105,9 @@ export function FileOpen({ file, around }: { file: FileShown; around: Around }) 
   return (
     <section className="file-open" aria-label={file.name}>
       <div className="whose">
-        <label>
+        <label hidden={!may}>
           whose it is
-          <Form.Select
-            disabled={!may}
-            value={file.run ?? ''}
-            onChange={(event) => void change({ run: event.currentTarget.value || null })}
-          >
+          <Form.Select value={file.run ?? ''} onChange={(event) => void change({ run: event.currentTarget.value || null })}>
             <option value="">nobody has said</option>
             {runs.map(({ id, bench, members }) => (
               <option key={id} value={id}>

@@ -84,8 +84,7 @@ export function Files({ session, files, around }: { session: string; files: File
               ))}
             </ul>
           )}
-          <div className="on-paper">
-            <PrintedReport label="Type in a printed report" onTable={(_peaks, text) => void typed(text)} onBack={null} />
+          <PrintedReport label="Type in a printed report" onTable={(_peaks, text) => void typed(text)} onBack={null}>
             <label>
               of bench{' '}
               <Form.Select value={paper} onChange={(event) => setPaper(event.currentTarget.value)}>
@@ -96,7 +95,7 @@ export function Files({ session, files, around }: { session: string; files: File
                 ))}
               </Form.Select>
             </label>
-          </div>
+          </PrintedReport>
         </div>
       )}
       {files.length === 0 ? (

@@ -1,6 +1,6 @@
 'use client'
 
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import { Button, Form } from 'react-bootstrap'
 import { readPeakTable } from '@/core/traces/report'
 
@@ -9,10 +9,12 @@ interface Props {
   onTable: (peaks: { at: number; area: number }[], text: string) => void
   /** Takes the table away again; null where none was taken. */
   onBack: (() => void) | null
+  /** What else must be said of it. */
+  children?: ReactNode
 }
 
 /** The table of a printed report, pasted or typed: a time and an area in each line. What cannot be read stays in the field. */
-export function PrintedReport({ label, onTable, onBack }: Props) {
+export function PrintedReport({ label, onTable, onBack, children }: Props) {
   const [text, setText] = useState('')
   const [problem, setProblem] = useState<string>()
   const take = () => {
@@ -24,6 +26,7 @@ export function PrintedReport({ label, onTable, onBack }: Props) {
   return (
     <details className="no-print printed-report">
       <summary>{label}</summary>
+      {children}
       <Form.Control
         as="textarea"
         rows={4}

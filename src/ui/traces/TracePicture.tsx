@@ -17,6 +17,7 @@ import {
 import { readNumber } from '@/core/quantity/readQuantity'
 import { writeNumber } from '@/core/quantity/write'
 import { spanOf, type Trace } from '@/core/traces/trace'
+import { ticksOf } from '../results/ticks'
 import type { Integrated } from './useIntegration'
 import { thin } from './thin'
 
@@ -36,7 +37,12 @@ export function TracePicture({
   integrated: Integrated | null
   marks?: readonly Mark[]
 }) {
-  const whole = useMemo(() => spanOf(trace.x), [trace])
+  const whole = useMemo((): [number, number] => {
+    const [least, most] = spanOf(trace.x)
+    // Peaks at the ends of a table must not lie in the frame.
+    const beside = trace.peaksOnly ? 0.04 * (most - least || 1) : 0
+    return [least - beside, most + beside]
+  }, [trace])
   const [range, setRange] = useState<[number, number]>(whole)
   const [drag, setDrag] = useState<{ from: number; to: number } | null>(null)
   const [typed, setTyped] = useState({ from: '', to: '' })
@@ -47,6 +53,10 @@ export function TracePicture({
   )
   const backwards = trace.kind === 'infrared' || trace.kind === 'NMR'
   const decimals = whole[1] - whole[0] > 100 ? 0 : 2
+  const across = ticksOf(...range)
+  const [least, most] = spanOf(points.map(({ y }) => y))
+  const bottom = trace.peaksOnly ? 0 : least - 0.04 * (most - least)
+  const upward = ticksOf(bottom, most)
   const zoom = (a: number, b: number) => {
     const [from, to] = [Math.max(whole[0], Math.min(a, b)), Math.min(whole[1], Math.max(a, b))]
     if (to - from > (whole[1] - whole[0]) / 5000) setRange([from, to])
@@ -57,13 +67,16 @@ export function TracePicture({
     domain: range,
     reversed: backwards,
     allowDataOverflow: true,
-    tickFormatter: (value: number) => writeNumber(value, decimals),
+    ticks: across.ticks.filter((value) => value >= range[0] && value <= range[1]),
+    tickFormatter: (value: number) => writeNumber(value, across.decimals),
     tick: { fontSize: 12 },
   } as const
   const y = (
     <YAxis
       type="number"
-      domain={['auto', 'auto']}
+      domain={[bottom, most + 0.06 * (most - bottom)]}
+      ticks={upward.ticks.filter((value) => value >= bottom && value <= most + 0.06 * (most - bottom))}
+      allowDataOverflow
       width={56}
       tick={{ fontSize: 11 }}
       tickFormatter={(value: number) => String(Number(value.toPrecision(3)))}

@@ -2,7 +2,7 @@ import { correctedRange } from '../../measurements/melting'
 import { meltingReading, type MeltingReading } from '../../operations/melt/meltingReading'
 import { substanceOfSample } from '../../plan/plan'
 import { readTo } from '../../quantity/figure'
-import { writeNumber } from '../../quantity/write'
+import { writeBand, writeNumber } from '../../quantity/write'
 import { offWords, type Judgement } from '../judge'
 import { evidenceIn, type Quantity } from '../outcome'
 
@@ -45,7 +45,7 @@ export const meltingRange: Quantity = {
             ...(reading.verdict === 'sharp but low' || reading.verdict === 'sharp but high'
               ? { level: 'doubt' as const, words: offWords(reading) }
               : judged[reading.verdict]),
-            evidence: `Melts ${text} against ${literature.lowC}–${literature.highC} °C${entry.body.instrument ? ', corrected by its standards' : ''}.`,
+            evidence: `Melts ${text} against ${writeBand(literature.lowC, literature.highC)} °C${entry.body.instrument ? ', corrected by its standards' : ''}.`,
           }
         : { level: 'open', words: 'Nothing to compare with', evidence: `Melts ${text}; no melting point of it is on record.` },
     }
