@@ -154,6 +154,7 @@ export function FileOpen({ file, around }: { file: FileShown; around: Around }) 
           {peaks.length > 0 ? (
             <PeakTable
               key={`${file.id} ${peaks.length}`}
+              file={file.name}
               peaks={peaks}
               named={reading.peaks ?? []}
               names={names}

@@ -9,6 +9,8 @@ import { composition, type Named } from '@/core/traces/report'
 import { significant } from '@/core/result/arithmetic/significant'
 
 interface Props {
+  /** The name of the file that they are of. */
+  file: string
   peaks: readonly { at: number; area: number; shared?: boolean }[]
   named: Named[]
   /** Names to choose from: what is in the plan. */
@@ -21,7 +23,7 @@ interface Props {
 }
 
 /** Peaks with their areas: who each is, how strongly it is shown, which are left out; parts of the whole, and an amount by an internal standard. */
-export function PeakTable({ peaks, named, names, product, mayName, onNamed, onPurity }: Props) {
+export function PeakTable({ file, peaks, named, names, product, mayName, onNamed, onPurity }: Props) {
   const rows = composition(peaks, named)
   const [standard, setStandard] = useState({ peak: '', mg: '' })
   const set = (index: number, part: Partial<Named>) =>
@@ -43,7 +45,7 @@ export function PeakTable({ peaks, named, names, product, mayName, onNamed, onPu
       : null
   return (
     <>
-      <div className="board-scroll" tabIndex={0} role="region" aria-label="Peaks">
+      <div className="board-scroll" tabIndex={0} role="region" aria-label={`Peaks of ${file}`}>
         <table className="ruled peaks">
           <thead>
             <tr>
