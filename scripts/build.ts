@@ -29,7 +29,7 @@ function fingerprint(): string {
  * does not pull the files from under a demo that runs.
  * @throws Error with the end of the build's own words when it fails
  */
-export async function build(name: 'demo' | 'test'): Promise<string> {
+export async function build(name: 'demo' | 'test' | 'service'): Promise<string> {
   const folder = `.mozle/next-${name}`
   const stamp = path.join(workFolder(), `next-${name}.stamp`)
   await withLock(`build-${name}`, async () => {

@@ -10,21 +10,21 @@ export const isStopping = () => stopping
 
 /**
  * Starts a program in a process group of its own, its output going to `log`, and remembers it so
- * that `stopAll` ends it: Ctrl-C must reach the database only after the application is down. Which process it is stands in `record` while it runs, so that a later command can end it where this one could not.
+ * that `stopAll` ends it (`null`: to where our own goes, for who keeps it there): Ctrl-C must reach the database only after the application is down. Which process it is stands in `record` while it runs, so that a later command can end it where this one could not.
  */
 export function startChild(
   program: string,
   args: string[],
-  options: { log: string; record: string; env?: NodeJS.ProcessEnv; cwd?: string },
+  options: { log: string | null; record: string; env?: NodeJS.ProcessEnv; cwd?: string },
 ): ChildProcess {
-  const log = openSync(options.log, 'a')
+  const log = options.log === null ? ('inherit' as const) : openSync(options.log, 'a')
   const child = spawn(program, args, {
     cwd: options.cwd,
     env: options.env ?? process.env,
     stdio: ['ignore', log, log],
     detached: true,
   })
-  closeSync(log)
+  if (typeof log === 'number') closeSync(log)
   if (child.pid) writeKnown(options.record, knownProcess(child.pid))
   running.add(child)
   child.once('exit', () => {

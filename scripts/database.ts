@@ -41,9 +41,12 @@ export const databaseRecord = (folder: string) => path.join(folder, 'database.pr
 
 /**
  * Starts a MariaDB server of our own on a free loopback port (`port` where it must be that one), with its data in `folder`. One that an earlier command left behind on the same data is ended first.
- * `durable: false` trades safety on power loss for speed, for tests.
+ * With `binlogDays` every change stands in a binary log for so long, beside the data. `durable: false` trades safety on power loss for speed, for tests.
  */
-export async function startDatabase(folder: string, options: { durable: boolean; port?: number }): Promise<RunningDatabase> {
+export async function startDatabase(
+  folder: string,
+  options: { durable: boolean; port?: number; binlogDays?: number },
+): Promise<RunningDatabase> {
   ensurePackages('database')
   if (await endLeftOver(databaseRecord(folder))) console.error('mozle: ended a database that an earlier command had left running')
   const data = path.join(folder, 'data')
@@ -95,7 +98,7 @@ export async function startDatabase(folder: string, options: { durable: boolean;
         '--pid-file=db.pid',
         `--init-file=${init}`,
         '--skip-name-resolve',
-        '--skip-log-bin',
+        ...binaryLog(options.binlogDays ?? 0),
         '--character-set-server=utf8mb4',
         '--innodb-buffer-pool-size=128M',
         '--max-connections=200',
@@ -116,6 +119,11 @@ export async function startDatabase(folder: string, options: { durable: boolean;
     if (attempt === 3) throw new Error(`MariaDB did not start; its own words are in ${log}`)
   }
 }
+
+const binaryLog = (days: number): string[] =>
+  days === 0
+    ? ['--skip-log-bin']
+    : ['--log-bin=binlog', '--binlog-format=ROW', '--server-id=1', '--sync-binlog=1', `--expire-logs-days=${days}`]
 
 /** Waits until the server greets on its port; false when it ended or 60 s went by. */
 async function answers(port: number, server: ChildProcess): Promise<boolean> {

@@ -64,6 +64,7 @@ export async function demo(args: string[]): Promise<void> {
       log: path.join(folder, 'app.log'),
       record: appRecord,
       port: wanted,
+      env: { MOZLE_KEYS: path.join(folder, 'keys'), MOZLE_DATA: folder, MOZLE_LOG: 'warn' },
     }
     const served = await serve(options)
     const port = Number(new URL(served.address).port)

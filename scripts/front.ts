@@ -6,7 +6,12 @@ export const plain = (address: string | undefined) => (address ?? '').replace(/^
 const one = (value: string | string[] | undefined) => (Array.isArray(value) ? value.join(',') : value)
 
 /** Says in the headers that Next.js reads who really asks, and for what. */
-export function sayWhoAsks(request: Pick<IncomingMessage, 'headers'>, peer: string, trusted: ReadonlySet<string>): void {
+export function sayWhoAsks(
+  request: Pick<IncomingMessage, 'headers'>,
+  peer: string,
+  trusted: ReadonlySet<string>,
+  encrypted = false,
+): void {
   const { headers } = request
   const forwarded = (one(headers['x-forwarded-for']) ?? '').split(',').map((each) => plain(each.trim()))
   const proto = one(headers['x-forwarded-proto'])
@@ -14,7 +19,7 @@ export function sayWhoAsks(request: Pick<IncomingMessage, 'headers'>, peer: stri
   // The last address that is none of ours is the one that our own proxy saw.
   const client = byProxy ? forwarded.filter((each) => each !== '' && !trusted.has(each)).at(-1) : undefined
   headers['x-forwarded-for'] = client ?? peer
-  headers['x-forwarded-proto'] = byProxy && proto?.split(',')[0]?.trim() === 'https' ? 'https' : 'http'
+  headers['x-forwarded-proto'] = encrypted || (byProxy && proto?.split(',')[0]?.trim() === 'https') ? 'https' : 'http'
   if (!byProxy) for (const name of ['x-forwarded-host', 'x-forwarded-port', 'forwarded', 'x-real-ip']) delete headers[name]
 }
 
@@ -39,7 +44,11 @@ export const isLive = (url: string | undefined) => /^\/api\/[^?]*\/live(\?|$)/.t
 /** A worker takes the policy of its own script: it may load what is built, and nothing else. */
 const builtPolicy = "default-src 'none'; script-src 'self'; connect-src 'self'; frame-ancestors 'none'"
 
-export function sayAlways(response: Pick<ServerResponse, 'setHeader'>, url?: string): void {
+/** A year, as browsers ask for. */
+const onlyHttps = 'max-age=31536000'
+
+export function sayAlways(response: Pick<ServerResponse, 'setHeader'>, url?: string, https = false): void {
+  if (https) response.setHeader('strict-transport-security', onlyHttps)
   for (const [name, value] of Object.entries(always))
     if (name !== 'cache-control' || !isBuilt(url)) response.setHeader(name, value)
   if (isBuilt(url)) response.setHeader('content-security-policy', builtPolicy)

@@ -9,8 +9,8 @@ const beingWrittenMs = 2000
 /**
  * Takes a lock file that names this process, or returns the id of the running process that holds it. A lock left by a dead process is taken over, also when another process has its id by now.
  */
-export function takeLock(name: string): { release: () => void } | { heldBy: number } {
-  const file = path.join(workFolder(), `${name}.lock`)
+export function takeLock(name: string, folder = workFolder()): { release: () => void } | { heldBy: number } {
+  const file = path.join(folder, `${name}.lock`)
   for (;;) {
     try {
       writeFileSync(file, JSON.stringify(knownProcess(process.pid)), { flag: 'wx' })

@@ -3,6 +3,10 @@ import type { Outcome } from './calc'
 const usage = `usage: ./mozle COMMAND
 
   demo [--fresh] [--port N]   install what is missing, start, seed the made-up college, serve on 127.0.0.1
+  start [--config FILE]       the service of a college (docs/operations.md)
+  backup [--to DIR]           a backup of it, also while it runs
+  restore FILE                a backup into an empty place
+  verify [FILE]               whether a backup or an archive is whole, or the logs of the service are as they were written
   test [core|database|browser|FILE]   check and test everything, or a part of it
   test all                    the same, and many tablets at once
   calc PLAN [--log ENTRIES]   compute a plan file (and a run's entries) and print JSON
@@ -31,6 +35,18 @@ switch (command) {
     break
   case 'calc':
     leave((await import('./calc')).calc(args))
+    break
+  case 'start':
+    await (await import('./service/start')).start(args)
+    break
+  case 'backup':
+    leave(await (await import('./service/commands')).backup(args))
+    break
+  case 'restore':
+    leave(await (await import('./service/commands')).restoreFile(args))
+    break
+  case 'verify':
+    leave(await (await import('./service/commands')).verify(args))
     break
   case 'import':
     leave((await import('./importArchive')).importArchive(args))

@@ -1,5 +1,7 @@
 import { createHash } from 'node:crypto'
 import { ulid } from 'ulid'
+import { chained } from '@/data/chain'
+import { rowOf } from '@/data/entries'
 import { setAside, writeBeside } from '@/data/beside'
 import { connectTo } from '@/data/connect'
 import {
@@ -133,14 +135,7 @@ export async function seed(ownerUrl: string, at = new Date()): Promise<College> 
         const parted = session.runs.map(({ id, entries }) => ({ id, entries: entries.map((entry) => setAside(entry)) }))
         await EntryRow.bulkCreate(
           parted.flatMap(({ id, entries }) =>
-            entries.map(({ entry }, index) => ({
-              ...entry,
-              run: id,
-              seq: index + 1,
-              body: JSON.stringify(entry.body),
-              at: new Date(entry.at),
-              received: new Date(entry.at),
-            })),
+            chained(entries.map(({ entry }, index) => rowOf(id, entry, index + 1, new Date(entry.at)))),
           ),
           options,
         )

@@ -3,6 +3,7 @@ import type { ChildProcess } from 'node:child_process'
 import { startChild } from './child'
 import { freePort } from './freePort'
 import { home } from './home'
+import { statusOf } from './statusOf'
 
 export interface Served {
   address: string
@@ -14,7 +15,8 @@ export async function serve(options: {
   folder: string
   dbUrl: string
   cookieKey: string
-  log: string
+  /** Where its words go; null for where our own go. */
+  log: string | null
   /** Where it stands which process it is. */
   record: string
   port?: number
@@ -22,6 +24,12 @@ export async function serve(options: {
   instruments?: string
   /** True where it must be that port. */
   exactly?: boolean
+  /** Where it listens; the loopback where nothing is said. */
+  address?: string
+  /** True where it speaks https itself. */
+  tls?: boolean
+  /** What else it is told. */
+  env?: Readonly<Record<string, string>>
 }): Promise<Served> {
   const port = await freePort(options.port)
   if (options.exactly && port !== options.port) throw new Error(`port ${options.port} is taken`)
@@ -43,19 +51,18 @@ export async function serve(options: {
         MOZLE_DB_URL: options.dbUrl,
         MOZLE_COOKIE_KEY: options.cookieKey,
         ...(options.instruments === undefined ? {} : { MOZLE_INSTRUMENTS: options.instruments }),
+        ...(options.address === undefined ? {} : { MOZLE_ADDRESS: options.address }),
+        ...options.env,
       },
     },
   )
-  const address = `http://127.0.0.1:${port}`
+  const host = options.address === undefined || ['0.0.0.0', '::'].includes(options.address) ? '127.0.0.1' : options.address
+  const address = `${options.tls ? 'https' : 'http'}://${host.includes(':') ? `[${host}]` : host}:${port}`
   const until = Date.now() + 60_000
   // One that was killed has a signal and no exit code.
   while (Date.now() < until && child.exitCode === null && child.signalCode === null) {
-    try {
-      if ((await fetch(`${address}/api/health`)).ok) return { address, process: child }
-    } catch {
-      // Not listening yet.
-    }
+    if ((await statusOf(`${address}/api/ready`)) === 200) return { address, process: child }
     await new Promise((resolve) => setTimeout(resolve, 100))
   }
-  throw new Error(`The application did not start; its own words are in ${options.log}`)
+  throw new Error(`The application did not start; its own words are ${options.log === null ? 'above' : `in ${options.log}`}`)
 }

@@ -17,7 +17,7 @@ interface SetAside {
 }
 
 /** What stands in the log in the place of words: their salted digest, from which nobody can guess them once they are gone. */
-const markerOf = (salt: string, words: string) => `beside:${createHash('sha256').update(`${salt}${words}`).digest('hex')}`
+export const markerOf = (salt: string, words: string) => `beside:${createHash('sha256').update(`${salt}${words}`).digest('hex')}`
 const isMarker = (value: unknown): value is string => typeof value === 'string' && /^beside:[0-9a-f]{64}$/.test(value)
 
 export const forgotten = 'no longer kept'

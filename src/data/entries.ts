@@ -1,7 +1,9 @@
 import { Op, QueryTypes, UniqueConstraintError, type Transaction } from 'sequelize'
 import { namedBy } from '@/core/measurements/registry'
 import type { Entry, EntryKind } from '@/core/run/entry'
+import { noteAppended } from './appended'
 import { putBack, setAside, writeBeside } from './beside'
+import { chained, nothingBefore, type Link } from './chain'
 import { database } from './connect'
 import { EntryRow, Run } from './models'
 import { withNames } from './writers'
@@ -55,14 +57,13 @@ async function addAll(run: string, entries: readonly Entry[], received: Date): P
     const last = await takeNumbers(run, entries, transaction)
     const parted = entries.map((entry) => setAside(entry))
     const seqOf = (index: number) => last - entries.length + index + 1
-    await EntryRow.bulkCreate(
-      parted.map(({ entry }, index) => rowOf(run, entry, seqOf(index), received)),
-      { transaction, returning: false },
-    )
+    const rows = parted.map(({ entry }, index) => rowOf(run, entry, seqOf(index), received))
+    await EntryRow.bulkCreate(chained(rows, await hashBefore(run, seqOf(0), transaction)), { transaction, returning: false })
     await writeBeside(
       parted.flatMap(({ beside }) => beside),
       transaction,
     )
+    transaction.afterCommit(() => noteAppended(run, entries.length))
     return entries.map((entry, index) => fromRow(rowOf(run, entry, seqOf(index), received)))
   })
 }
@@ -148,12 +149,15 @@ export async function lastNumbers(runs: readonly string[]): Promise<Record<strin
   return Object.fromEntries(rows.map((row) => [row.id, row.lastSeq]))
 }
 
-type Row = Pick<
-  EntryRow,
-  'id' | 'run' | 'seq' | 'kind' | 'step' | 'body' | 'at' | 'received' | 'by' | 'device' | 'supersedes' | 'reason'
-> & { seen: string | null; clockMs: number | null }
+/** The hash that an entry follows. Numbers are given under the lock of the run's row, so the entry before stands already. */
+async function hashBefore(run: string, seq: number, transaction: Transaction): Promise<string> {
+  if (seq === 1) return nothingBefore
+  const before = await EntryRow.findOne({ where: { run, seq: seq - 1 }, attributes: ['hash'], transaction, rejectOnEmpty: true })
+  return before.hash
+}
 
-function rowOf(run: string, entry: Entry, seq: number, received: Date): Row {
+/** An entry as its row. */
+export function rowOf(run: string, entry: Entry, seq: number, received: Date): Link {
   const { id, kind, step, body, at, by, device, supersedes, reason, seen = null, clockMs = null } = entry
   return {
     id,
@@ -173,7 +177,7 @@ function rowOf(run: string, entry: Entry, seq: number, received: Date): Row {
   }
 }
 
-function fromRow(row: Row): NumberedEntry {
+function fromRow(row: Link): NumberedEntry {
   return {
     id: row.id,
     seq: row.seq,

@@ -1,5 +1,6 @@
-import { QueryTypes, type Sequelize } from 'sequelize'
+import { QueryTypes, type QueryInterface, type Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
+import type { MigrationName } from './migrationNames'
 import { peopleAndPlans } from './migrations/0001-people-and-plans'
 import { sessionsAndLog } from './migrations/0002-sessions-and-log'
 import { shelfAndArchive } from './migrations/0003-shelf-and-archive'
@@ -11,8 +12,9 @@ import { aRealCollege } from './migrations/0008-a-real-college'
 import { atTheBench } from './migrations/0009-at-the-bench'
 import { afterTheDay } from './migrations/0010-after-the-day'
 import { filesOfGroups } from './migrations/0011-files-of-groups'
+import { chain } from './migrations/0012-chain'
 
-const migrations = {
+const migrations: Record<MigrationName, (query: QueryInterface) => Promise<void>> = {
   '0001-people-and-plans': peopleAndPlans,
   '0002-sessions-and-log': sessionsAndLog,
   '0003-shelf-and-archive': shelfAndArchive,
@@ -24,12 +26,12 @@ const migrations = {
   '0009-at-the-bench': atTheBench,
   '0010-after-the-day': afterTheDay,
   '0011-files-of-groups': filesOfGroups,
+  '0012-chain': chain,
 }
-
-export type MigrationName = keyof typeof migrations
 
 /** What the application's own user may do with a table, where it is less than read, add, change and delete. */
 const lessThanAll: Readonly<Record<string, string>> = {
+  migration: 'SELECT',
   entry: 'SELECT, INSERT',
   deed: 'SELECT, INSERT',
   approval: 'SELECT, INSERT',
@@ -41,8 +43,9 @@ const lessThanAll: Readonly<Record<string, string>> = {
 /**
  * Brings the tables up to date (or up to one migration, for tests), then gives the application's user its rights: data only, and in the log and the frozen
  * plans hardly more than to read and to add. Needs the owner's connection.
+ * @param app the application's user, as the database writes it
  */
-export async function migrate(owner: Sequelize, upTo?: MigrationName): Promise<string[]> {
+export async function migrate(owner: Sequelize, upTo?: MigrationName, app = "'mozle_app'@'127.0.0.1'"): Promise<string[]> {
   const umzug = new Umzug({
     migrations: Object.entries(migrations).map(([name, up]) => ({ name, up: () => up(owner.getQueryInterface()) })),
     storage: new SequelizeStorage({ sequelize: owner, tableName: 'migration' }),
@@ -56,15 +59,10 @@ export async function migrate(owner: Sequelize, upTo?: MigrationName): Promise<s
     },
   )
   for (const { name } of tables) {
-    if (name === 'migration') continue
     // What an earlier release granted is taken back first; a table without a grant has nothing to take back.
-    await owner.query(`REVOKE ALL PRIVILEGES ON \`${name}\` FROM 'mozle_app'@'127.0.0.1'`).catch(() => undefined)
-    if (upTo && name === 'revision')
-      await owner.query("GRANT SELECT, INSERT, UPDATE, DELETE ON revision TO 'mozle_app'@'127.0.0.1'")
-    else
-      await owner.query(
-        `GRANT ${lessThanAll[name] ?? 'SELECT, INSERT, UPDATE, DELETE'} ON \`${name}\` TO 'mozle_app'@'127.0.0.1'`,
-      )
+    await owner.query(`REVOKE ALL PRIVILEGES ON \`${name}\` FROM ${app}`).catch(() => undefined)
+    if (upTo && name === 'revision') await owner.query(`GRANT SELECT, INSERT, UPDATE, DELETE ON revision TO ${app}`)
+    else await owner.query(`GRANT ${lessThanAll[name] ?? 'SELECT, INSERT, UPDATE, DELETE'} ON \`${name}\` TO ${app}`)
   }
   return done.map(({ name }) => name)
 }

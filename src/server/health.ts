@@ -1,7 +1,48 @@
-import { answersNow } from '@/data/connect'
+import { statfs } from 'node:fs/promises'
+import { answersNow, database } from '@/data/connect'
+import { tablesState } from '@/data/migrationNames'
 
-/** Whether this process answers, which it does by answering, and whether the database answers it. */
-export async function health(): Promise<{ ok: boolean; database: 'answers' | 'does not answer' }> {
-  const ok = await answersNow()
-  return { ok, database: ok ? 'answers' : 'does not answer' }
+/** With less room than this on its disk a service is not ready: the database stops in the middle of a day. */
+export const leastFreeBytes = 200_000_000
+
+/** Whether a service can do its work, part by part. */
+export interface Ready {
+  ok: boolean
+  database: 'answers' | 'does not answer'
+  tables: 'as this program needs them' | 'of an earlier program' | 'of a newer program' | 'not known'
+  disk: 'has room' | 'is nearly full' | 'not known'
+}
+
+/** Bytes that are free where the data is kept; null where nobody said where that is, or the system does not tell. */
+export async function freeBytes(folder = process.env.MOZLE_DATA): Promise<number | null> {
+  if (!folder) return null
+  try {
+    const { bavail, bsize } = await statfs(folder)
+    return bavail * bsize
+  } catch {
+    return null
+  }
+}
+
+async function tables(): Promise<Ready['tables']> {
+  try {
+    const { missing, newer } = await tablesState(database())
+    return newer.length > 0 ? 'of a newer program' : missing.length > 0 ? 'of an earlier program' : 'as this program needs them'
+  } catch {
+    return 'not known'
+  }
+}
+
+/** Whether the database answers, its tables are those of this program, and the disk has room. */
+export async function readiness(): Promise<Ready> {
+  const answers = await answersNow()
+  const found = answers ? await tables() : 'not known'
+  const free = await freeBytes()
+  const disk = free === null ? 'not known' : free < leastFreeBytes ? 'is nearly full' : 'has room'
+  return {
+    ok: answers && found === 'as this program needs them' && disk !== 'is nearly full',
+    database: answers ? 'answers' : 'does not answer',
+    tables: found,
+    disk,
+  }
 }

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { lastNumbers, readEntries } from '@/data/entries'
 import { dayOfCode, placesOfRuns } from '@/data/people'
 import { benchAt, peopleSignedIn } from './actor'
+import { log, plainError } from './log'
 import type { OpenAnswer } from './openAnswers'
 import { may, type Actor } from './rights'
 
@@ -79,7 +80,7 @@ async function look(): Promise<void> {
     if (Date.now() - watch.checkedAt > recheckMs) await recheck()
     await pushNew()
   } catch (error) {
-    console.error('The live stream could not read the log; it tries again.', error)
+    log().error({ error: plainError(error) }, 'the live stream could not read the log; it tries again')
   }
   watch.looking = false
   plan(watch.again ? soonMs() : everyMs)

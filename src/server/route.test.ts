@@ -4,6 +4,8 @@ import { number, object } from 'yup'
 import { PlanFileError } from '@/core/format/planFile'
 import type { Actor } from './rights'
 import { Refusal } from './refusal'
+import { log } from './log'
+import { originFor } from './origin'
 import { benchOf, personOf, route, sameOrigin } from './route'
 
 const here: { user: Actor | null; bench: Actor | null } = { user: null, bench: null }
@@ -107,6 +109,19 @@ describe('changes from elsewhere', () => {
     expect(sameOrigin(request('POST', undefined, { origin: 'https://lab.test', 'x-forwarded-host': 'lab.test' }))).toBe(true)
   })
 
+  test('with a public address only its pages pass, whatever the request says of itself', () => {
+    process.env.MOZLE_PUBLIC = 'https://lab.example'
+    try {
+      expect(sameOrigin(request('POST'))).toBe(false)
+      expect(sameOrigin(request('POST', undefined, { origin: 'https://lab.example', host: '10.0.0.1:4300' }))).toBe(true)
+      expect(sameOrigin(request('POST', undefined, { origin: 'http://lab.example', host: 'lab.example' }))).toBe(false)
+      expect(originFor(new Headers({ host: 'evil.example' }))).toBe('https://lab.example')
+    } finally {
+      delete process.env.MOZLE_PUBLIC
+    }
+    expect(originFor(new Headers({ host: 'lab.test', 'x-forwarded-proto': 'https' }))).toBe('https://lab.test')
+  })
+
   test('reading needs no origin', async () => {
     expect((await answer(change(request('GET', undefined, {}), context)))[0]).toBe(200)
   })
@@ -160,7 +175,7 @@ describe('failures', () => {
   })
 
   test('anything else is told without its insides', async () => {
-    const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined)
+    const quiet = jest.spyOn(log(), 'error').mockImplementation(() => undefined)
     const [status, { error }] = await failing(new Error('SELECT secret FROM user'))
     expect(status).toBe(500)
     expect(error).not.toMatch(/SELECT/)

@@ -6,6 +6,8 @@ import { FloodError, ForeignEntryError, UnknownEntryError } from '@/data/entries
 import { database } from '@/data/connect'
 import { benchHere, signedIn } from './actor'
 import { UnreadableDocument } from './documents'
+import { log, plainError, plainPath } from './log'
+import { isOwnOrigin } from './origin'
 import { Refusal } from './refusal'
 import { record, type DeedKind } from './deeds'
 import { may, type Actor, type CollegeRight, type Right, type Subject } from './rights'
@@ -61,7 +63,7 @@ export function route<P extends Params = Params, B = undefined>(
         await record({ what: guard.deed, person: actor.id, course: about?.course, about: params, from: addressOf(request) })
       return answer instanceof Response ? answer : NextResponse.json(answer ?? { ok: true })
     } catch (error) {
-      return refusalOf(error)
+      return refusalOf(error, request)
     }
   }
   return Object.assign(guarded, { need: guard.need })
@@ -101,16 +103,7 @@ export function benchOf(actor: Actor | null): Actor & { kind: 'bench' } {
 }
 
 /** True when the browser says the request comes from a page of this site. */
-export function sameOrigin(request: NextRequest): boolean {
-  const origin = request.headers.get('origin')
-  const host = request.headers.get('x-forwarded-host') ?? request.headers.get('host')
-  if (!origin || !host) return false
-  try {
-    return new URL(origin).host === host
-  } catch {
-    return false
-  }
-}
+export const sameOrigin = (request: NextRequest): boolean => isOwnOrigin(request.headers)
 
 /** The address that asks, as the server's own front notes it; what a client says of itself is replaced there (scripts/server.ts). */
 export function addressOf(request: NextRequest): string {
@@ -133,14 +126,17 @@ async function readBody<B>(request: NextRequest, schema: Schema<B>): Promise<B> 
   return schema.validate(json, { abortEarly: true, strict: true })
 }
 
-function refusalOf(error: unknown): Response {
+function refusalOf(error: unknown, request: NextRequest): Response {
   if (error instanceof Refusal) return NextResponse.json({ error: error.message, ...error.details }, { status: error.status })
   if (error instanceof ValidationError || error instanceof PlanFileError)
     return NextResponse.json({ error: error.message }, { status: 400 })
   if (error instanceof ForeignEntryError || error instanceof UnreadableDocument || error instanceof UnknownEntryError)
     return NextResponse.json({ error: error.message }, { status: 409 })
   if (error instanceof FloodError) return NextResponse.json({ error: error.message }, { status: 429 })
-  console.error(error)
+  log().error(
+    { request: request.headers.get('x-request-id') ?? '', path: plainPath(request.nextUrl.pathname), error: plainError(error) },
+    'a request failed',
+  )
   return NextResponse.json(
     { error: 'Something went wrong on the server. What you typed is still here; try again.' },
     { status: 500 },

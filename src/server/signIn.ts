@@ -12,6 +12,7 @@ import { record } from './deeds'
 import { Refusal } from './refusal'
 import { may } from './rights'
 import { forgetOld } from './forgetting'
+import { log, plainError } from './log'
 
 /** A hash of nothing anyone knows, so that an unknown name takes as long to refuse as a wrong password. */
 let decoy: Promise<string> | undefined
@@ -64,7 +65,7 @@ export async function signIn(name: string, password: string, from: string, now =
   await openFor(id, now)
   await record({ what: 'signed in', person: id, from }, now)
   // Names that are no longer kept go when somebody next comes; this may take no sign-in with it.
-  await forgetOld(now).catch((error: unknown) => console.error('Old names could not be taken out.', error))
+  await forgetOld(now).catch((error: unknown) => log().error({ error: plainError(error) }, 'old names could not be taken out'))
 }
 
 /** Opens a sign-in for a person on this device. */

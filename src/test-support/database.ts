@@ -1,6 +1,7 @@
 import type { Sequelize } from 'sequelize'
 import { connectTo, database } from '@/data/connect'
-import { migrate, type MigrationName } from '@/data/migrate'
+import { migrate } from '@/data/migrate'
+import type { MigrationName } from '@/data/migrationNames'
 
 /** An empty database for a test file, migrated all the way or up to one migration; the owner's connection to it. */
 export async function emptyDatabase(upTo?: MigrationName): Promise<Sequelize> {

@@ -66,6 +66,8 @@ export class EntryRow extends Row<EntryRow> {
   declare seen: CreationOptional<string | null>
   /** How far the tablet's clock was ahead of the server's, ms. */
   declare clockMs: CreationOptional<number | null>
+  /** Ties it to the entry before in its run (data/chain). */
+  declare hash: string
 }
 
 /** Words or a picture of an entry, beside the log: they can go, and the log stays. */
@@ -128,6 +130,7 @@ export function defineSessions(sequelize: Sequelize): void {
       reason: { type: DataTypes.STRING(500) },
       seen: { type: DataTypes.CHAR(26) },
       clockMs: { type: DataTypes.INTEGER },
+      hash: { type: DataTypes.CHAR(64), allowNull: false },
     },
     table('entry'),
   )

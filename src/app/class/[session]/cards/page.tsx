@@ -5,6 +5,7 @@ import { scalePlan } from '@/core/edit/scalePlan'
 import { chargedLines, dispensed, reactionTable } from '@/core/reaction/reactionTable'
 import { lineName } from '@/core/plan/lineName'
 import { writeFigureText } from '@/core/quantity/write'
+import { originFor } from '@/server/origin'
 import { orNotFound, visitor } from '@/server/page'
 import { subjectOfSession, viewSession } from '@/server/sessions'
 import { PrintButton } from '@/ui/class/PrintButton'
@@ -20,8 +21,7 @@ export default async function Cards({ params }: { params: Promise<{ session: str
   const { plan, runs, title, section, startsAt, endsAt, room, zone, cancelled } = await orNotFound(() =>
     viewSession(session, true),
   )
-  const asked = await headers()
-  const origin = `${asked.get('x-forwarded-proto') ?? 'http'}://${asked.get('x-forwarded-host') ?? asked.get('host')}`
+  const origin = originFor(await headers())
   return (
     <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
       <main className="page-only">

@@ -1,6 +1,7 @@
 import { object, string } from 'yup'
 import { signedIn } from '@/server/actor'
 import { mailLink } from '@/server/mail'
+import { originFor } from '@/server/origin'
 import { personOf, route } from '@/server/route'
 
 /** Sends a link that one has just made to an address. */
@@ -12,5 +13,5 @@ export const POST = route(
     }),
   },
   async ({ params, body, request }) =>
-    mailLink(params.token!, body.to, { origin: request.headers.get('origin')!, by: personOf(await signedIn()).id }),
+    mailLink(params.token!, body.to, { origin: originFor(request.headers), by: personOf(await signedIn()).id }),
 )
