@@ -26,8 +26,9 @@ module.exports = {
       ...shared,
       displayName: 'core',
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}', '<rootDir>/scripts/**/*.test.ts'],
-      testPathIgnorePatterns: ['\\.db\\.test\\.ts$'],
+      testPathIgnorePatterns: ['\\.(db|service)\\.test\\.ts$'],
     },
     { ...shared, displayName: 'database', testMatch: ['<rootDir>/src/**/*.db.test.ts'] },
+    { ...shared, displayName: 'service', testMatch: ['<rootDir>/scripts/**/*.service.test.ts'] },
   ],
 }

@@ -79,6 +79,8 @@ export async function startDatabase(
         `ALTER USER 'mozle_${name}'@'127.0.0.1' IDENTIFIED BY '${secrets[name]}';`,
       ]),
       "GRANT ALL ON mozle.* TO 'mozle_owner'@'127.0.0.1' WITH GRANT OPTION;",
+      // A backup notes its place in the binary log, and a restore to a moment plays the log again.
+      "GRANT RELOAD, BINLOG MONITOR, BINLOG REPLAY ON *.* TO 'mozle_owner'@'127.0.0.1';",
     ].join('\n'),
     { mode: 0o600 },
   )
@@ -123,7 +125,14 @@ export async function startDatabase(
 const binaryLog = (days: number): string[] =>
   days === 0
     ? ['--skip-log-bin']
-    : ['--log-bin=binlog', '--binlog-format=ROW', '--server-id=1', '--sync-binlog=1', `--expire-logs-days=${days}`]
+    : [
+        '--log-bin=binlog',
+        '--binlog-format=ROW',
+        '--server-id=1',
+        '--sync-binlog=1',
+        '--log-bin-trust-function-creators=1',
+        `--expire-logs-days=${days}`,
+      ]
 
 /** Waits until the server greets on its port; false when it ended or 60 s went by. */
 async function answers(port: number, server: ChildProcess): Promise<boolean> {

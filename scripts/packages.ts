@@ -4,6 +4,7 @@ import { existsSync } from 'node:fs'
 /** What must be on the machine, and the Debian packages that bring it. */
 const needs = {
   database: { file: '/usr/sbin/mariadbd', packages: ['mariadb-server-core', 'mariadb-client-core'] },
+  backup: { file: '/usr/bin/mariadb-dump', packages: ['mariadb-client'] },
   browser: { file: '/usr/bin/chromium-headless-shell', packages: ['chromium-headless-shell'] },
 } as const
 

@@ -76,6 +76,10 @@ export async function test(args: string[]): Promise<void> {
       add(await timed('database', () => jest('database', folder, file, env)))
       await db.stop()
     }
+    if (what.includes('service')) {
+      const built = builds ? await builds : await timed('build', () => build('test'))
+      add(await timed('service', () => jest('service', folder, file, { MOZLE_BUILT: built })))
+    }
     if (builds) {
       const built = await builds
       const stands = await timed('stands of the browser tests', async () => {
@@ -158,12 +162,12 @@ async function timed<T>(name: string, work: () => Promise<T>): Promise<T> {
 }
 
 function part(wanted: string | undefined): [string[], string | undefined] {
-  const usual = ['static', 'core', 'database', 'browser']
+  const usual = ['static', 'core', 'database', 'service', 'browser']
   if (wanted === undefined) return [usual, undefined]
   if (wanted === 'all') return [[...usual, 'load'], undefined]
   if ([...usual, 'load'].includes(wanted)) return [[wanted], undefined]
   if (/\.e2e(\.ts)?$/.test(wanted) || wanted.startsWith('e2e/')) return [['browser'], wanted]
-  return [[/\.db\.test/.test(wanted) ? 'database' : 'core'], wanted]
+  return [[/\.db\.test/.test(wanted) ? 'database' : /\.service\.test/.test(wanted) ? 'service' : 'core'], wanted]
 }
 
 function run(program: string, args: string[], env: Record<string, string> = {}): Promise<number> {
@@ -195,7 +199,7 @@ async function jest(project: string, folder: string, file: string | undefined, e
       // A slow machine may take ten times as long as a quick one.
       '--testTimeout=60000',
       `--outputFile=${report}`,
-      ...(project === 'database' ? ['--runInBand'] : []),
+      ...(project !== 'core' ? ['--runInBand'] : []),
       ...(file ? [file] : []),
     ],
     env,

@@ -99,11 +99,16 @@ export async function makeBackup(
       publicKey: readFileSync(path.join(made, 'heads.pub'), 'utf8'),
     }
     writeFileSync(path.join(made, 'manifest.json'), `${JSON.stringify(manifest, null, 2)}\n`)
+    writeFileSync(path.join(made, 'manifest.sha256'), await checksumOf(path.join(made, 'manifest.json')))
     const name = `mozle-${now.toISOString().replace(/[-:]|\.\d+/g, '')}-${why.replaceAll(' ', '-')}`
     const target = freeName(folder, name)
-    execFileSync('tar', ['-cf', `${target}.part`, '-C', made, 'manifest.json', ...files.map((file) => file.path)], {
-      stdio: ['ignore', 'ignore', 'inherit'],
-    })
+    execFileSync(
+      'tar',
+      ['-cf', `${target}.part`, '-C', made, 'manifest.json', 'manifest.sha256', ...files.map((file) => file.path)],
+      {
+        stdio: ['ignore', 'ignore', 'inherit'],
+      },
+    )
     execFileSync('chmod', ['600', `${target}.part`])
     renameSync(`${target}.part`, target)
     return target
@@ -134,13 +139,19 @@ export async function unpack(file: string): Promise<Unpacked> {
     const listed = execFileSync('tar', ['-tf', file], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] })
       .trim()
       .split('\n')
-    if (!listed.includes('manifest.json') || listed.some((name) => !/^[\w.-]+$/.test(name))) throw new Error('no manifest')
+    if (
+      !['manifest.json', 'manifest.sha256', 'heads.jsonl'].every((name) => listed.includes(name)) ||
+      listed.some((name) => !/^[\w.-]+$/.test(name))
+    )
+      throw new Error('no manifest')
     execFileSync('tar', ['-xf', file, '-C', folder, '--no-same-owner'], { stdio: 'ignore' })
   } catch {
     rmSync(folder, { recursive: true, force: true })
     throw new Error(`${file} is no backup of Mozle, or it breaks off.`)
   }
   try {
+    if ((await checksumOf(path.join(folder, 'manifest.json'))) !== readFileSync(path.join(folder, 'manifest.sha256'), 'utf8'))
+      throw new Error(`${file}: manifest.json is not as it was written (its checksum differs).`)
     const manifest = JSON.parse(readFileSync(path.join(folder, 'manifest.json'), 'utf8')) as Manifest
     if (manifest.format !== 'mozle-backup' || manifest.version !== 1)
       throw new Error(`${file} is a backup of another version of Mozle.`)

@@ -47,6 +47,7 @@ test.each([
   ['MOZLE_PORT=99999', /less than or equal to 65535/],
   ['MOZLE_BACKUP_AT=26:00', /a time of day such as 02:30/],
   ['MOZLE_BACKUP_KEP=4', /MOZLE_BACKUP_KEP is no setting; is MOZLE_BACKUP_KEEP meant/],
+  ['MOZLE_DATA=/srv/our lab', /MOZLE_DATA has a space/],
   ['COLOUR=red', /COLOUR is no setting\./],
 ])('half a configuration is refused with what is missing: %s', (text, words) => {
   expect(problems(text).join('\n')).toMatch(words)

@@ -87,6 +87,9 @@ function halves(given: Readonly<Record<string, unknown>>): string[] {
   const shown = given.MOZLE_PUBLIC as string | undefined
   const https = shown?.startsWith('https:') ?? false
   return [
+    ...(/\s/.test(String(given.MOZLE_DATA ?? ''))
+      ? ['MOZLE_DATA has a space in it, which the database’s own programs do not take.']
+      : []),
     ...both('MOZLE_TLS_CERT', 'MOZLE_TLS_KEY', 'a certificate and its key belong together.'),
     ...both(
       'MOZLE_DATABASE',

@@ -4,6 +4,7 @@ import { createReadStream, createWriteStream } from 'node:fs'
 import { Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { createGunzip, createGzip } from 'node:zlib'
+import { ensurePackages } from '../packages'
 
 /** How the database's own programs are told whom to talk to; the password goes where nobody sees it in the list of processes. */
 function whom(url: string): { args: string[]; env: NodeJS.ProcessEnv; name: string } {
@@ -30,6 +31,7 @@ function ended(child: ChildProcess, what: string): Promise<void> {
  * @param position true where the place in the binary log is noted in it
  */
 export async function dumpTo(file: string, url: string, position: boolean): Promise<void> {
+  ensurePackages('backup')
   const { args, env, name } = whom(url)
   const child = spawn(
     'mariadb-dump',

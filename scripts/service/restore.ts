@@ -4,10 +4,11 @@ import path from 'node:path'
 import { execFileSync } from 'node:child_process'
 import { QueryTypes, type Sequelize } from 'sequelize'
 import { connectTo } from '@/data/connect'
-import { bookFile, keyFile } from '@/data/heads'
+import { bookFile, hasChain, keyFile } from '@/data/heads'
 import { tablesState } from '@/data/migrationNames'
 import { proveLog, type Proof } from '@/data/prove'
 import { startDatabase } from '../database'
+import { ensurePackages } from '../packages'
 import { unpack, type Manifest } from './backup'
 import type { Config } from './config'
 import { keysFolder, makeFolders, openDatabase } from './database'
@@ -37,8 +38,9 @@ async function compare(
     // While it was made people may have signed out, and old attempts are swept: logs and plans only grow.
     if (Number(counted!.count) < rows && !mayShrink.has(table)) short.push(table)
   }
-  const hasChain = (await owner.query("SHOW COLUMNS FROM entry LIKE 'hash'", { type: QueryTypes.SELECT })).length > 0
-  const proof = hasChain ? await proveLog(owner, heads, manifest.publicKey) : { runs: 0, entries: 0, heads: 0, touched: [] }
+  const proof = (await hasChain(owner))
+    ? await proveLog(owner, heads, manifest.publicKey)
+    : { runs: 0, entries: 0, heads: 0, touched: [] }
   return { manifest, proof, short }
 }
 
@@ -124,16 +126,11 @@ function replay(dump: string, ownerUrl: string, { moment, binlogs }: { moment: s
     .map((name) => path.join(binlogs, name))
   if (files.length === 0 || path.basename(files[0]!) !== first)
     throw new Error(`${binlogs} does not hold ${first}, where this backup stands.`)
+  ensurePackages('backup')
   const { hostname, port, username, password, pathname } = new URL(ownerUrl)
   const sql = execFileSync(
     'mariadb-binlog',
-    [
-      `--start-position=${position}`,
-      `--stop-datetime=${moment}`,
-      `--database=${pathname.slice(1)}`,
-      '--disable-log-bin',
-      ...files,
-    ],
+    [`--start-position=${position}`, `--stop-datetime=${moment}`, `--database=${pathname.slice(1)}`, ...files],
     { encoding: 'buffer', maxBuffer: 2 ** 31, env: { ...process.env, TZ: 'UTC' } },
   )
   execFileSync('mariadb', ['--no-defaults', `--host=${hostname}`, `--port=${port}`, `--user=${username}`, pathname.slice(1)], {

@@ -67,9 +67,13 @@ export function readBook(file: string): { heads: SignedHead[]; unreadable: numbe
   return { heads: [...last.values()], unreadable }
 }
 
+/** Whether the entries of a database are tied already; those of earlier programs are not. */
+export const hasChain = async (sequelize: Sequelize): Promise<boolean> =>
+  (await sequelize.query("SHOW COLUMNS FROM entry LIKE 'hash'", { type: QueryTypes.SELECT })).length > 0
+
 /** The heads of runs as they stand now, or of all that have an entry. */
 export async function headsOf(sequelize: Sequelize, runs?: readonly string[], now = new Date()): Promise<Head[]> {
-  if (runs?.length === 0) return []
+  if (runs?.length === 0 || !(await hasChain(sequelize))) return []
   const rows = await sequelize.query<{ run: string; seq: number; hash: string }>(
     `SELECT e.run, e.seq, e.hash FROM run r JOIN entry e ON e.run = r.id AND e.seq = r.last_seq ${runs ? 'WHERE r.id IN (:runs)' : ''} ORDER BY e.run`,
     { replacements: { runs: [...(runs ?? [])] }, type: QueryTypes.SELECT },

@@ -67,7 +67,7 @@ async function touched(change: string, replacements: Record<string, unknown> = {
 test('the demo, and what is written after it, is as it was written', async () => {
   const log = new TestLog()
   const step = (await readEntries([run]))[run]!.at(-1)!.step
-  const entry = log.add(step, 'observation', { text: 'clear', colour: 'none' })
+  const entry = log.add(step, 'observation', { text: 'clear', colour: 'white' })
   await appendEntries(run, [{ ...entry, id: '01JPR0VE000000000000000001' }], now)
   await appendEntries(
     run,
@@ -84,11 +84,7 @@ test('the demo, and what is written after it, is as it was written', async () =>
 })
 
 test.each([
-  [
-    'a reading',
-    "UPDATE entry SET body = CONCAT(body, ' ') WHERE run = :run AND seq = 4",
-    /entry 4 is not as it was written/,
-  ],
+  ['a reading', "UPDATE entry SET body = CONCAT(body, ' ') WHERE run = :run AND seq = 4", /entry 4 is not as it was written/],
   ['a name', "UPDATE entry SET `by` = 'Somebody' WHERE run = :run AND seq = 2", /entry 2 is not/],
   [
     'a moment by a thousandth',
