@@ -4,6 +4,9 @@ const usage = `usage: ./mozle COMMAND
 
   demo [--fresh] [--port N]   install what is missing, start, seed the made-up college, serve on 127.0.0.1
   start [--config FILE]       the service of a college (docs/operations.md)
+  install                     sets it up on Debian, with a unit of systemd
+  doctor                      looks at everything it needs, and says what is wrong
+  certificate NAME...         for a laboratory’s network without a public name
   backup [--to DIR]           a backup of it, also while it runs
   restore FILE                a backup into an empty place
   verify [FILE]               whether a backup or an archive is whole, or the logs of the service are as they were written
@@ -38,6 +41,15 @@ switch (command) {
     break
   case 'start':
     await (await import('./service/start')).start(args)
+    break
+  case 'install':
+    leave(await (await import('./service/install')).install(args))
+    break
+  case 'doctor':
+    leave(await (await import('./service/doctor')).doctor(args))
+    break
+  case 'certificate':
+    leave((await import('./service/certificate')).certificate(args))
     break
   case 'backup':
     leave(await (await import('./service/commands')).backup(args))
