@@ -64,7 +64,12 @@ export async function demo(args: string[]): Promise<void> {
       log: path.join(folder, 'app.log'),
       record: appRecord,
       port: wanted,
-      env: { MOZLE_KEYS: path.join(folder, 'keys'), MOZLE_DATA: folder, MOZLE_LOG: 'warn' },
+      env: {
+        MOZLE_KEYS: path.join(folder, 'keys'),
+        MOZLE_DATA: folder,
+        MOZLE_BACKUP_TO: path.join(folder, 'backups'),
+        MOZLE_LOG: 'warn',
+      },
     }
     const served = await serve(options)
     const port = Number(new URL(served.address).port)

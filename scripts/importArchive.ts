@@ -4,7 +4,9 @@ import { dirname, join, normalize, sep } from 'node:path'
 import { strFromU8, unzipSync } from 'fflate'
 import { listedIn, metadataPath } from '@/core/format/archive/crate'
 import { readBack } from '@/core/format/archive/readBack'
+import type { LogProof } from '@/server/proofOf'
 import type { Outcome } from './calc'
+import { wrongWithProof } from './proofInArchive'
 
 /** Larger archives than this are none of ours, bytes when unpacked. */
 const mostBytes = 500_000_000
@@ -38,6 +40,13 @@ export function importArchive(args: readonly string[]): Outcome {
     )
     const strangers = Object.keys(files).filter((path) => path !== metadataPath && !listed.some((each) => each.path === path))
     const { session, released, changed } = readBack(text)
+    const proof = files['log.proof.json'] ? (JSON.parse(text('log.proof.json')) as LogProof) : null
+    const unproven =
+      proof &&
+      wrongWithProof(proof, (run) => {
+        const held = session.runs.find(({ id }) => id === run)
+        return held && (JSON.parse(text(held.file)) as { entries: { id: string; at: string; kind: string }[] }).entries
+      })
     if (into !== undefined) unpack(files, into)
     const lines = [
       `${session.title}, ${session.section}, ${session.startsAt.slice(0, 10)}: ${session.runs.length} runs, plan revision ${session.revision}`,
@@ -45,6 +54,11 @@ export function importArchive(args: readonly string[]): Outcome {
         ? `${listed.length} files, every checksum holds`
         : `TOUCHED: ${touched.map(({ path }) => path).join(', ')}`,
       ...(strangers.length > 0 ? [`not listed in it: ${strangers.join(', ')}`] : []),
+      ...(unproven === null
+        ? []
+        : unproven.length === 0
+          ? [`${proof!.heads.length} logs are the ones that were signed, entry by entry`]
+          : [`TOUCHED: ${unproven.join('; ')}`]),
       changed.length === 0
         ? `${released.rows.length} runs worked out anew: every figure is the same`
         : `OTHERWISE: ${changed.map(({ bench, what, before, now }) => `bench ${bench}, ${what}: ${before} in the archive, ${now} now`).join('; ')}`,
@@ -54,7 +68,11 @@ export function importArchive(args: readonly string[]): Outcome {
             `unpacked into ${into}; ./mozle calc ${join(into, 'plan.json')} --log ${join(into, session.runs[0]?.file ?? 'runs/')} computes a run`,
           ]),
     ]
-    return { code: touched.length + strangers.length + changed.length > 0 ? 1 : 0, out: `${lines.join('\n')}\n`, err: '' }
+    return {
+      code: touched.length + strangers.length + changed.length + (unproven?.length ?? 0) > 0 ? 1 : 0,
+      out: `${lines.join('\n')}\n`,
+      err: '',
+    }
   } catch (error) {
     return { code: 2, out: '', err: `${file}: ${(error as Error).message}\n` }
   }

@@ -258,6 +258,26 @@ describe('an archive', () => {
       expect(out).toContain('8 runs worked out anew: every figure is the same')
     }
   })
+  test('proves its logs where the service signs them; one that was touched says so', async () => {
+    process.env.MOZLE_KEYS = folder
+    const { bytes } = await archiveOf(finished.id, now)
+    delete process.env.MOZLE_KEYS
+    writeFileSync(file(), bytes)
+    expect(importArchive([file()])).toMatchObject({
+      code: 0,
+      out: expect.stringContaining('8 logs are the ones that were signed, entry by entry') as string,
+    })
+    const files = unzipSync(bytes)
+    const touched = (path: string, change: (text: string) => string) => {
+      writeFileSync(file(), zipSync({ ...files, [path]: strToU8(change(strFromU8(files[path]!))) }))
+      return importArchive([file()]).out
+    }
+    expect(touched('runs/bench-01.json', (text) => text.replace(/"at": ?"20\d\d/, '"at": "2021'))).toMatch(
+      /stands otherwise in its file, from entry 1 on/,
+    )
+    expect(touched('log.proof.json', (text) => text.replace('reading', 'readinG'))).toContain('is not the one that was signed')
+    expect(touched('log.proof.json', (text) => text.replace(/"signature": "../, '"signature": "AA'))).toContain('is not signed')
+  })
   test('holds what calc reads, reports that stand alone, and the files of instruments', async () => {
     const { bytes } = await archiveOf(sessionOf('Isopentyl acetate'), now)
     writeFileSync(file(), bytes)

@@ -13,6 +13,7 @@ import { writePlanFile } from '@/core/format/planFile'
 import { resultsCsv } from '@/core/format/resultsCsv'
 import { CollegeRow, InstrumentFile } from '@/data/models'
 import { dayIn } from './day'
+import { proofOf } from './proofOf'
 import { sessionOfResults } from './releases'
 import { viewSession } from './sessions'
 
@@ -48,6 +49,14 @@ export async function archiveOf(id: string, now = new Date()): Promise<{ name: s
   add('results.csv', 'Results, a row each', 'text/csv', resultsCsv(results.rows))
   add('figures.csv', 'Every figure, one unit a column', 'text/csv', figuresCsv(folded))
   add('log.csv', 'Every entry', 'text/csv', logCsv(folded))
+  const proof = await proofOf(view.runs.map(({ id: run }) => run))
+  if (proof)
+    add(
+      'log.proof.json',
+      'Every entry as it was written, tied to the one before, with signed heads',
+      'application/json',
+      json(proof),
+    )
   const when = dayIn(zone, new Date(startsAt))
   for (const each of folded)
     add(

@@ -1,4 +1,4 @@
-import { noteAppended, takeAppended } from '@/data/appended'
+import { noteAppended, pace, takeAppended } from '@/data/appended'
 import { counters } from './counters'
 
 test('what is counted stands in the usual text format, without what anybody asked for', async () => {
@@ -26,4 +26,16 @@ test('runs that were written to are taken once', () => {
   noteAppended('b', 1)
   expect(takeAppended()).toEqual(['b'])
   expect(takeAppended()).toEqual([])
+})
+
+test('entries a minute: the last whole one, and the busiest of the hour', () => {
+  const minute = 60_000
+  const at = 30_000_000 * minute
+  noteAppended('a', 5, at)
+  noteAppended('a', 2, at + 2 * minute)
+  noteAppended('b', 1, at + 2 * minute + 59_999)
+  noteAppended('b', 9, at + 3 * minute)
+  expect(pace(at + 3 * minute + 1)).toEqual({ lastMinute: 3, busiest: 9 })
+  expect(pace(at + 61 * minute)).toEqual({ lastMinute: 0, busiest: 9 })
+  expect(pace(at + 63 * minute)).toEqual({ lastMinute: 0, busiest: 0 })
 })

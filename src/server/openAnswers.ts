@@ -24,6 +24,9 @@ export function nameAnswer(answer: OpenAnswer): { name: string; closed: () => vo
   return { name, closed: () => void open.delete(name) }
 }
 
+/** How many answers stay open: boards and benches that are being looked at. */
+export const openCount = (): number => open.size
+
 /** The answer behind a request, where the front has named one. */
 export function answerTo(request: Request): OpenAnswer | undefined {
   return open.get(request.headers.get(answerHeader) ?? '')

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import Link from 'next/link'
 import { deedsBefore, deedsOnAPage } from '@/server/deeds'
 import { hasMail } from '@/server/mail'
 import { collegeOverview } from '@/server/people'
@@ -19,6 +20,11 @@ export default async function CollegePage({ searchParams }: { searchParams: Prom
       <main className="page-only course">
         <div className="head">
           <h1>{overview.college?.title ?? 'The college'}</h1>
+          <div className="actions">
+            <Link className="btn btn-quiet" href="/college/service">
+              The service
+            </Link>
+          </div>
         </div>
         {!from && <College {...overview} me={actor.id} mail={hasMail()} zones={Intl.supportedValuesOf('timeZone')} />}
         <Record

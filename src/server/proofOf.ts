@@ -1,0 +1,41 @@
+import { bytesOf } from '@/data/chain'
+import { database } from '@/data/connect'
+import { headsOf, publicPem, signHead, signingKey, type SignedHead } from '@/data/heads'
+import { EntryRow } from '@/data/models'
+
+/** The logs of some runs so that anybody can prove them: the bytes of every entry in their order, and the heads, signed. */
+export interface LogProof {
+  format: 'mozle-log-proof'
+  version: 1
+  /** Ed25519, PEM. */
+  publicKey: string
+  heads: SignedHead[]
+  runs: { run: string; entries: string[] }[]
+}
+
+/** Null where this service has no key to sign with. */
+export async function proofOf(runs: readonly string[], folder = process.env.MOZLE_KEYS): Promise<LogProof | null> {
+  if (!folder) return null
+  const key = signingKey(folder)
+  const rows = await EntryRow.findAll({
+    where: { run: [...runs] },
+    order: [
+      ['run', 'ASC'],
+      ['seq', 'ASC'],
+    ],
+    raw: true,
+  })
+  const heads = await headsOf(database(), runs)
+  return {
+    format: 'mozle-log-proof',
+    version: 1,
+    publicKey: publicPem(key),
+    heads: heads.map((head) => signHead(head, key)),
+    runs: heads.map(({ run, seq }) => ({
+      run,
+      entries: rows.flatMap((row) =>
+        row.run === run && row.seq <= seq ? [bytesOf({ ...row, seen: row.seen ?? null, clockMs: row.clockMs ?? null })] : [],
+      ),
+    })),
+  }
+}
