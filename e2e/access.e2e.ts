@@ -3,6 +3,7 @@ import {
   base,
   codeToday,
   demonstrator,
+  expectAccessible,
   leave,
   made,
   openBench,
@@ -137,4 +138,21 @@ test('security headers allow nothing from outside, cookies are sealed, and a ses
     maxRedirects: 0,
   })
   expect(elsewhere.status()).toBe(200)
+})
+
+test('the administrator sees how the service stands, and nobody else does', async ({ page, browser }) => {
+  await signIn(page, owner)
+  await page.goto('/college')
+  await page.getByRole('link', { name: 'The service' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The service')
+  await expect(page.getByRole('row', { name: /^its tables/ })).toContainText('as this program needs them')
+  await expect(page.getByRole('row', { name: /^program/ })).toContainText('Mozle 0.')
+  await expect(page.getByRole('row', { name: /^by night/ })).toContainText('no backup is made')
+  await expectAccessible(page)
+  await page.setViewportSize({ width: 360, height: 740 })
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360)
+  const other = await browser.newPage()
+  await signIn(other, demonstrator)
+  expect((await other.goto(new URL('/college/service', page.url()).href))!.status()).toBe(404)
+  await other.close()
 })

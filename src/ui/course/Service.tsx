@@ -118,7 +118,7 @@ export function Service({ view, zone }: Props) {
         <p className="quiet">None here yet. ./mozle backup makes one while the service runs; by night it does so by itself.</p>
       ) : (
         <div className="board-scroll" tabIndex={0} role="region" aria-label="Backups">
-          <table className="ruled">
+          <table className="ruled service">
             <thead>
               <tr>
                 <th scope="col">file</th>
