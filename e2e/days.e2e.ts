@@ -187,6 +187,8 @@ test('a purification: melting before and after, and what came back, judged witho
   for (const grams of ['31.20', '32.71', '32.71']) await writeReading(bench, grams)
   await expect(title(bench)).toHaveText('Melt')
   await range('178.5', '180.0')
+  await expect(title(bench)).toHaveText('Melt it mixed')
+  await range('178.4', '179.9')
   await press(bench, 'We have looked: go on')
   await press(bench, 'Done')
   const face = bench.locator('.step-face')

@@ -9,7 +9,7 @@ import { refused } from '@/test-support/refused'
 import { foldRun } from '@/core/run/foldRun'
 import { ownStepId } from '@/core/run/ownSteps'
 import { database } from '@/data/connect'
-import { Attempt, Beside, EntryRow, User } from '@/data/models'
+import { Attempt, Beside, EntryRow, LabSession, User } from '@/data/models'
 import { placesOfRuns } from '@/data/people'
 import { college } from '@/demo/college'
 import { standIn } from '@/devices/standIns'
@@ -99,6 +99,14 @@ test('calls: benches call, staff answer, notes are read; each only what is their
   ])
   expect(await openToday(person(owner!, 'reader'), now)).toEqual([])
   expect(await openToday(staff, new Date(now.getTime() + 2 * 86_400_000))).toEqual([])
+  // A session counts until twelve hours after its end, however long it goes on.
+  const long = (await LabSession.findByPk(on!.id))!
+  const usual = long.endsAt
+  const end = new Date(long.startsAt.getTime() + 24 * 3_600_000)
+  await long.update({ endsAt: end })
+  const seenAt = async (hours: number) => (await openToday(staff, new Date(end.getTime() + hours * 3_600_000))).length
+  expect([await seenAt(-1), await seenAt(12), await seenAt(12.01)]).toEqual([2, 2, 0])
+  await long.update({ endsAt: usual })
   // A bench cannot see to its own accident.
   const own = await write(run, fresh(log.add('set-up', 'answer', { of: cut.id, text: '' })))
   expect(own.refused[0]!.why).toContain('seen to by a demonstrator')

@@ -20,7 +20,7 @@ export interface OpenCall {
 
 /** A session counts from some hours before it begins to long after it has ended. */
 const beforeMs = 4 * 3_600_000
-const afterMs = 16 * 3_600_000
+const afterMs = 12 * 3_600_000
 
 /** What is open at the benches of today's sessions, what happened first, in the courses whose readings a person signs. */
 export async function openToday(person: Person, now = new Date()): Promise<OpenCall[]> {
@@ -31,7 +31,7 @@ export async function openToday(person: Person, now = new Date()): Promise<OpenC
        JOIN section s ON s.id = l.section
        JOIN run ON run.session = l.id OR run.id IN (SELECT d.run FROM run_day d WHERE d.session = l.id)
        JOIN revision r ON r.id = l.revision
-     WHERE s.course IN (:courses) AND l.starts_at BETWEEN :from AND :to AND l.cancelled_at IS NULL ORDER BY l.starts_at`,
+     WHERE s.course IN (:courses) AND l.starts_at <= :to AND l.ends_at >= :from AND l.cancelled_at IS NULL ORDER BY l.starts_at`,
     {
       replacements: { courses, from: new Date(now.getTime() - afterMs), to: new Date(now.getTime() + beforeMs) },
       type: QueryTypes.SELECT,
