@@ -13,6 +13,7 @@ import { simulateChromatogram } from '@/core/traces/simulate'
 import { writeJcamp } from '@/core/traces/writeJcamp'
 import { usualScheme } from '@/core/marking/scheme'
 import { database } from '@/data/connect'
+import { isSigned, publicPem, signingKey } from '@/data/heads'
 import { InstrumentFile, ResultRelease } from '@/data/models'
 import { college } from '@/demo/college'
 import { repeatable } from '@/demo/random'
@@ -268,6 +269,16 @@ describe('an archive', () => {
       out: expect.stringContaining('8 logs are the ones that were signed, entry by entry') as string,
     })
     const files = unzipSync(bytes)
+    // The table of entries names each hash, and of each run the signature of its head.
+    const rows = strFromU8(files['log.csv']!)
+      .split('\n')
+      .filter((row) => row.includes(finished.runs[0]!.id))
+    const [run, seq, at, signature] = /([0-9A-Z]{26}) (\d+) (\S+) ([A-Za-z0-9+/]+=*)/.exec(rows[0]!)!.slice(1)
+    const [, hash] = /,([0-9a-f]{64}),/.exec(rows[0]!)!
+    expect(
+      isSigned({ run: run!, seq: Number(seq), hash: hash!, at: at!, signature: signature! }, publicPem(signingKey(folder))),
+    ).toBe(true)
+    expect([rows.length, run]).toEqual([1, finished.runs[0]!.id])
     const touched = (path: string, change: (text: string) => string) => {
       writeFileSync(file(), zipSync({ ...files, [path]: strToU8(change(strFromU8(files[path]!))) }))
       return importArchive([file()]).out

@@ -13,7 +13,7 @@ import { writePlanFile } from '@/core/format/planFile'
 import { resultsCsv } from '@/core/format/resultsCsv'
 import { CollegeRow, InstrumentFile } from '@/data/models'
 import { dayIn } from './day'
-import { proofOf } from './proofOf'
+import { proofOf, tiesOf } from './proofOf'
 import { sessionOfResults } from './releases'
 import { viewSession } from './sessions'
 
@@ -48,7 +48,7 @@ export async function archiveOf(id: string, now = new Date()): Promise<{ name: s
   add('figures.json', 'What came out, by the computation of this archive', 'application/json', json(releasedOf(results)))
   add('results.csv', 'Results, a row each', 'text/csv', resultsCsv(results.rows))
   add('figures.csv', 'Every figure, one unit a column', 'text/csv', figuresCsv(folded))
-  add('log.csv', 'Every entry', 'text/csv', logCsv(folded))
+  add('log.csv', 'Every entry', 'text/csv', logCsv(folded, await tiesOf(view.runs.map(({ id: run }) => run))))
   const proof = await proofOf(view.runs.map(({ id: run }) => run))
   if (proof)
     add(

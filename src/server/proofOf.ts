@@ -1,3 +1,4 @@
+import type { Tied } from '@/core/format/logCsv'
 import { bytesOf } from '@/data/chain'
 import { database } from '@/data/connect'
 import { headsOf, publicPem, signHead, signingKey, type SignedHead } from '@/data/heads'
@@ -38,4 +39,17 @@ export async function proofOf(runs: readonly string[], folder = process.env.MOZL
       ),
     })),
   }
+}
+
+/** Each entry of some runs by its id: its hash, and at the last of each run the signature of its head and the moment in it; no signature where this service has no key. */
+export async function tiesOf(runs: readonly string[], folder = process.env.MOZLE_KEYS): Promise<Map<string, Tied>> {
+  const rows = await EntryRow.findAll({ where: { run: [...runs] }, attributes: ['id', 'run', 'seq', 'hash'], raw: true })
+  const key = folder ? signingKey(folder) : null
+  const heads = new Map((await headsOf(database(), runs)).map((head) => [`${head.run} ${head.seq}`, head]))
+  return new Map(
+    rows.map(({ id, run, seq, hash }) => {
+      const head = heads.get(`${run} ${seq}`)
+      return [id, { hash, signature: head && key ? `${head.run} ${head.seq} ${head.at} ${signHead(head, key).signature}` : '' }]
+    }),
+  )
 }
