@@ -77,6 +77,8 @@ export async function test(args: string[]): Promise<void> {
       await db.stop()
     }
     if (what.includes('service')) {
+      // Before its tests begin: an installation may take longer than any of them.
+      ensurePackages('backup')
       const built = builds ? await builds : await timed('build', () => build('test'))
       add(await timed('service', () => jest('service', folder, file, { MOZLE_BUILT: built })))
     }
