@@ -25,6 +25,12 @@ export async function answersNow(): Promise<boolean> {
   return Promise.race([asked, late])
 }
 
+/** Which release of the database answers. */
+export async function databaseVersion(): Promise<string> {
+  const [found] = await database().query<{ version: string }>('SELECT VERSION() AS version', { type: QueryTypes.SELECT })
+  return found!.version
+}
+
 /** A connection of its own, for migrations, seeding and tests; close it when done. */
 export function connectTo(url: string, connections = 4): Sequelize {
   const sequelize = new Sequelize(url, {

@@ -26,6 +26,7 @@ import { benchAt } from './actor'
 import { addFile, addReport, contentOf, describeFile, filesOf, filesOfRun, removeFile, subjectOfFile } from './files'
 import { may } from './rights'
 import { findRuns } from './findRuns'
+import { forgetWords } from './forgetting'
 import { decide, handBack, handedBackTo, marksFile, marksOf, setScheme } from './marks'
 import { otherClasses } from './otherClasses'
 import { releaseResults, releasesOf } from './releases'
@@ -197,6 +198,18 @@ test('a group reads its own spectra with its code for reading, types in what it 
   // What staff say of one part leaves what the group said of another.
   const said = (await filesOfRun(run)).find(({ id }) => id === own.id)!.reading
   expect(said).toEqual({ shifts, peaks: [], by: { shifts: 'the group', peaks: owner.name } })
+  // Both at once: neither takes away what the other says.
+  const mine = [{ ppm: '1', protons: '1', form: '', what: 'Mia' }]
+  await Promise.all([
+    describeFile(own.id, { reading: { shifts: mine } }, group),
+    describeFile(own.id, { reading: { typed: [{ at: 1, area: 1 }] } }, person),
+  ])
+  const both = (await filesOfRun(run)).find(({ id }) => id === own.id)!.reading
+  expect([both.shifts, both.typed]).toEqual([mine, [{ at: 1, area: 1 }]])
+  // What was written freely goes with the words of the run; the figures stay.
+  await forgetWords([run])
+  const later = (await filesOfRun(run)).find(({ id }) => id === own.id)!.reading
+  expect(later.shifts).toEqual([{ ...mine[0]!, what: '' }])
   expect(await refused(describeFile(own.id, { run: view.runs[1]!.id }, group))).toContain('403')
   expect(await refused(addReport(run, 'nothing', group, 'here'))).toContain('a time and an area')
   const { id } = await addReport(run, '2 5.61 980\n1 3.40 20', group, 'here')

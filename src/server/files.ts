@@ -7,6 +7,7 @@ import { readTrace } from '@/core/traces/readTrace'
 import { mostPeaks, readPeakTable, withSaid, type SaidAnew, type TraceReading } from '@/core/traces/report'
 import { writeJcamp } from '@/core/traces/writeJcamp'
 import type { TraceKind } from '@/core/traces/trace'
+import { database } from '@/data/connect'
 import { InstrumentFile, MarkRow, Run, User } from '@/data/models'
 import type { Actor, Subject } from './rights'
 import { record } from './deeds'
@@ -215,9 +216,18 @@ export async function describeFile(
     if (!view.runs.some((each) => each.id === run)) throw new Refusal(400, 'This bench is not of the session.')
   }
   const by = actor.kind === 'user' ? actor.name : 'the group'
-  await row.update({
-    ...(run === undefined ? {} : { run }),
-    ...(reading === undefined ? {} : { reading: JSON.stringify(withSaid(JSON.parse(row.reading) as TraceReading, reading, by)) }),
+  // Two may say something of one file at once: each adds to what stands then.
+  await database().transaction(async (transaction) => {
+    const now = await InstrumentFile.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE, rejectOnEmpty: true })
+    await now.update(
+      {
+        ...(run === undefined ? {} : { run }),
+        ...(reading === undefined
+          ? {}
+          : { reading: JSON.stringify(withSaid(JSON.parse(now.reading) as TraceReading, reading, by)) }),
+      },
+      { transaction },
+    )
   })
 }
 

@@ -78,6 +78,14 @@ export async function forgetWords(runs: readonly string[]): Promise<number> {
     const { points } = JSON.parse(row.document) as Mark
     await row.update({ document: JSON.stringify({ points, comments: {}, comment: '' } satisfies Mark) })
   }
+  for (const row of await InstrumentFile.findAll({ where: { run: [...runs] } })) {
+    const reading = JSON.parse(row.reading) as TraceReading
+    // Which protons they are is written freely; the figures stay.
+    if (reading.shifts)
+      await row.update({
+        reading: JSON.stringify({ ...reading, shifts: reading.shifts.map((each) => ({ ...each, what: '' })) }),
+      })
+  }
   return Beside.destroy({
     where: { entry: (await EntryRow.findAll({ where: { run: [...runs] }, attributes: ['id'], raw: true })).map(({ id }) => id) },
   })

@@ -1,8 +1,7 @@
 import { existsSync, readFileSync, readdirSync, statSync } from 'node:fs'
 import path from 'node:path'
-import { QueryTypes } from 'sequelize'
 import { pace } from '@/data/appended'
-import { database } from '@/data/connect'
+import { databaseVersion } from '@/data/connect'
 import { bookFile, readBook } from '@/data/heads'
 import { migrationNames } from '@/data/migrationNames'
 import { freeBytes, readiness, type Ready } from './health'
@@ -55,14 +54,13 @@ function read<T>(file: string): T | null {
 export async function serviceView(): Promise<ServiceView> {
   const { MOZLE_DATA: data, MOZLE_KEYS: keys, MOZLE_BACKUP_TO: backups, MOZLE_BACKUP_AT: nightlyAt } = process.env
   const ready = await readiness()
-  const [found] = await database().query<{ version: string }>('SELECT VERSION() AS version', { type: QueryTypes.SELECT })
   const heads = keys ? readBook(bookFile(keys)).heads : null
   return {
     ready,
     program: version,
     tables: migrationNames.at(-1)!,
     node: process.versions.node,
-    database: found!.version,
+    database: await databaseVersion(),
     since: began,
     freeBytes: await freeBytes(),
     backups: backupsIn(backups),

@@ -241,8 +241,8 @@ function ForgetWords({ session, onDone }: PartProps) {
         Forget them for good
       </Button>
       <small className="quiet">
-        What benches wrote in words of their own and the pictures they took go, as may hold names or faces. Readings, times and
-        results stay.
+        What benches wrote in words of their own, the pictures they took and the comments beside their marks go, as may hold names
+        or faces. Readings, times, results and points stay.
       </small>
       <Problem words={problem} />
     </form>
