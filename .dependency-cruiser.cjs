@@ -19,6 +19,7 @@ const floors = [
   'query',
   'classroom',
   'marking',
+  'timetable',
   'stores',
   'reading',
   'format',

@@ -7,7 +7,7 @@ import { simulateChromatogram } from '@/core/traces/simulate'
 import { college } from '@/demo/college'
 import { heldBefore } from '@/demo/earlier'
 import { planCalled } from '@/demo/classes'
-import { repeatable } from '@/demo/random'
+import { repeatable } from '@/core/quantity/repeatable'
 
 /** Speed of what comes after a lab day: a chromatogram integrated, a class of sixty with all its pictures, ten years of a plan. */
 export function benchResults(report: (what: string, value: number, unit: string, size: string, runs: string) => void): void {

@@ -6,7 +6,7 @@ import type { Bottle } from '@/core/stores/bottle'
 import { acetanilideRun, type Story } from './acetanilideRun'
 import { InventedLog } from './log'
 import { plans } from './plans'
-import { repeatable } from './random'
+import { repeatable } from '@/core/quantity/repeatable'
 
 /** A whole invented college, as plain data for whoever writes it to a database. */
 export interface College {

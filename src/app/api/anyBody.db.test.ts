@@ -4,7 +4,7 @@ import { acetanilide } from '@/test-support/plans'
 import { closeDatabase, emptyDatabase } from '@/test-support/database'
 import { TestLog } from '@/test-support/entries'
 import { college } from '@/demo/college'
-import { repeatable } from '@/demo/random'
+import { repeatable } from '@/core/quantity/repeatable'
 import { seed } from '../../../scripts/seed'
 
 const now = new Date()
