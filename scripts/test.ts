@@ -23,7 +23,7 @@ interface Count {
 }
 
 /** As many as a small machine has cores. */
-const workers = 2
+const workers = 3
 
 const bin = (name: string) => path.join(home, 'node_modules/.bin', name)
 
@@ -70,18 +70,20 @@ export async function test(args: string[]): Promise<void> {
     const builds = what.includes('browser') ? prepareBrowser() : undefined
     // Awaited below: until then a build that fails must not end the tests of the database.
     builds?.catch(() => undefined)
-    if (what.includes('database')) {
+    const ofDatabase = async () => {
       const db = await database('jest')
       const env = { MOZLE_DB_URL: db.appUrl, MOZLE_OWNER_URL: db.ownerUrl, MOZLE_COOKIE_KEY: 'k'.repeat(40) }
       add(await timed('database', () => jest('database', folder, file, env)))
       await db.stop()
     }
-    if (what.includes('service')) {
-      // Before its tests begin: an installation may take longer than any of them.
-      ensurePackages('backup')
+    const ofService = async () => {
       const built = builds ? await builds : await timed('build', () => build('test'))
       add(await timed('service', () => jest('service', folder, file, { MOZLE_BUILT: built })))
     }
+    // Before its tests begin: an installation may take longer than any of them.
+    if (what.includes('service')) ensurePackages('backup')
+    // Both mostly wait, each for databases of its own: side by side they take the time of the longer.
+    await Promise.all([what.includes('database') && ofDatabase(), what.includes('service') && ofService()])
     if (builds) {
       const built = await builds
       const stands = await timed('stands of the browser tests', async () => {

@@ -1,7 +1,9 @@
 import type { Beside } from '../measurements/besides'
+import type { Taken } from './taken'
 import type { MeasurementKey } from '../measurements/registry'
 import type { Words } from '../words/words'
 import type { Plan, Step } from '../plan/plan'
+import type { UsualStation } from '../plan/stations'
 import type { StepFact } from '../plan/stepFacts'
 import type { Purpose } from '../reaction/meeting'
 
@@ -44,6 +46,14 @@ export interface Operation {
   shakes?: true
   /** Acid or base is put to what is there. */
   meetsAcidOrBase?: true
+  /** What the groups share in it, where its step names nothing else. */
+  station?: UsualStation | ((step: Step) => UsualStation | undefined)
+  /** While it waits somebody stays beside it and does nothing else. */
+  watched?: true
+  /** What each group takes from the stores for it, besides its lines and what its planner works out. */
+  takes?: readonly Taken[]
+  /** It needs only what was made before, and may be done while another step waits by itself: a measurement of a sample, or putting away. */
+  meanwhile?: 'measures a sample' | 'puts away'
   /** It leads heat away through the wall, and takes longer at a larger scale. */
   slowsWithScale?: true
   /** Blanks of its planner that go with the scale, a column of a list as `list.column`; the others stay as they are typed. */

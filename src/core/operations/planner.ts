@@ -9,6 +9,7 @@ import type { StepContents } from './vessel/contents'
 import type { Blanks, Field, Filled } from './fields'
 import type { OwnKey } from './own'
 import type { StepRule } from './query'
+import type { Taken } from './taken'
 import type { HeadReading } from './distil/headReadings'
 import type { Weighing } from '../measurements/agreement'
 
@@ -106,6 +107,8 @@ export interface Planner {
   doubts: Readonly<Record<string, string>>
   /** What is worked out beside the figures, as plain tables. */
   tables: (context: Context, filled: Filled) => Record<string, unknown>
+  /** What each group takes from the stores for it, by its figures. */
+  takes: (context: Context, filled: Filled) => readonly Taken[]
   /** What is doubted about a step whatever its blanks hold. */
   rules: readonly StepRule[]
 }
@@ -122,6 +125,7 @@ interface Made<F extends readonly Field[]> {
   report: (context: Context, blanks: Blanks<F>) => Report
   doubts?: Readonly<Record<string, string>>
   tables?: (context: Context, blanks: Blanks<F>) => Record<string, unknown>
+  takes?: (context: Context, blanks: Blanks<F>) => readonly Taken[]
   rules?: readonly StepRule[]
 }
 
@@ -136,6 +140,7 @@ export function planner<const F extends readonly Field[]>(made: Made<F>): Planne
   return {
     doubts: {},
     tables: () => ({}),
+    takes: () => [],
     rules: [],
     ...made,
     sentences: (filled: Filled) => made.sentences(say, filled as Blanks<F>),

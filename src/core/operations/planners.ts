@@ -1,5 +1,6 @@
 import { defaultLab, type Lab } from '../lab/lab'
-import { operationOf, type OperationKey } from './registry'
+import { operationIn, operationOf, type OperationKey } from './registry'
+import type { Taken } from './taken'
 import type { Plan, Step } from '../plan/plan'
 import type { Substance } from '../substance/substance'
 import { typedFor } from '../plan/typedFor'
@@ -132,6 +133,11 @@ export function reportFor(context: Context, filled = filledFor(context)): Report
 /** What an operation works out beside its figures, as plain tables; empty for most. */
 export function tablesFor(context: Context, filled: Filled): Record<string, unknown> {
   return plannerFor(context.step)?.tables(context, filled) ?? {}
+}
+
+/** What each group takes from the stores for a step besides its lines: as its operation always does, and as its figures say. */
+export function takenFor(context: Context, filled = filledFor(context)): readonly Taken[] {
+  return [...(operationIn(context.step)?.takes ?? []), ...(plannerFor(context.step)?.takes(context, filled) ?? [])]
 }
 
 /** Fields of a planner as they are here: what the laboratory has comes first among what may be chosen. */

@@ -1,4 +1,5 @@
 import { densityOf, type Form, type Plan } from '../plan/plan'
+import type { Substance } from '../substance/substance'
 import type { Quantity } from '../quantity/unit'
 import { inBaseUnit } from '../quantity/unit'
 import { chargedLines, type ComputedLine, type ReactionTable } from '../reaction/reactionTable'
@@ -12,17 +13,32 @@ export interface Bottle {
   form: Form
   left: Quantity & { unit: 'g' | 'mL' }
   place: string
+  /** What its label says, where somebody has written it down: lot, and days as 2026-11-26. */
+  lot?: string
+  openedOn?: string
+  expiresOn?: string
+  /** The day by which it is tested for peroxides again. */
+  peroxideTestBy?: string
+  /** The strength that was found by titration, and when. */
+  standard?: { molPerL: number; on: string }
   changedAt: string
   changedBy: string
 }
 
 /** True where the bottle holds what the line dispenses: the same substance in the same form and strength. */
-export function holds(bottle: Bottle, { line, substance }: ComputedLine): boolean {
-  const same = bottle.formula === null ? bottle.substance === substance.name : bottle.formula === (substance.formula ?? null)
-  return same && JSON.stringify(strengthOf(bottle.form)) === JSON.stringify(strengthOf(line.form))
+export const holds = (bottle: Bottle, { line, substance }: ComputedLine): boolean => holdsStuff(bottle, substance, line.form)
+
+/** The same of a substance and a form. A bottle without a formula is known by its name. */
+export function holdsStuff(bottle: Bottle, substance: Pick<Substance, 'name' | 'formula'>, form: Form): boolean {
+  const known = bottle.formula === null ? { name: substance.name } : substance
+  return stuffOf({ name: bottle.substance, formula: bottle.formula }, bottle.form) === stuffOf(known, form)
 }
 
-/** What makes two bottles of one substance interchangeable: its state and strength, not the wording of the label. */
+/** What makes two bottles, or two lines, interchangeable: the substance (by its formula; by its name where it has none), its state and its strength, not the wording of the label. */
+export function stuffOf({ name, formula }: { name: string; formula?: string | null | undefined }, form: Form): string {
+  return JSON.stringify([formula ?? name, ...strengthOf(form)])
+}
+
 function strengthOf(form: Form): (string | number)[] {
   if (form.kind === 'solution') return [form.kind, form.molPerL ?? '']
   if (form.kind === 'mass-volume') return [form.kind, form.gPer100ML ?? '']

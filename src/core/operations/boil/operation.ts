@@ -1,4 +1,5 @@
 import type { Operation } from '../operation'
+import { taking } from '../taken'
 import { act } from '../made'
 
 export const boil: Operation = {
@@ -11,4 +12,6 @@ export const boil: Operation = {
   ),
   heats: 'open',
   measures: 'boiling range',
+  meanwhile: 'measures a sample',
+  takes: [taking('thermometer'), taking('boiling chips'), taking('capillaries')],
 }

@@ -25,4 +25,5 @@ export const charge: Operation = {
     }
   },
   measures: (step) => (step.kind === 'charge' && step.measure === 'volume' ? 'volume' : 'mass'),
+  station: (step) => (step.kind === 'charge' && step.measure === 'mass' ? 'balance' : undefined),
 }

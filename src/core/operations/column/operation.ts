@@ -1,4 +1,5 @@
 import type { Operation } from '../operation'
+import { taking } from '../taken'
 import { act } from '../made'
 
 export const column: Operation = {
@@ -6,4 +7,5 @@ export const column: Operation = {
   danger: 'Dry silica harms the lungs: in the hood until it is wet.',
   make: act('Column is done', 'Fill the column wet and without gaps, never let it run dry, and collect in numbered tubes.', 45),
   effect: { moves: 'always', leaves: 'product' },
+  takes: [taking('chromatography column'), taking('test tubes', 20), taking('cotton wool')],
 }

@@ -1,3 +1,4 @@
+import { taking } from '../taken'
 import { timeFactor } from '../../quantity/timeFactor'
 import { timeInBand } from '../vessel/timeInBand'
 import { fact, ofPlan, planner, rough, unknown, usual, when } from '../planner'
@@ -9,6 +10,10 @@ const baths: Readonly<Record<string, { atC: number; made: string }>> = {
   'ice and salt': { atC: -10, made: 'crushed ice with a third of its mass of salt' },
   'cold water': { atC: 15, made: 'from the tap, changed when it grows warm' },
 }
+
+/** A bath that covers the liquid in its flask and lasts: two grams of ice to the millilitre that is cooled, and never less than fills a small beaker; judgement. */
+const iceGPerML = 2
+const leastIceG = 150
 
 const fields = [
   oneOf('bath', 'bath', Object.keys(baths)),
@@ -39,6 +44,11 @@ export const cooling = planner({
         ? ofPlan(rough(now.volumeML), 'what is in the vessel now')
         : unknown(50, 'how much is in the vessel is not known'),
   }),
+  takes: ({ now }, { bath, triedML }) => {
+    if (bath === 'cold water') return [taking('bath')]
+    const iceG = Math.max(leastIceG, Math.ceil((iceGPerML * (now.volumeML || triedML)) / 50) * 50)
+    return [taking('bath'), taking('ice', iceG, { unit: 'g' })]
+  },
   report: ({ now, step, measured }, filled) => {
     const bath = baths[filled.bath] ?? baths['ice and water']!
     const triedML = filled.triedML

@@ -1,5 +1,6 @@
 import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
+import { taking } from '../taken'
 import { times, firstLine } from '../made'
 
 export const crystallise: Operation = {
@@ -28,4 +29,5 @@ export const crystallise: Operation = {
     secondML: 'as the amounts',
   },
   measures: 'hot solvent',
+  takes: [taking('heater')],
 }

@@ -6,4 +6,5 @@ export const dispose: Operation = {
   danger: 'Acids, oxidisers and solvents never meet in one waste container.',
   make: act('Put away', 'Each waste into its own container; wipe the balance.', 8),
   place: 'waste',
+  meanwhile: 'puts away',
 }

@@ -1,4 +1,5 @@
 import type { Operation } from '../operation'
+import { taking } from '../taken'
 import { act } from '../made'
 
 export const distil: Operation = {
@@ -16,4 +17,6 @@ export const distil: Operation = {
   besides: ['heater', 'pressure'],
   scales: { 'components.mmol': 'as the amounts', stopML: 'as the amounts' },
   final: 'is driven off',
+  watched: true,
+  takes: [taking('distillation head with condenser'), taking('thermometer'), taking('heater'), taking('boiling chips', 2)],
 }

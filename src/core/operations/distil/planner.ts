@@ -1,3 +1,4 @@
+import { taking } from '../taken'
 import { fields, type DistilBlanks } from './blanks'
 import { batchOf, inPot, modelOnRecord, pairsOf, volumeOf } from './mixture'
 import { asItRuns, windowOf } from './receivers'
@@ -94,6 +95,7 @@ export const distilling = planner({
     }
   },
   tables: fractionTables,
+  takes: (_context, { stages }) => (stages > 0 ? [taking('fractionating column', 1, { from: 'plan' })] : []),
   report: (context, filled) => {
     const at = worksOut(context, filled)
     const running = asItRuns(context, filled, at.volumeML)

@@ -1,3 +1,4 @@
+import { taking } from '../taken'
 import { mainSubstance } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
 import { mostlyIn } from '../extract/layerFlow'
@@ -81,6 +82,14 @@ export const dryingSolutions = planner({
           : ofRecord(waterHeld, `water in ${organic!.substance.name} at 20 °C`),
       dropletsML: usual(rough(0.01 * volumeML), 'a hundredth of the layer'),
     }
+  },
+  takes: (context, { agent, volumeML, density, waterPercent, dropletsML }) => {
+    // Where the plan has it in a line of its own, it is issued as that.
+    if (solidsHere(context).length > 0) return []
+    const chosen = dryingAgents.find(({ name }) => name === agent)
+    if (!chosen) return []
+    const { firstDoseG } = dryingDose({ volumeML, gPerML: density, gWaterPer100G: waterPercent, dropletsML }, chosen)
+    return [taking('drying agent', 2 * firstDoseG, { unit: 'g', which: agent, from: 'plan' })]
   },
   report: (context, filled) => {
     const { lab, table, step } = context

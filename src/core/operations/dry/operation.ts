@@ -19,4 +19,5 @@ export const dry: Operation = {
   effect: { leaves: 'product' },
   scales: { 'weighings.massG': 'as the amounts' },
   measures: 'constant mass',
+  station: 'oven place',
 }

@@ -13,4 +13,6 @@ export const evaporate: Operation = {
   effect: { leaves: 'product' },
   ceiling: 'bathC',
   final: 'is driven off',
+  station: 'rotary evaporator',
+  watched: true,
 }

@@ -1,4 +1,5 @@
 import type { Operation } from '../operation'
+import { taking } from '../taken'
 import { act } from '../made'
 
 export const extract: Operation = {
@@ -14,4 +15,5 @@ export const extract: Operation = {
   meetsAcidOrBase: true,
   meant: ['drowns'],
   scales: { portionML: 'as the amounts', 'solutes.mmol': 'as the amounts' },
+  takes: [taking('separating funnel')],
 }

@@ -1,3 +1,4 @@
+import { taking } from '../taken'
 import { mainSubstance } from '../../plan/plan'
 import { writeNumber } from '../../quantity/write'
 import { solubilityAt } from '../crystallise/solubility'
@@ -50,6 +51,14 @@ export const filtering = planner({
         ? ofRecord(rough(solubilityAt(points, 5)), 'solubility of the product at 5 °C')
         : unknown(0, 'the solubility of the product in it is not on record'),
     }
+  },
+  takes: (_context, { keep, heat, volumeML, solidG }) => {
+    const { way } = filteringFor(keep === 'solution' ? 'solution' : 'solid', heat === 'hot', volumeML)
+    if (way === 'cotton plug') return [taking('funnel'), taking('cotton wool')]
+    const suction = way === 'suction'
+    const which = `${suction ? suctionPaper(solidG) : flutedPaper(volumeML)} mm`
+    // One more, for when it clogs.
+    return [taking(suction ? 'suction funnel and flask' : 'funnel'), taking('filter paper', 2, { which, from: 'plan' })]
   },
   report: (_context, filled) => {
     const keep = filled.keep === 'solution' ? 'solution' : 'solid'

@@ -1,5 +1,6 @@
 import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
+import { taking } from '../taken'
 import { times } from '../made'
 
 export const heat: Operation = {
@@ -16,4 +17,5 @@ export const heat: Operation = {
   heats: 'open',
   besides: ['temperature', 'heater'],
   ceiling: 'highC',
+  takes: [taking('heater')],
 }

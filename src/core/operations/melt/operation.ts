@@ -1,5 +1,6 @@
 import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
+import { taking } from '../taken'
 import { times, lastSample } from '../made'
 
 export const melt: Operation = {
@@ -17,4 +18,7 @@ export const melt: Operation = {
   asks: ['heated-slowly'],
   effect: { leaves: 'product' },
   measures: 'melting range',
+  station: 'melting-point apparatus',
+  meanwhile: 'measures a sample',
+  takes: [taking('capillaries', 3)],
 }

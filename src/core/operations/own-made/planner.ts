@@ -29,6 +29,7 @@ export function ownPlanner({ name, blanks = [] }: OwnOperation): Planner | undef
     }),
     doubts: {},
     tables: () => ({}),
+  takes: () => [],
     rules: [],
   }
 }

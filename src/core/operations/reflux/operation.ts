@@ -1,5 +1,6 @@
 import { asWords } from '../../words/words'
 import type { Operation } from '../operation'
+import { taking } from '../taken'
 import { times } from '../made'
 
 export const reflux: Operation = {
@@ -17,4 +18,5 @@ export const reflux: Operation = {
   besides: ['temperature', 'heater'],
   measures: 'reflux clock',
   ceiling: 'highC',
+  takes: [taking('reflux condenser'), taking('heater'), taking('boiling chips', 2)],
 }

@@ -10,4 +10,6 @@ export const refract: Operation = {
     5,
   ),
   measures: 'refractive index',
+  station: 'refractometer',
+  meanwhile: 'measures a sample',
 }

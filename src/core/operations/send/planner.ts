@@ -1,3 +1,4 @@
+import { taking } from '../taken'
 import { slotNoted } from './rules'
 import { slots, slotsOf } from './sampleSlots'
 import { fact, planner, usual } from '../planner'
@@ -31,6 +32,7 @@ export const sending = planner({
     ),
     groups: usual(8, 'a section of eight benches'),
   }),
+  takes: (_context, { vials }) => [taking('sample vial', vials, { from: 'plan' })],
   report: (_context, filled) => {
     const [vials, groups] = [Math.max(1, Math.round(filled.vials)), Math.max(1, Math.round(filled.groups))]
     const last = slotsOf(groups, vials)

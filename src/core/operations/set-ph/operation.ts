@@ -1,4 +1,5 @@
 import type { Operation } from '../operation'
+import { taking } from '../taken'
 import { act } from '../made'
 
 export const setPH: Operation = {
@@ -7,4 +8,5 @@ export const setPH: Operation = {
   make: act('It is set', 'Add in small portions with stirring, and read the pH after each.', 8),
   meetsAcidOrBase: true,
   measures: 'pH',
+  takes: [taking('indicator paper', 5)],
 }

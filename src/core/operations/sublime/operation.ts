@@ -1,4 +1,5 @@
 import type { Operation } from '../operation'
+import { taking } from '../taken'
 import { act } from '../made'
 
 export const sublime: Operation = {
@@ -10,4 +11,6 @@ export const sublime: Operation = {
   heats: 'open',
   besides: ['pressure'],
   effect: { moves: 'always', leaves: 'product' },
+  watched: true,
+  takes: [taking('cold finger'), taking('heater')],
 }

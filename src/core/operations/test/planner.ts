@@ -1,3 +1,4 @@
+import { taking } from '../taken'
 import { mainSubstance } from '../../plan/plan'
 import { capital } from '../../words/capital'
 import { expectedOf, ownTest, panelLacks, testMethodOf, testMethods, type TestMethod, type Tube } from './testPanel'
@@ -145,6 +146,7 @@ export const testing = planner({
       ),
     }
   },
+  takes: (_context, { tubes }) => [taking('test tubes', tubes.length, { from: 'plan' })],
   report: (_context, filled) => {
     const method = methodIn(filled)
     const missing = unsaid(filled)

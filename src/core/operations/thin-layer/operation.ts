@@ -1,4 +1,5 @@
 import type { Operation } from '../operation'
+import { taking } from '../taken'
 import { act } from '../made'
 
 export const thinLayer: Operation = {
@@ -10,4 +11,5 @@ export const thinLayer: Operation = {
     20,
   ),
   measures: 'spots',
+  takes: [taking('thin-layer plate'), taking('developing chamber'), taking('capillaries', 2)],
 }

@@ -1,4 +1,5 @@
 import type { Operation } from '../operation'
+import { taking } from '../taken'
 import { act } from '../made'
 
 export const titrate: Operation = {
@@ -10,4 +11,5 @@ export const titrate: Operation = {
     20,
   ),
   measures: 'titre',
+  takes: [taking('burette and stand')],
 }

@@ -1,4 +1,5 @@
 import type { Operation } from '../operation'
+import { taking } from '../taken'
 import { act } from '../made'
 
 export const wash: Operation = {
@@ -19,4 +20,5 @@ export const wash: Operation = {
     'impurities.mmol': 'as the amounts',
     'washes.portionML': 'as the amounts',
   },
+  takes: [taking('separating funnel')],
 }

@@ -18,4 +18,5 @@ export const weigh: Operation = {
   }),
   effect: { leaves: 'product' },
   measures: 'mass',
+  station: 'balance',
 }

@@ -1,0 +1,83 @@
+import { holdsStuff, type Bottle } from './bottle'
+import type { Need } from './settingOut'
+
+/** Why what is in a bottle became more or less. */
+export const moveKinds = ['set out', 'came back', 'charged', 'distilled', 'counted', 'thrown away', 'filled'] as const
+export type MoveKind = (typeof moveKinds)[number]
+
+/** One change of what is in a bottle; in its unit, less than zero for what went out. */
+export interface Move {
+  bottle: string
+  kind: MoveKind
+  by: number
+  at: string
+  session?: string | undefined
+}
+
+/** Days of a bottle, as dates: what speaks against using it, the gravest first. */
+export function againstBottle({ expiresOn, peroxideTestBy, left }: Bottle, day: string, formsPeroxides: boolean): string[] {
+  return [
+    ...(left.value <= 0 ? ['it is empty'] : []),
+    ...(peroxideTestBy !== undefined && peroxideTestBy < day ? [`its peroxide test was due on ${peroxideTestBy}`] : []),
+    ...(formsPeroxides && peroxideTestBy === undefined ? ['nobody has said when its peroxide test is due'] : []),
+    ...(expiresOn !== undefined && expiresOn < day ? [`it expired on ${expiresOn}`] : []),
+  ]
+}
+
+/** What a need is taken from, and what is missing. */
+export interface Picked {
+  from: { bottle: Bottle; take: number }[]
+  /** Bottles of the same stuff that are not taken, and why. */
+  not: { bottle: Bottle; why: string[] }[]
+  /** In the unit of the need; 0 where the shelf has enough. */
+  short: number
+  /** True where a bottle holds it in the other unit and its density is not known: then nobody can say whether it is enough. */
+  unknown: boolean
+}
+
+/** Bottles for a need: the one that was opened first, then the emptier; none that has expired or is past its peroxide test. */
+export function pickFor(
+  need: Pick<Need, 'unit' | 'issue' | 'substance' | 'form'>,
+  bottles: readonly Bottle[],
+  day: string,
+): Picked {
+  const formsPeroxides = need.substance.waste === 'peroxide former, by itself'
+  const same = bottles.filter((bottle) => holdsStuff(bottle, need.substance, need.form))
+  const density =
+    need.form.kind === 'solid' ? undefined : 'gPerML' in need.form ? need.form.gPerML : need.substance.density?.gPerML
+  const inUnit = (bottle: Bottle): number | null => {
+    if (bottle.left.unit === need.unit) return bottle.left.value
+    if (density === undefined) return null
+    return need.unit === 'g' ? bottle.left.value * density : bottle.left.value / density
+  }
+  const not: Picked['not'] = []
+  const usable: { bottle: Bottle; has: number }[] = []
+  let unknown = false
+  for (const bottle of same) {
+    const why = againstBottle(bottle, day, formsPeroxides)
+    const has = inUnit(bottle)
+    if (why.length > 0) not.push({ bottle, why })
+    else if (has === null) unknown = true
+    else usable.push({ bottle, has })
+  }
+  usable.sort((a, b) => (a.bottle.openedOn ?? '9').localeCompare(b.bottle.openedOn ?? '9') || a.has - b.has)
+  let missing = need.issue
+  const from: Picked['from'] = []
+  for (const { bottle, has } of usable) {
+    if (missing <= 1e-9) break
+    const take = Math.min(has, missing)
+    from.push({ bottle, take })
+    missing -= take
+  }
+  return { from, not, short: Math.max(0, missing <= 1e-9 ? 0 : missing), unknown }
+}
+
+/** What is in a bottle after its moves, from what it began with. */
+export const leftAfter = (began: number, moves: readonly Pick<Move, 'by'>[]): number =>
+  moves.reduce((sum, { by }) => sum + by, began)
+
+/** What was used of one bottle between two moments: what went out and did not come back. Counting again and filling use nothing. */
+export function usedOf(moves: readonly Move[], from: string, to: string): number {
+  const uses: readonly MoveKind[] = ['set out', 'came back', 'charged', 'thrown away', 'distilled']
+  return moves.reduce((sum, { kind, by, at }) => (uses.includes(kind) && at >= from && at < to ? sum - by : sum), 0)
+}

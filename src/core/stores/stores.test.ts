@@ -1,0 +1,211 @@
+import { acetanilide, isopentylAcetate, tartaricAcid } from '@/test-support/plans'
+import type { Bottle } from './bottle'
+import { batches, batchOf, type Batch, type Stock } from './batch'
+import { labelSheets, paperMM, placesOn } from './labelSheet'
+import { settingOut } from './settingOut'
+import { againstBottle, leftAfter, pickFor, usedOf, type Move } from './stock'
+import { containersFor, wasteForecast } from './wasteForecast'
+
+const bottle = (part: Partial<Bottle>): Bottle => ({
+  id: 'b',
+  substance: 'aniline',
+  formula: 'C6H7N',
+  form: { kind: 'neat', purity: 0.99 },
+  left: { value: 100, unit: 'mL', decimals: 0 },
+  place: 'cupboard 2',
+  changedAt: '2026-11-24T08:00:00Z',
+  changedBy: 'someone',
+  ...part,
+})
+
+describe('bottles for a need', () => {
+  const aniline = settingOut([
+    { id: 's', plan: acetanilide, groups: Array.from({ length: 8 }, (_each, index) => ({ bench: index + 1, scale: 1 })) },
+  ]).needs.find((need) => need.substance.name === 'aniline')!
+  const day = '2026-12-01'
+
+  test('the one that was opened first, then the next; what is missing is said', () => {
+    // 8 × 4 × 1.1 = 35.2, set out as 36 mL.
+    const bottles = [
+      bottle({ id: 'new', left: { value: 500, unit: 'mL', decimals: 0 } }),
+      bottle({ id: 'old', openedOn: '2026-01-05', left: { value: 30, unit: 'mL', decimals: 0 } }),
+    ]
+    const picked = pickFor(aniline, bottles, day)
+    expect(picked.from.map(({ bottle: { id }, take }) => [id, take])).toEqual([
+      ['old', 30],
+      ['new', 6],
+    ])
+    expect(picked.short).toBe(0)
+    expect(pickFor(aniline, bottles.slice(1), day).short).toBeCloseTo(6, 9)
+  })
+
+  test('a bottle in grams counts by its density, and not at all without one', () => {
+    const inGrams = bottle({ left: { value: 51.1, unit: 'g', decimals: 1 } })
+    // 51.1 g ÷ 1.022 g/mL = 50 mL.
+    expect(pickFor(aniline, [inGrams], day).short).toBe(0)
+    const { density: _none, ...without } = aniline.substance
+    expect(pickFor({ ...aniline, substance: without }, [inGrams], day)).toMatchObject({ unknown: true, short: 36 })
+  })
+
+  test('none that has expired or is past its peroxide test, to the day', () => {
+    expect(againstBottle(bottle({ expiresOn: '2026-12-01' }), day, false)).toEqual([])
+    expect(againstBottle(bottle({ expiresOn: '2026-11-30' }), day, false)).toEqual(['it expired on 2026-11-30'])
+    expect(againstBottle(bottle({ peroxideTestBy: '2026-11-30' }), day, true)).toEqual([
+      'its peroxide test was due on 2026-11-30',
+    ])
+    expect(againstBottle(bottle({ peroxideTestBy: '2026-12-01' }), day, true)).toEqual([])
+    expect(againstBottle(bottle({}), day, true)).toEqual(['nobody has said when its peroxide test is due'])
+    const picked = pickFor(aniline, [bottle({ expiresOn: '2026-11-30' })], day)
+    expect(picked).toMatchObject({ from: [], short: 36, not: [{ why: ['it expired on 2026-11-30'] }] })
+  })
+})
+
+describe('what went out of a bottle', () => {
+  const move = (kind: Move['kind'], by: number, at = '2026-11-26'): Move => ({ bottle: 'b', kind, by, at })
+  const moves = [
+    move('set out', -40),
+    move('came back', 12.5),
+    move('counted', -3),
+    move('charged', -4),
+    move('filled', 100, '2027-01-02'),
+  ]
+
+  test('is added up', () => expect(leftAfter(100, moves)).toBeCloseTo(165.5, 9))
+  test('is used where it did not come back; counting and filling use nothing', () => {
+    expect(usedOf(moves, '2026-01-01', '2027-01-01')).toBeCloseTo(31.5, 9)
+    expect(usedOf(moves, '2027-01-01', '2028-01-01')).toBe(0)
+  })
+})
+
+describe('a solution made up', () => {
+  const hydroxide = { name: 'sodium hydroxide', id: 'h', formula: 'NaOH' }
+  const acid = { name: 'hydrochloric acid', id: 'a', formula: 'HCl' }
+  const fromSolid: Stock = { from: { kind: 'solid', purity: 0.98 }, keepsDays: 30 }
+  const fromStrong: Stock = { from: { kind: 'mass-fraction', fraction: 0.37, gPerML: 1.18, source: 'x' } }
+  const made = (result: Batch | { why: string }) => {
+    if ('why' in result) throw new Error(result.why)
+    return result
+  }
+
+  test('pellets: 2 mol/L × 0.5 L × 40.00 g/mol ÷ 0.98 = 40.8 g, in a beaker that holds a third more', () => {
+    const batch = made(batchOf({ substance: hydroxide, form: { kind: 'solution', molPerL: 2 } }, 500, fromSolid))
+    expect(batch.take.value).toBeCloseTo(40.81, 1)
+    expect(batch).toMatchObject({ take: { unit: 'g' }, toML: 500, vessel: 'beaker, 1000 mL', order: 'base into water' })
+  })
+
+  test('acid into water: 1 mol/L × 250 mL ÷ 11.98 mol/L = 20.9 mL', () => {
+    const batch = made(batchOf({ substance: acid, form: { kind: 'solution', molPerL: 1 } }, 250, fromStrong))
+    expect(batch.take.value).toBeCloseTo(20.88, 1)
+    expect(batch).toMatchObject({ take: { unit: 'mL' }, order: 'acid into water' })
+  })
+
+  test('one that is standardised in a flask to the mark, the next that holds it', () => {
+    const batch = made(
+      batchOf({ substance: acid, form: { kind: 'solution', molPerL: 0.1 } }, 300, { ...fromStrong, standardised: true }),
+    )
+    expect(batch).toMatchObject({ toML: 500, vessel: 'volumetric flask, 500 mL' })
+  })
+
+  test('a saturated one with a tenth more', () => {
+    const plain = made(batchOf({ substance: hydroxide, form: { kind: 'solution', molPerL: 2 } }, 500, fromSolid))
+    const more = made(
+      batchOf({ substance: hydroxide, form: { kind: 'solution', molPerL: 2 } }, 500, { ...fromSolid, saturated: true }),
+    )
+    expect(more.take.value / plain.take.value).toBeCloseTo(1.1, 9)
+  })
+
+  test('why it cannot be said', () => {
+    const solution = { substance: acid, form: { kind: 'solution', molPerL: 20 } as const }
+    expect(batchOf(solution, 100, undefined)).toEqual({ why: 'nobody has said what it is made from' })
+    expect(batchOf(solution, 100, fromStrong)).toEqual({ why: '11.98 mol/L is not stronger than 20 mol/L.' })
+    expect(batchOf({ substance: acid, form: { kind: 'solution' } }, 100, fromStrong)).toMatchObject({
+      why: expect.stringContaining('not said') as string,
+    })
+    expect(batchOf({ substance: acid, form: fromStrong.from }, 100, fromStrong)).toEqual({ why: 'it is bought as it is' })
+  })
+
+  test('one batch for as long as it keeps, from the first session on', () => {
+    const wanted = [1, 8, 15, 16].map((day) => ({
+      session: `s${day}`,
+      at: `2026-12-${String(day).padStart(2, '0')}T13:30:00Z`,
+      mL: 100,
+    }))
+    const days = (keeps: number | undefined) => batches(wanted, keeps).map((batch) => batch.map(({ session }) => session))
+    expect(days(14)).toEqual([['s1', 's8', 's15'], ['s16']])
+    expect(days(13)).toEqual([
+      ['s1', 's8'],
+      ['s15', 's16'],
+    ])
+    expect(days(undefined)).toEqual([['s1'], ['s8'], ['s15'], ['s16']])
+  })
+})
+
+describe('labels on their sheet', () => {
+  test.each(labelSheets.map((each) => [each.name, each] as const))(
+    '%s: all of them stand on the paper, none on another',
+    (_name, one) => {
+      const many = one.across * one.down
+      const places = placesOn(one, many)
+      const { width, height } = paperMM[one.paper]
+      for (const { page, xMM, yMM } of places) {
+        expect(page).toBe(0)
+        expect(xMM + one.widthMM).toBeLessThanOrEqual(width + 0.01)
+        expect(yMM + one.heightMM).toBeLessThanOrEqual(height + 0.01)
+      }
+      expect(new Set(places.map(({ xMM, yMM }) => `${xMM} ${yMM}`)).size).toBe(many)
+      expect(one.stepXMM).toBeGreaterThanOrEqual(one.widthMM)
+      expect(one.stepYMM).toBeGreaterThanOrEqual(one.heightMM)
+    },
+  )
+
+  test('a begun sheet goes on where it was left, and over the page', () => {
+    const one = labelSheets.find(({ id }) => id === 'a4-24')!
+    expect(placesOn(one, 3, 23)).toEqual([
+      { page: 0, xMM: 70, yMM: expect.closeTo(7 * 37.1, 9) as number },
+      { page: 0, xMM: 140, yMM: expect.closeTo(7 * 37.1, 9) as number },
+      { page: 1, xMM: 0, yMM: 0 },
+    ])
+    expect(() => placesOn(one, 1, 25)).toThrow('1 to 24')
+    expect(() => placesOn(one, 1, 0)).toThrow('1 to 24')
+  })
+})
+
+describe('waste', () => {
+  const two = [{ scale: 1 }, { scale: 2 }]
+
+  test('what comes into each container, from what was charged', () => {
+    const { containers: found } = wasteForecast(isopentylAcetate, two)
+    expect(found.map(({ stream }) => stream)).toEqual(['aqueous, harmless', 'other organic', 'solid'])
+    // The washings: 40 mL of water and 40 of bicarbonate and 5 of brine, three times over.
+    expect(found[0]!.liquidML).toBeGreaterThanOrEqual(3 * 40)
+    const { containers: once } = wasteForecast(isopentylAcetate, [{ scale: 1 }])
+    expect(found[0]!.liquidML).toBeCloseTo(3 * once[0]!.liquidML, 6)
+  })
+
+  test('acid that is left, and the bicarbonate that meets it: 84.007 mg to the mmol', () => {
+    const {
+      containers: [aqueous],
+    } = wasteForecast(tartaricAcid, [{ scale: 1 }])
+    expect(aqueous!.stream).toBe('aqueous acid or base')
+    expect(aqueous!.neutralise!.left).toBe('acid')
+    expect(aqueous!.neutralise!.bicarbonateG! / aqueous!.neutralise!.mmol).toBeCloseTo(0.084007, 9)
+  })
+
+  test('water that no step names goes into the one container for water; what goes nowhere is named', () => {
+    const { containers, unplaced } = wasteForecast(acetanilide, [{ scale: 1 }])
+    // 80 mL to quench and 98 to dissolve.
+    expect(containers[0]).toMatchObject({ stream: 'aqueous acid or base', liquidML: expect.closeTo(178, 6) as number })
+    expect(unplaced).toEqual(['acetic acid', 'zinc dust'])
+  })
+
+  test('only from groups that have done the step', () => {
+    const { containers: none } = wasteForecast(acetanilide, [{ scale: 1, done: new Set() }])
+    expect(none.every(({ liquidML, solidG }) => liquidML === 0 && solidG === 0)).toBe(true)
+    const all = wasteForecast(acetanilide, [{ scale: 1, done: new Set(['dispose']) }])
+    expect(all).toEqual(wasteForecast(acetanilide, [{ scale: 1 }]))
+  })
+
+  test('containers are filled to nine tenths', () => {
+    expect([0, 4.5, 4.51, 9, 9.1].map((litres) => containersFor(litres, 5))).toEqual([1, 1, 2, 2, 3])
+  })
+})

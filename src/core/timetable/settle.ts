@@ -1,0 +1,86 @@
+import { compiled, usualMinutes } from './compiled'
+import { Player } from './play'
+import type { Station, Task, Work } from './work'
+
+/** What each group is told: when to begin, and which of the orders to follow. */
+export interface Told {
+  startMin: number
+  order: number
+}
+
+export interface Settled {
+  told: Told[]
+  /** When the last group ends with its usual minutes, and what all groups together stand in queues. */
+  lastMin: number
+  queuedMin: number
+}
+
+interface Asked {
+  stations: readonly Station[]
+  /** Tasks of a group in each order that is open to it; the first is the one that the plan is written in. */
+  orders: readonly (readonly Task[])[]
+  groups: number
+}
+
+/** Starts are told in steps of so many minutes, and none so late that it would wait for an hour. */
+const startsMin = 5
+const latestStart = 60
+const tries = 1_500
+/** A minute of the end counts as much as so many minutes in queues of all groups together: who ends earlier at the price of waiting gains nothing. */
+const queueWorth = 0.02
+
+/** A class as its groups are told. */
+export const workOf = ({ stations, orders }: Pick<Asked, 'stations' | 'orders'>, told: readonly Told[]): Work => ({
+  stations,
+  groups: told.map(({ startMin, order }) => ({ startMin, tasks: orders[order]! })),
+})
+
+/** What comes of telling the groups so, with the usual minutes, where who comes first goes first. */
+export function comesTo(asked: Pick<Asked, 'stations' | 'orders'>, told: readonly Told[]): Settled {
+  const flat = compiled(workOf(asked, told))
+  const { ready, begin, lastMin } = new Player(flat).play(usualMinutes(flat.hands), usualMinutes(flat.wait))
+  let queuedMin = 0
+  for (let task = 0; task < ready.length; task++) queuedMin += begin[task]! - ready[task]!
+  return { told: [...told], lastMin, queuedMin }
+}
+
+const worth = ({ lastMin, queuedMin }: Settled) => lastMin + queueWorth * queuedMin
+
+/** What is sought: other starts, other orders, or both. */
+export type Free = 'starts' | 'orders' | 'both'
+
+/**
+ * Starts and orders of the groups with which the class ends early and stands little in queues. Patterns that a room can follow are tried first (all alike, every second group, in waves), then
+ * one group after the other is changed. What it finds is never worse than what is written.
+ */
+export function settle(asked: Asked, free: Free, random: () => number): Settled {
+  const { groups, orders } = asked
+  const openOrders = free === 'starts' ? 1 : orders.length
+  const all = (tell: (group: number) => Told) => Array.from({ length: groups }, (_each, group) => tell(group))
+  let best = comesTo(
+    asked,
+    all(() => ({ startMin: 0, order: 0 })),
+  )
+  const offer = (told: Told[]) => {
+    const next = comesTo(asked, told)
+    if (worth(next) < worth(best) - 1e-9) best = next
+  }
+  for (let order = 0; order < openOrders; order++)
+    for (const second of [order, 0])
+      for (const { waves, gap } of free === 'orders' ? [{ waves: 1, gap: 0 }] : patterns)
+        offer(all((group) => ({ startMin: (group % waves) * gap, order: group % 2 === 0 ? order : second })))
+  for (let each = 0; each < tries; each++) {
+    const told = best.told.slice()
+    const group = Math.floor(random() * groups)
+    const startMin = free === 'orders' ? told[group]!.startMin : startsMin * Math.floor(random() * (latestStart / startsMin + 1))
+    told[group] =
+      random() < 0.5 && free !== 'orders'
+        ? { ...told[group]!, startMin }
+        : { ...told[group]!, order: Math.floor(random() * openOrders) }
+    offer(told)
+  }
+  return best
+}
+
+/** All at once; in two to four waves. */
+const patterns = [{ waves: 1, gap: 0 }, ...[2, 3, 4].flatMap((waves) => [5, 10, 15, 20].map((gap) => ({ waves, gap })))]
