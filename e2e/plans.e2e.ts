@@ -113,7 +113,7 @@ test('a sequence: what the first makes, what the next needs, the overall yield, 
 
 test('the shelf: how many groups a bottle serves, from the stores and at the Desk', async ({ page }) => {
   await signIn(page, stores)
-  await page.goto('/reference/shelf')
+  await page.goto('/stores/shelf')
   const row = page.getByRole('row', { name: /acetic anhydride/ })
   await expect(row).toContainText('6 groups of Acetanilide')
   await row.getByLabel('Left of acetic anhydride').fill('much')

@@ -22,7 +22,7 @@ interface Count {
   failed: number
 }
 
-/** As many as a small machine has cores. */
+/** One more than a small machine has cores: a test in a browser mostly waits. */
 const workers = 3
 
 const bin = (name: string) => path.join(home, 'node_modules/.bin', name)

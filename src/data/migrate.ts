@@ -13,6 +13,7 @@ import { atTheBench } from './migrations/0009-at-the-bench'
 import { afterTheDay } from './migrations/0010-after-the-day'
 import { filesOfGroups } from './migrations/0011-files-of-groups'
 import { chain } from './migrations/0012-chain'
+import { stores } from './migrations/0013-stores'
 
 const migrations: Record<MigrationName, (query: QueryInterface) => Promise<void>> = {
   '0001-people-and-plans': peopleAndPlans,
@@ -27,6 +28,7 @@ const migrations: Record<MigrationName, (query: QueryInterface) => Promise<void>
   '0010-after-the-day': afterTheDay,
   '0011-files-of-groups': filesOfGroups,
   '0012-chain': chain,
+  '0013-stores': stores,
 }
 
 /** What the application's own user may do with a table, where it is less than read, add, change and delete. */
@@ -36,6 +38,8 @@ const lessThanAll: Readonly<Record<string, string>> = {
   deed: 'SELECT, INSERT',
   approval: 'SELECT, INSERT',
   result_release: 'SELECT, INSERT',
+  bottle_move: 'SELECT, INSERT',
+  stores_record: 'SELECT, INSERT',
   // A revision is added when it is published; afterwards its state moves on, and what cannot be read is marked.
   revision: 'SELECT, INSERT, UPDATE (state, fault)',
 }

@@ -14,6 +14,7 @@ export const migrationNames = [
   '0010-after-the-day',
   '0011-files-of-groups',
   '0012-chain',
+  '0013-stores',
 ] as const
 
 export type MigrationName = (typeof migrationNames)[number]

@@ -3,6 +3,7 @@ import type { Entry } from '@/core/run/entry'
 import { defaultLab, type Lab } from '@/core/lab/lab'
 import type { Plan } from '@/core/plan/plan'
 import type { Bottle } from '@/core/stores/bottle'
+import type { WasteStream } from '@/core/substance/lists'
 import { acetanilideRun, type Story } from './acetanilideRun'
 import { InventedLog } from './log'
 import { plans } from './plans'
@@ -37,6 +38,36 @@ export interface College {
 
 const dayMs = 86_400_000
 
+const waste = (...kinds: [WasteStream, string, number][]) => kinds.map(([stream, place, sizeL]) => ({ stream, place, sizeL }))
+const stations = (balances: number, apparatus: number) => [
+  { name: 'balance', count: balances },
+  { name: 'melting-point apparatus', count: apparatus },
+  { name: 'oven place', count: 12 },
+  { name: 'refractometer', count: 1 },
+  { name: 'signature', count: 1 },
+]
+
+/** Two rooms: the larger has two apparatus for melting, the other one. */
+const rooms: Lab['rooms'] = [
+  {
+    name: 'North lab',
+    stations: stations(3, 2),
+    waste: waste(
+      ['aqueous acid or base', 'hood 1, left', 5],
+      ['aqueous, harmless', 'hood 1, left', 5],
+      ['other organic', 'hood 1, right', 5],
+      ['halogenated organic', 'hood 2, right', 2.5],
+      ['oxidiser', 'hood 2, left', 2.5],
+      ['solid', 'under hood 2', 5],
+    ),
+  },
+  {
+    name: 'South lab',
+    stations: stations(2, 1),
+    waste: waste(['aqueous acid or base', 'hood A', 5], ['other organic', 'hood A', 5], ['solid', 'beside the door', 5]),
+  },
+]
+
 /** The made-up college lies a little above the sea; its second apparatus reads high, more so the hotter. */
 const laboratory: Lab = {
   ...defaultLab,
@@ -63,6 +94,7 @@ const laboratory: Lab = {
       ],
     },
   ],
+  rooms,
 }
 
 const members = {

@@ -3,6 +3,7 @@ import type { SolutionSolvent } from '@/core/substance/solutionSolvents'
 import { molarMass } from '@/core/substance/molarMass'
 import { dilutionHazards } from '@/core/substance/dilutionHazards'
 import { makeUp, molarityOf, type Recipe } from '@/core/reaction/makeUp'
+import type { Stock } from '@/core/stores/batch'
 import { signalOf } from './hazardStatements'
 import { pictogramsOf } from './pictograms'
 import { substanceRecords } from './records'
@@ -19,6 +20,12 @@ export interface StockSolution {
   note?: string
   /** How long it keeps, in words. */
   keeps: string
+  /** For how many days one batch may serve further sessions; absent where that is not said in days. */
+  keepsDays?: number
+  /** Some stays on the bottom. */
+  saturated?: boolean
+  /** It is used at the strength that was found by titration. */
+  standardised?: boolean
 }
 
 const percent = (value: number, gPerML: number): Form => ({
@@ -44,6 +51,8 @@ const concentrated = {
 const acidIntoWater = 'Acid into water, in small portions, cooled and stirred; never the reverse.'
 const hotBase = 'It turns hot: the pellets in portions into cold water, stirred, in a beaker of borosilicate or plastic.'
 const months = 'months'
+/** What keeps for months serves at least the sessions of one; what keeps for weeks those of a fortnight. */
+const [monthsDays, weeksDays] = [30, 14]
 
 const row = (
   id: string,
@@ -51,16 +60,27 @@ const row = (
   of: string,
   form: Form,
   from: Form,
-  more: { note?: string; keeps?: string } = {},
-): StockSolution => ({ id, name, of, form, from, keeps: months, ...more })
+  more: Partial<Pick<StockSolution, 'note' | 'keeps' | 'keepsDays' | 'saturated' | 'standardised'>> = {},
+): StockSolution => ({
+  id,
+  name,
+  of,
+  form,
+  from,
+  keeps: months,
+  ...(more.keeps === undefined ? { keepsDays: monthsDays } : {}),
+  ...more,
+})
 
 /** The usual solutions. Strengths and densities were written from general knowledge of the handbook. */
 export const stockSolutions: readonly StockSolution[] = [
   row('brine', 'brine (saturated sodium chloride)', 'sodium-chloride', percent(26, 1.197), solid(), {
     note: 'A tenth more salt than dissolves, so that some stays on the bottom.',
+    saturated: true,
   }),
   row('saturated-bicarbonate', 'saturated sodium bicarbonate', 'sodium-bicarbonate', percent(8.8, 1.065), solid(), {
     note: 'Not above 40 °C, where it loses carbon dioxide; a tenth more than dissolves.',
+    saturated: true,
   }),
   row('bicarbonate-5', 'sodium bicarbonate, 5 %', 'sodium-bicarbonate', percent(5, 1.034), solid()),
   row('carbonate-10', 'sodium carbonate, 10 %', 'sodium-carbonate', percent(10, 1.103), solid()),
@@ -71,7 +91,9 @@ export const stockSolutions: readonly StockSolution[] = [
   row('naoh-6', 'sodium hydroxide, 6 mol/L', 'sodium-hydroxide', molar(6, 1.22), solid(), { note: hotBase }),
   row('naoh-0.1', 'sodium hydroxide, 0.1 mol/L', 'sodium-hydroxide', molar(0.1, 1.002), solid(), {
     note: 'Standardised against potassium hydrogen phthalate.',
+    standardised: true,
     keeps: 'weeks, stoppered: it takes up carbon dioxide',
+    keepsDays: weeksDays,
   }),
   row('koh-6', 'potassium hydroxide, 6 mol/L', 'potassium-hydroxide', molar(6, 1.26), solid(), { note: hotBase }),
   row('hcl-5', 'hydrochloric acid, 5 %', 'hydrochloric-acid', percent(5, 1.023), concentrated.hydrochloric, {
@@ -91,6 +113,7 @@ export const stockSolutions: readonly StockSolution[] = [
   }),
   row('hcl-0.1', 'hydrochloric acid, 0.1 mol/L', 'hydrochloric-acid', molar(0.1, 1), concentrated.hydrochloric, {
     note: 'Standardised against sodium carbonate.',
+    standardised: true,
   }),
   row('sulfuric-1', 'sulfuric acid, 1 mol/L', 'sulfuric-acid', molar(1, 1.06), concentrated.sulfuric, { note: acidIntoWater }),
   row('sulfuric-3', 'sulfuric acid, 3 mol/L', 'sulfuric-acid', molar(3, 1.18), concentrated.sulfuric, {
@@ -104,20 +127,24 @@ export const stockSolutions: readonly StockSolution[] = [
   row('acetic-5', 'acetic acid, 5 %', 'acetic-acid', percent(5, 1.006), concentrated.acetic),
   row('ammonia-2', 'ammonia, 2 mol/L', 'ammonia', molar(2, 0.983), concentrated.ammonia, { note: 'In the hood.' }),
   row('ammonia-6', 'ammonia, 6 mol/L', 'ammonia', molar(6, 0.954), concentrated.ammonia, { note: 'In the hood.' }),
-  row('ammonium-chloride', 'saturated ammonium chloride', 'ammonium-chloride', percent(27, 1.075), solid()),
+  row('ammonium-chloride', 'saturated ammonium chloride', 'ammonium-chloride', percent(27, 1.075), solid(), { saturated: true }),
   row('thiosulfate-10', 'sodium thiosulfate, 10 %', 'sodium-thiosulfate-pentahydrate', percent(10, 1.083), solid(), {
     keeps: 'weeks',
+    keepsDays: weeksDays,
   }),
   row('bisulfite', 'saturated sodium bisulfite', 'sodium-bisulfite', percent(38, 1.33), solid(), {
     note: 'In the hood: it smells of sulfur dioxide.',
+    saturated: true,
     keeps: 'days, stoppered',
   }),
   row('calcium-chloride-20', 'calcium chloride, 20 %', 'calcium-chloride', percent(20, 1.178), solid()),
   row('peroxide-3', 'hydrogen peroxide, 3 %', 'hydrogen-peroxide', percent(3, 1.01), concentrated.peroxide, {
     keeps: 'weeks, cool and dark, with a vented cap',
+    keepsDays: weeksDays,
   }),
   row('permanganate-1', 'potassium permanganate, 1 %', 'potassium-permanganate', percent(1, 1.005), solid(), {
     keeps: 'weeks, dark',
+    keepsDays: weeksDays,
   }),
   row('dichromate', 'potassium dichromate, 0.1 mol/L', 'potassium-dichromate', molar(0.1, 1.02), solid(), {
     note: 'Acidified in the tube with dilute sulfuric acid when it is used.',
@@ -133,9 +160,16 @@ export const stockSolutions: readonly StockSolution[] = [
   row('iodine-potassium-iodide', 'potassium iodide, 10 %', 'potassium-iodide', percent(10, 1.076), solid(), {
     note: 'For iodine solution dissolve 1 g of iodine in 100 mL of it.',
     keeps: 'weeks, dark',
+    keepsDays: weeksDays,
   }),
-  row('ferric-chloride', 'iron(III) chloride, 2.5 %', 'iron-iii-chloride', percent(2.5, 1.02), solid(), { keeps: 'weeks' }),
-  row('silver-nitrate-0.1', 'silver nitrate, 0.1 mol/L', 'silver-nitrate', molar(0.1, 1.01), solid(), { keeps: 'months, dark' }),
+  row('ferric-chloride', 'iron(III) chloride, 2.5 %', 'iron-iii-chloride', percent(2.5, 1.02), solid(), {
+    keeps: 'weeks',
+    keepsDays: weeksDays,
+  }),
+  row('silver-nitrate-0.1', 'silver nitrate, 0.1 mol/L', 'silver-nitrate', molar(0.1, 1.01), solid(), {
+    keeps: 'months, dark',
+    keepsDays: monthsDays,
+  }),
   row('silver-nitrate-ethanol', 'silver nitrate in ethanol, 2 %', 'silver-nitrate', inSolvent('ethanol', 2), solid(), {
     note: 'Never warmed to dryness; what is left goes with heavy metals within the week.',
     keeps: 'a week, dark',
@@ -168,35 +202,76 @@ export function stockCard(stock: StockSolution, toML: number): StockCard {
   // A stock solution is of one substance, which has a formula: a test walks them.
   const gPerMol = molarMass(record.formula!)
   const molPerL = molarityOf(stock.form, gPerMol)
-  const gPerML = 'gPerML' in stock.form ? stock.form.gPerML : undefined
-  const inWater = !('solvent' in stock.form) || stock.form.solvent === undefined
-  const fraction =
-    stock.form.kind === 'mass-fraction'
-      ? (stock.form.fraction ?? null)
-      : molPerL !== null && gPerML
-        ? (molPerL * gPerMol) / (1000 * gPerML)
-        : null
-  const byLimit = inWater && fraction !== null ? dilutionHazards(record.formula, fraction) : null
-  const codes = [...(byLimit ?? record.hazards?.statements ?? [])]
-  const decided = signalOf(codes)
   return {
     ...stock,
     substance: record.name,
     molPerL,
-    fraction,
+    fraction: fractionOf(stock.form, gPerMol),
     recipe: recipeFor(stock, { molPerL, toML, gPerMol, neatGPerML: record.density?.gPerML }),
-    hazards: {
-      codes,
-      signal: decided === 'asked' ? (record.hazards?.signal ?? 'danger') : decided,
-      pictograms: pictogramsOf(codes),
-      from: byLimit
-        ? 'by the concentration limits of the regulation'
-        : codes.length > 0
-          ? 'those of the pure substance: no limits for its solutions are on record'
-          : 'none is on record of the pure substance; that is not a statement that it is harmless',
-    },
+    hazards: hazardsAt(record, stock.form),
   }
 }
+
+/** Mass fraction of what is dissolved; null where its density or its strength is not said. */
+function fractionOf(form: Form, gPerMol: number): number | null {
+  if (form.kind === 'mass-fraction') return form.fraction ?? null
+  const molPerL = molarityOf(form, gPerMol)
+  const gPerML = 'gPerML' in form ? form.gPerML : undefined
+  return molPerL !== null && gPerML ? (molPerL * gPerMol) / (1000 * gPerML) : null
+}
+
+/**
+ * What the label of a substance in a form says: of a solution in water by the limits of the regulation, where its strength as a mass fraction and the limits are known; else what is said of the pure substance, and that it is that.
+ */
+export function hazardsAt(
+  { formula, hazards }: { formula?: string | undefined; hazards?: { signal: string; statements: readonly string[] } | undefined },
+  form: Form,
+): StockCard['hazards'] {
+  const dissolved = form.kind !== 'solid' && form.kind !== 'neat'
+  const inWater = dissolved && !('solvent' in form && form.solvent !== undefined)
+  const fraction = inWater && formula !== undefined ? fractionOf(form, molarMass(formula)) : null
+  const byLimit = fraction !== null ? dilutionHazards(formula, fraction) : null
+  // Statements stand as codes in a record, and with their words in a plan.
+  const codes = byLimit ? [...byLimit] : (hazards?.statements ?? []).map((statement) => statement.split(' ')[0]!)
+  const decided = signalOf(codes)
+  return {
+    codes,
+    signal: decided === 'asked' ? (hazards?.signal ?? 'danger') : decided,
+    pictograms: pictogramsOf(codes),
+    from: byLimit
+      ? 'by the concentration limits of the regulation'
+      : codes.length === 0
+        ? 'none is on record of the pure substance; that is not a statement that it is harmless'
+        : dissolved
+          ? 'those of the pure substance: no limits for its solutions are on record'
+          : 'of the substance',
+  }
+}
+
+/** How a solution of a plan is made here: the stock solution of the same strength; else what another strength of it is made from; a substance that melts above the room from the solid. */
+export function stockFor(
+  substance: { formula?: string | undefined; melting?: { lowC: number } | undefined },
+  form: Form,
+): Stock | undefined {
+  const same = stockSolutions.filter(({ of }) => substanceRecords.find(({ id }) => id === of)?.formula === substance.formula)
+  const gPerMol = substance.formula === undefined ? null : molarMass(substance.formula)
+  const strength = gPerMol === null ? null : molarityOf(form, gPerMol)
+  const solvent = 'solvent' in form ? form.solvent : undefined
+  const exact = same.find((stock) => {
+    const other = gPerMol === null ? null : molarityOf(stock.form, gPerMol)
+    const otherSolvent = 'solvent' in stock.form ? stock.form.solvent : undefined
+    // Strengths that differ by less than a fiftieth are one: a label rounds them.
+    return strength !== null && other !== null && solvent === otherSolvent && Math.abs(other / strength - 1) < 0.02
+  })
+  if (exact) return exact
+  const [like] = same
+  if (like && JSON.stringify(like.from) !== JSON.stringify(like.form))
+    return { from: like.from, ...(like.standardised ? {} : noteOf(like)) }
+  return (substance.melting?.lowC ?? -Infinity) > roomC ? { from: solid() } : undefined
+}
+
+const roomC = 25
+const noteOf = ({ note, saturated }: StockSolution) => (note && !saturated ? { note } : {})
 
 function recipeFor(
   { form, from }: StockSolution,

@@ -1,8 +1,10 @@
 import { ulid } from 'ulid'
 import type { Form } from '@/core/plan/plan'
-import { formSchema } from '@/core/stores/bottleSchema'
-import type { Bottle } from '@/core/stores/bottle'
+import { aboutSchema } from '@/core/stores/bottleSchema'
+import type { Bottle, BottleAbout } from '@/core/stores/bottle'
 import { BottleRow, User } from '@/data/models'
+import { moveBottle } from './bottleMoves'
+import { formIn } from './formIn'
 import { Refusal } from './refusal'
 import type { Subject } from './rights'
 
@@ -13,6 +15,7 @@ export interface WrittenBottle {
   form: Form
   left: { value: number; unit: 'g' | 'mL'; decimals: number }
   place: string
+  about?: BottleAbout | undefined
 }
 
 async function bottleOf(id: string): Promise<BottleRow> {
@@ -29,7 +32,8 @@ export async function subjectOfBottle(id: string): Promise<Subject> {
 export async function listBottles(course: string): Promise<Bottle[]> {
   const rows = await BottleRow.findAll({ where: { course }, order: [['substance', 'ASC']] })
   const people = await User.findAll({ where: { id: rows.map(({ changedBy }) => changedBy) } })
-  return rows.map(({ id, substance, formula, form, leftValue, leftUnit, leftDecimals, place, changedAt, changedBy }) => ({
+  return rows.map(({ id, substance, formula, form, leftValue, leftUnit, leftDecimals, place, about, changedAt, changedBy }) => ({
+    ...aboutIn(about),
     id,
     substance,
     formula,
@@ -41,16 +45,16 @@ export async function listBottles(course: string): Promise<Bottle[]> {
   }))
 }
 
-/** What cannot be read any more is shown as a solid that nobody has described, so that the bottle can be put right or taken off. */
-function formIn(text: string): Form {
+/** What is written on a label; nothing where it cannot be read any more. */
+function aboutIn(text: string | undefined): BottleAbout {
   try {
-    return formSchema.validateSync(JSON.parse(text), { strict: true })
+    return aboutSchema.validateSync(JSON.parse(text ?? '{}'), { strict: true })
   } catch {
-    return { kind: 'solid', purity: 1 }
+    return {}
   }
 }
 
-const columns = ({ substance, formula, form, left, place }: WrittenBottle, user: string, now: Date) => ({
+const columns = ({ substance, formula, form, left, place, about }: WrittenBottle, user: string, now: Date) => ({
   substance,
   formula: formula ?? null,
   form: JSON.stringify(form),
@@ -58,6 +62,7 @@ const columns = ({ substance, formula, form, left, place }: WrittenBottle, user:
   leftUnit: left.unit,
   leftDecimals: left.decimals,
   place,
+  about: JSON.stringify(about ?? {}),
   changedAt: now,
   changedBy: user,
 })
@@ -68,16 +73,24 @@ export async function addBottle(course: string, written: WrittenBottle, user: st
   return { id }
 }
 
-/** Writes what is left in a bottle and where it stands. */
+/** Writes what is left in a bottle, where that was counted again, and where it stands and what its label says. */
 export async function changeBottle(
   id: string,
-  { left, place }: Pick<WrittenBottle, 'left' | 'place'>,
+  { left, place, about, reason }: Pick<WrittenBottle, 'left' | 'place' | 'about'> & { reason?: string | undefined },
   user: string,
   now = new Date(),
 ): Promise<void> {
-  await (
-    await bottleOf(id)
-  ).update({ leftValue: left.value, leftUnit: left.unit, leftDecimals: left.decimals, place, changedAt: now, changedBy: user })
+  const bottle = await bottleOf(id)
+  if (left.unit !== bottle.leftUnit)
+    throw new Refusal(409, `This bottle is kept in ${bottle.leftUnit}. Write how many ${bottle.leftUnit} are left.`)
+  if (left.value !== bottle.leftValue) await moveBottle(id, { kind: 'counted', by: { left: left.value }, reason }, user, now)
+  await bottle.update({
+    leftDecimals: left.decimals,
+    place,
+    ...(about ? { about: JSON.stringify(about) } : {}),
+    changedAt: now,
+    changedBy: user,
+  })
 }
 
 export async function removeBottle(id: string): Promise<void> {

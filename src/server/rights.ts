@@ -8,6 +8,7 @@ export const rights = [
   'plan.read',
   'plan.write',
   'shelf.write',
+  'timetable.write',
   'lab.write',
   'session.read',
   'session.write',
@@ -36,6 +37,7 @@ const granted: Record<CourseRole, readonly Right[]> = {
     'plan.read',
     'plan.write',
     'shelf.write',
+    'timetable.write',
     'lab.write',
     'session.read',
     'session.write',
@@ -52,6 +54,7 @@ const granted: Record<CourseRole, readonly Right[]> = {
   ],
   demonstrator: [
     'plan.read',
+    'timetable.write',
     'session.read',
     'code.read',
     'code.write',
@@ -62,7 +65,7 @@ const granted: Record<CourseRole, readonly Right[]> = {
     'file.describe',
     'approve',
   ],
-  stores: ['plan.read', 'shelf.write', 'session.read'],
+  stores: ['plan.read', 'shelf.write', 'timetable.write', 'session.read'],
   reader: ['plan.read', 'results.read', 'file.read'],
 }
 

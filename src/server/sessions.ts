@@ -156,10 +156,20 @@ export async function sessionsAround(
   return { now, next: next[0] ?? null, last: last[0] ?? null }
 }
 
-/** A session with its plan, its runs and all their entries. @throws Refusal 404, UnreadableDocument */
-export async function viewSession(id: string, withCodes: boolean): Promise<SessionView> {
+/** The head of one session. @throws Refusal 404 */
+export async function sessionHead(id: string): Promise<SessionHead> {
   const [known] = await heads('l.id = :id', { id })
   if (!known) throw new Refusal(404, 'There is no such lab session.')
+  return known
+}
+
+/** Sessions of a course that end after a moment and begin before another, the earliest first; cancelled ones are left out. */
+export const sessionsBetween = (course: string, from: Date, to: Date): Promise<SessionHead[]> =>
+  heads('c.id = :course AND l.cancelled_at IS NULL AND l.ends_at >= :from AND l.starts_at < :to', { course, from, to })
+
+/** A session with its plan, its runs and all their entries. @throws Refusal 404, UnreadableDocument */
+export async function viewSession(id: string, withCodes: boolean): Promise<SessionView> {
+  const known = await sessionHead(id)
   const later = await RunDay.findAll({ where: { session: id } })
   const codeOf = new Map(later.map(({ run, code }) => [run, code]))
   const runs = await Run.findAll({

@@ -1,3 +1,5 @@
+import type { WasteStream } from '../substance/lists'
+
 /**
  * What is set once for a laboratory: the pressure that its liquids boil at, and the school it follows where schools differ.
  * Everything else of a preparation stands in its plan.
@@ -15,6 +17,15 @@ export interface Lab {
   graceMin: number
   /** Melting-point apparatus with the standards it was checked with. */
   instruments: Instrument[]
+  /** Its rooms, by the name that sessions give them. */
+  rooms: Room[]
+}
+
+/** What stands in a room for all benches: how many there are of what is shared, and where each waste goes. */
+export interface Room {
+  name: string
+  stations: { name: string; count: number }[]
+  waste: { stream: WasteStream; place: string; sizeL: number }[]
 }
 
 export type PressureWay = 'kPa' | 'mmHg' | 'altitude'
@@ -39,6 +50,7 @@ export const defaultLab: Lab = {
   harmlessWater: 'container',
   graceMin: 30,
   instruments: [],
+  rooms: [],
 }
 
 /** Bounds within which a pressure can be meant: the lowest and highest laboratories, with their weather. */
@@ -59,3 +71,7 @@ export function pressureMmHg({ pressure: { by, value } }: Pick<Lab, 'pressure'>)
   if (by === 'mmHg') return value
   return mmHgPerKPa * (by === 'kPa' ? value : 101.325 * (1 - 2.25577e-5 * value) ** 5.25588)
 }
+
+/** The room of that name, as the laboratory describes it; undefined where nobody has. */
+export const roomOf = ({ rooms }: Pick<Lab, 'rooms'>, name: string): Room | undefined =>
+  rooms.find((room) => room.name.trim().toLowerCase() === name.trim().toLowerCase())

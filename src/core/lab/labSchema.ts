@@ -1,5 +1,6 @@
 import { array, number, object, string, type ObjectSchema } from 'yup'
 import { pressureBounds, type Lab, type PressureWay } from './lab'
+import { wasteStreams } from '../substance/lists'
 import { schools } from './schools'
 
 const oneOf = <K extends (typeof schools)[number]['setting']>(setting: K) =>
@@ -64,5 +65,40 @@ export const labSchema: ObjectSchema<Lab> = object({
     }).noUnknown(),
   )
     .max(12)
+    .required(),
+  rooms: array(
+    object({
+      name: string().matches(/\S/, 'A room has a name.').max(80).required(),
+      stations: array(
+        object({
+          name: string().matches(/\S/, 'What is shared has a name.').max(60).required(),
+          count: number()
+            .typeError('How many there are is a number.')
+            .integer('How many there are is a whole number.')
+            .min(0, 'There are between 0 and 200 of it.')
+            .max(200, 'There are between 0 and 200 of it.')
+            .required('Say how many there are.'),
+        }).noUnknown(),
+      )
+        .max(30)
+        .required(),
+      waste: array(
+        object({
+          stream: string()
+            .oneOf([...wasteStreams])
+            .required(),
+          place: string().max(80).defined(),
+          sizeL: number()
+            .typeError('The size of a container is a number of litres.')
+            .moreThan(0, 'A container holds more than nothing.')
+            .max(1000, 'A container holds at most 1,000 L.')
+            .required('Say how much the container holds.'),
+        }).noUnknown(),
+      )
+        .max(20)
+        .required(),
+    }).noUnknown(),
+  )
+    .max(20)
     .required(),
 }).noUnknown()

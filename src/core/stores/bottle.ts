@@ -4,16 +4,8 @@ import type { Quantity } from '../quantity/unit'
 import { inBaseUnit } from '../quantity/unit'
 import { chargedLines, type ComputedLine, type ReactionTable } from '../reaction/reactionTable'
 
-/** A bottle on the shelf of a course. */
-export interface Bottle {
-  id: string
-  /** Name of the substance, and its formula where it has one. */
-  substance: string
-  formula: string | null
-  form: Form
-  left: Quantity & { unit: 'g' | 'mL' }
-  place: string
-  /** What its label says, where somebody has written it down: lot, and days as 2026-11-26. */
+/** What the label of a bottle says, where somebody has written it down; days as 2026-11-26. */
+export interface BottleAbout {
   lot?: string
   openedOn?: string
   expiresOn?: string
@@ -21,6 +13,17 @@ export interface Bottle {
   peroxideTestBy?: string
   /** The strength that was found by titration, and when. */
   standard?: { molPerL: number; on: string }
+}
+
+/** A bottle on the shelf of a course. */
+export interface Bottle extends BottleAbout {
+  id: string
+  /** Name of the substance, and its formula where it has one. */
+  substance: string
+  formula: string | null
+  form: Form
+  left: Quantity & { unit: 'g' | 'mL' }
+  place: string
   changedAt: string
   changedBy: string
 }

@@ -1,5 +1,6 @@
 import { lazy, number, object, string, type Schema } from 'yup'
 import type { Form } from '../plan/plan'
+import type { BottleAbout } from './bottle'
 import { solutionSolventNames } from '../substance/solutionSolvents'
 import { FormulaError, readFormula } from '../substance/readFormula'
 
@@ -69,3 +70,27 @@ export const leftSchema = object({
   .noUnknown()
   .default(undefined)
   .required('Say how much is left.')
+
+/** A day as 2026-11-26 that the calendar has. */
+const day = (what: string) =>
+  string()
+    .matches(/^\d{4}-\d{2}-\d{2}$/, `${what} is written as 2026-11-26.`)
+    .test('exists', `There is no such day; ${what.toLowerCase()} is written as 2026-11-26.`, (text) => {
+      if (text === undefined) return true
+      const at = new Date(`${text}T00:00:00Z`)
+      return !Number.isNaN(at.getTime()) && at.toISOString().startsWith(text)
+    })
+
+/** What the label of a bottle says. */
+export const aboutSchema = object({
+  lot: string().max(60, 'A lot has at most 60 characters.'),
+  openedOn: day('The day it was opened'),
+  expiresOn: day('The day it expires'),
+  peroxideTestBy: day('The day of its peroxide test'),
+  standard: object({
+    molPerL: amount('The titre', 100),
+    on: day('The day of the titration').required('Say when it was titrated.'),
+  })
+    .noUnknown()
+    .default(undefined),
+}).noUnknown() as Schema<BottleAbout>

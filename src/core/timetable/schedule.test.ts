@@ -197,7 +197,6 @@ test('the thirty classes: half of them within 3 % of the bound, none that ends b
   })
   expect(gaps).toHaveLength(30)
   expect(Math.min(...gaps)).toBeGreaterThanOrEqual(-1e-9)
-  console.log(median(gaps), Math.max(...gaps))
   expect(median(gaps)).toBeLessThan(0.005)
   expect(Math.max(...gaps)).toBeLessThan(0.03)
 })

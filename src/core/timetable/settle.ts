@@ -25,7 +25,7 @@ interface Asked {
 /** Starts are told in steps of so many minutes, and none so late that it would wait for an hour. */
 const startsMin = 5
 const latestStart = 60
-const tries = 1_500
+const tries = 1_000
 /** A minute of the end counts as much as so many minutes in queues of all groups together: who ends earlier at the price of waiting gains nothing. */
 const queueWorth = 0.02
 
@@ -36,12 +36,39 @@ export const workOf = ({ stations, orders }: Pick<Asked, 'stations' | 'orders'>,
 })
 
 /** What comes of telling the groups so, with the usual minutes, where who comes first goes first. */
-export function comesTo(asked: Pick<Asked, 'stations' | 'orders'>, told: readonly Told[]): Settled {
-  const flat = compiled(workOf(asked, told))
-  const { ready, begin, lastMin } = new Player(flat).play(usualMinutes(flat.hands), usualMinutes(flat.wait))
-  let queuedMin = 0
-  for (let task = 0; task < ready.length; task++) queuedMin += begin[task]! - ready[task]!
-  return { told: [...told], lastMin, queuedMin }
+export const comesTo = (asked: Pick<Asked, 'stations' | 'orders'>, told: readonly Told[]): Settled => player(asked)(told)
+
+/** The same for many ways of telling them: each order is laid out once. */
+function player({ stations, orders }: Pick<Asked, 'stations' | 'orders'>): (told: readonly Told[]) => Settled {
+  const laid = orders.map((tasks) => {
+    const one = compiled({ stations, groups: [{ tasks, startMin: 0 }] })
+    return { ...one, usualHands: usualMinutes(one.hands), usualWait: usualMinutes(one.wait) }
+  })
+  return (told) => {
+    const from = new Int32Array(told.length + 1)
+    told.forEach(({ order }, group) => (from[group + 1] = from[group]! + laid[order]!.station.length))
+    const many = from[told.length]!
+    const work = {
+      ...laid[0]!,
+      groups: told.length,
+      from,
+      station: new Int32Array(many),
+      beside: new Uint8Array(many),
+      startMin: Float64Array.from(told, ({ startMin }) => startMin),
+    }
+    const [hands, wait] = [new Float64Array(many), new Float64Array(many)]
+    told.forEach(({ order }, group) => {
+      const [at, one] = [from[group]!, laid[order]!]
+      work.station.set(one.station, at)
+      work.beside.set(one.beside, at)
+      hands.set(one.usualHands, at)
+      wait.set(one.usualWait, at)
+    })
+    const { ready, begin, lastMin } = new Player(work).play(hands, wait)
+    let queuedMin = 0
+    for (let task = 0; task < many; task++) queuedMin += begin[task]! - ready[task]!
+    return { told: [...told], lastMin, queuedMin }
+  }
 }
 
 const worth = ({ lastMin, queuedMin }: Settled) => lastMin + queueWorth * queuedMin
@@ -57,12 +84,10 @@ export function settle(asked: Asked, free: Free, random: () => number): Settled 
   const { groups, orders } = asked
   const openOrders = free === 'starts' ? 1 : orders.length
   const all = (tell: (group: number) => Told) => Array.from({ length: groups }, (_each, group) => tell(group))
-  let best = comesTo(
-    asked,
-    all(() => ({ startMin: 0, order: 0 })),
-  )
+  const played = player(asked)
+  let best = played(all(() => ({ startMin: 0, order: 0 })))
   const offer = (told: Told[]) => {
-    const next = comesTo(asked, told)
+    const next = played(told)
     if (worth(next) < worth(best) - 1e-9) best = next
   }
   for (let order = 0; order < openOrders; order++)

@@ -21,6 +21,8 @@ export class BottleRow extends Row<BottleRow> {
   declare leftUnit: 'g' | 'mL'
   declare leftDecimals: number
   declare place: string
+  /** Lot, days and titre, as JSON. */
+  declare about: CreationOptional<string>
   declare changedAt: Date
   declare changedBy: string
 }
@@ -99,6 +101,7 @@ export function definePlans(sequelize: Sequelize): void {
       leftUnit: text(4),
       leftDecimals: whole(),
       place: text(),
+      about: { ...text(500), defaultValue: '{}' },
       changedAt: moment(),
       changedBy: ulid(),
     },

@@ -6,10 +6,11 @@ import { CourseChoice } from './CourseChoice'
 import { SignOut } from './SignOut'
 import { WordsChoice } from '../words/WordsChoice'
 
-export type Place = 'today' | 'desk' | 'bench' | 'class' | 'reference' | 'course' | 'college'
+export type Place = 'today' | 'desk' | 'stores' | 'bench' | 'class' | 'reference' | 'course' | 'college'
 
 const places: { place: Place; href: string; name: string }[] = [
   { place: 'desk', href: '/desk', name: 'Desk' },
+  { place: 'stores', href: '/stores', name: 'Stores' },
   { place: 'bench', href: '/bench', name: 'Bench' },
   { place: 'class', href: '/class', name: 'Class' },
   { place: 'reference', href: '/reference', name: 'Reference' },

@@ -4,7 +4,6 @@ const pages = [
   ['/reference', 'Substances'],
   ['/reference/solutions', 'Stock solutions'],
   ['/reference/scratch', 'Scratch'],
-  ['/reference/shelf', 'Bottles on the shelf'],
   ['/reference/laboratory', 'The laboratory'],
 ] as const
 

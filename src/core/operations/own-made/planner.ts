@@ -29,7 +29,7 @@ export function ownPlanner({ name, blanks = [] }: OwnOperation): Planner | undef
     }),
     doubts: {},
     tables: () => ({}),
-  takes: () => [],
+    takes: () => [],
     rules: [],
   }
 }

@@ -1,5 +1,5 @@
 import { object, string } from 'yup'
-import { formSchema, formulaSchema, leftSchema } from '@/core/stores/bottleSchema'
+import { aboutSchema, formSchema, formulaSchema, leftSchema } from '@/core/stores/bottleSchema'
 import { addBottle } from '@/server/bottles'
 import { personOf, route } from '@/server/route'
 
@@ -13,6 +13,7 @@ export const POST = route(
       form: formSchema,
       left: leftSchema,
       place: string().trim().max(120).defined(),
+      about: aboutSchema.optional() as typeof aboutSchema,
     }),
   },
   ({ params, body, actor }) => addBottle(params.id, body as never, personOf(actor).id),

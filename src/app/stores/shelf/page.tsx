@@ -1,9 +1,9 @@
 import type { Metadata } from 'next'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { groupsServed } from '@/core/stores/bottle'
-import { ReferenceHead } from '@/ui/reference/ReferenceHead'
+import { StoresHead } from '@/ui/stores/StoresHead'
 import { Frame } from '@/ui/frame/Frame'
-import { Shelf } from '@/ui/reference/Shelf'
+import { Shelf } from '@/ui/stores/Shelf'
 import { listBottles } from '@/server/bottles'
 import { visitor } from '@/server/page'
 import { publishedPlans } from '@/server/preparations'
@@ -11,7 +11,7 @@ import { publishedPlans } from '@/server/preparations'
 export const metadata: Metadata = { title: 'Bottles on the shelf' }
 
 export default async function ShelfPage() {
-  const { actor, course, courses, frame, may } = await visitor('/reference/shelf', 'plan.read')
+  const { actor, course, courses, frame, may } = await visitor('/stores/shelf', 'plan.read')
   const { plans, unreadable } = await publishedPlans(course.id)
   const tables = plans.map((plan) => ({ plan, table: reactionTable(plan) }))
   // Figures only: how many groups a bottle serves is all that this page says of a plan.
@@ -23,9 +23,13 @@ export default async function ShelfPage() {
     }),
   }))
   return (
-    <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
+    <Frame place="stores" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
       <main className="page-only">
-        <ReferenceHead title="Bottles on the shelf" here="/reference/shelf" />
+        <StoresHead title="Bottles on the shelf" here="/stores/shelf">
+          <a className="btn btn-quiet" href={`/api/courses/${course.id}/used.csv`}>
+            What this year used, CSV
+          </a>
+        </StoresHead>
         <Shelf course={course.id} bottles={bottles} unreadable={unreadable} mayWrite={may('shelf.write')} zone={course.zone} />
       </main>
     </Frame>

@@ -1,0 +1,78 @@
+import { acetanilide } from '@/test-support/plans'
+import { asWritten, otherOrders } from './orders'
+import { outlook } from './outlook'
+import { tasksOf } from './tasksOf'
+import { willNotFinish } from './willFinish'
+
+const { steps } = acetanilide
+const stations = [
+  { name: 'balance', count: 2 },
+  { name: 'melting-point apparatus', count: 1 },
+  { name: 'signature', count: 1 },
+]
+const orders = [asWritten(steps), ...otherOrders(steps)].map((order) => tasksOf(steps, order, { stations }))
+const told = Array.from({ length: 12 }, () => ({ startMin: 0, order: 0 }))
+const asked = { stations, orders, told, closesMin: 240, together: 0.4, steps: ['reflux'], classes: 150 }
+
+test('twelve groups at one apparatus: it holds the class up, and a second one helps most', () => {
+  const found = outlook(asked)
+  expect(found.usual.lastMin).toBeGreaterThanOrEqual(found.bestMin)
+  expect(found.bestMin).toBeGreaterThanOrEqual(found.bound.minutes)
+  expect(stations[found.more[0]!.station]!.name).toBe('melting-point apparatus')
+  expect(found.more[0]!.lastMin).toBeLessThan(found.simulated.last.usual)
+  expect(found.simulated.steps.reflux!.toEndMin).toBeGreaterThan(100)
+})
+
+test('the same question has the same answer, and a broken apparatus a worse one', () => {
+  const once = outlook(asked)
+  expect(outlook(asked)).toEqual(once)
+  const two = outlook({ ...asked, stations: stations.map((each) => ({ ...each, count: 2 })) })
+  expect(two.simulated.last.usual).toBeLessThan(once.simulated.last.usual)
+})
+
+test('what is offered is better than what is written, in its end or in its queues', () => {
+  const { offers, usual } = outlook(asked)
+  expect(offers.length).toBeGreaterThan(0)
+  for (const offer of offers) expect(offer.lastMin < usual.lastMin - 1 || offer.queuedMin < usual.queuedMin - 1).toBe(true)
+  expect(offers.find(({ free }) => free === 'orders')?.told.some(({ order }) => order > 0)).not.toBe(false)
+})
+
+test('progress runs to its end', () => {
+  const told: number[] = []
+  outlook(asked, (share) => told.push(share))
+  expect(told.at(-1)).toBe(1)
+  expect(told).toEqual(told.toSorted((a, b) => a - b))
+})
+
+describe('a group on the day', () => {
+  const from = (id: string) => steps.slice(steps.findIndex((step) => step.id === id))
+  const stop = (id: string) =>
+    from('filter').map((step) => (step.id === id ? { ...step, safeStop: { meanwhile: 'damp in a labelled dish' } } : step))
+  // Filter 10, weigh 5, crystallise 30, cool 11, filter 10, dry 33, melt 15, dispose 8: 122 min.
+  const now = { nowMin: 100, into: 0 }
+
+  test('it fits to the minute, and not a minute later', () => {
+    expect(willNotFinish(from('filter'), { ...now, closesMin: 252 })).toBeNull()
+    expect(willNotFinish(from('filter'), { ...now, closesMin: 221 })).toMatchObject({ level: 'late', doneMin: 222, lateMin: 1 })
+  })
+
+  test('what it has spent in a step is taken off, never below a minute', () => {
+    expect(willNotFinish(from('filter'), { nowMin: 100, into: 6, closesMin: 200 })!.doneMin).toBe(216)
+    expect(willNotFinish(from('filter'), { nowMin: 100, into: 60, closesMin: 200 })!.doneMin).toBe(213)
+  })
+
+  test('where it can stop in time, and what can be left for another day', () => {
+    const found = willNotFinish(stop('weigh-crude'), { ...now, closesMin: 150 })!
+    expect(found.stops).toEqual([{ step: 'weigh-crude', atMin: 115, meanwhile: 'damp in a labelled dish' }])
+    expect(found.leaveOut).toEqual([{ step: 'melt', minutes: 15 }])
+    expect(willNotFinish(stop('weigh-crude'), { ...now, closesMin: 114 })!.stops).toEqual([])
+  })
+
+  test('it is said half an hour before nothing can be changed any more', () => {
+    // Without the melting it is done at 207: at 100 the last moment for that is close − 107.
+    expect(willNotFinish(from('filter'), { ...now, closesMin: 236 })).toMatchObject({ level: 'tight', lateMin: 0 })
+    expect(willNotFinish(from('filter'), { ...now, closesMin: 238 })).toBeNull()
+  })
+
+  test('who is done is done', () => expect(willNotFinish([], { ...now, closesMin: 90 })).toBeNull())
+})

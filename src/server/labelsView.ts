@@ -1,0 +1,64 @@
+import { samplesOf } from '@/core/plan/plan'
+import { reactionTable } from '@/core/reaction/reactionTable'
+import { placedIn } from '@/core/operations/vessel/placedIn'
+import { roomOf, type Lab } from '@/core/lab/lab'
+import { settingOut } from '@/core/stores/settingOut'
+import { labelOf, wasteLabel, type Label } from '@/reference/labels'
+import { dayIn } from './settingOut'
+import { storesSession, type StoresSession } from './stores'
+
+/** A label that may be printed, and how many of it usually are. */
+export interface LabelRow extends Label {
+  key: string
+  copies: number
+  /** What is written besides: bench and members, or the place of a container. */
+  note: string
+}
+
+export interface LabelsView {
+  session: Omit<StoresSession, 'plan'>
+  /** The day that stands on them. */
+  day: string
+  labels: LabelRow[]
+}
+
+/** The labels of a session: what is issued, what is made up, each bench’s samples, and the waste containers. @throws Refusal 404, UnreadableDocument */
+export async function labelsView(id: string, lab: Lab): Promise<LabelsView> {
+  const { plan, ...session } = await storesSession(id)
+  const { needs } = settingOut([{ id, plan, groups: session.groups }])
+  const issued = needs
+    .filter(({ madeIn, substance }) => madeIn === undefined && substance.formula !== 'H2O')
+    .map(({ stuff, unit, substance, form }): LabelRow => ({
+      ...labelOf(substance, form),
+      key: `${stuff} ${unit}`,
+      copies: 1,
+      note: '',
+    }))
+  const samples = session.groups.flatMap(({ bench, members }) =>
+    samplesOf(plan).map((sample): LabelRow => ({
+      key: `sample ${bench} ${sample}`,
+      kind: 'sample',
+      name: `Bench ${bench}`,
+      detail: `${sample}, ${plan.title}`,
+      signal: 'none',
+      pictograms: [],
+      statements: [],
+      from: '',
+      path: `/class/${id}`,
+      copies: 1,
+      note: members,
+    })),
+  )
+  const room = roomOf(lab, session.room)
+  const waste = [...placedIn(plan, reactionTable(plan))].map(([stream, { contents }]): LabelRow => ({
+    ...wasteLabel(
+      stream,
+      contents.map(({ substance, line }) => ({ substance, form: line.form })),
+      `/stores/${id}/waste`,
+    ),
+    key: `waste ${stream}`,
+    copies: 1,
+    note: room?.waste.find((each) => each.stream === stream)?.place ?? '',
+  }))
+  return { session, day: dayIn(session), labels: [...issued, ...waste, ...samples] }
+}

@@ -1,0 +1,209 @@
+import type { Lab } from '@/core/lab/lab'
+import { batchOf, batches, mixingWords, type Batch } from '@/core/stores/batch'
+import { orderList, type Ahead, type ToOrder } from '@/core/stores/orderList'
+import { settingOut, usualSpare, type Need, type Share, type Unsaid } from '@/core/stores/settingOut'
+import { pickFor } from '@/core/stores/stock'
+import { thingsFor, type Thing } from '@/core/stores/things'
+import type { Bottle } from '@/core/stores/bottle'
+import type { StoresRecord } from '@/core/stores/record'
+import { strengthText } from '@/core/plan/lineName'
+import { labelOf, type Label } from '@/reference/labels'
+import { stockFor } from '@/reference/solutions'
+import { listBottles } from './bottles'
+import { UnreadableDocument } from './documents'
+import { sessionsBetween, type SessionHead } from './sessions'
+import { countsFor, dayPlanOf, storesRecords, storesSession, type StoresSession } from './stores'
+
+/** A bottle as it is named where something is taken from it. */
+export interface NamedBottle {
+  id: string
+  /** Place, lot and what is left. */
+  words: string
+}
+
+/** One thing to weigh, measure or make up. */
+export interface SetRow {
+  item: string
+  name: string
+  strength: string
+  unit: 'g' | 'mL'
+  sum: number
+  issue: number
+  shares: Share[]
+  madeIn: string | null
+  from: (NamedBottle & { take: number })[]
+  not: (NamedBottle & { why: string[] })[]
+  short: number
+  unknown: boolean
+  /** From the tap or the still: no bottle is looked for. */
+  tap: boolean
+  solution: SolutionRow | null
+  label: Label
+}
+
+/** How a solution is made up, or why that cannot be said. */
+export type SolutionRow = (Batch & { mixing: string }) | { why: string }
+
+export interface SettingOutView {
+  session: Omit<StoresSession, 'plan'>
+  rows: SetRow[]
+  things: Thing[]
+  unsaid: Unsaid[]
+  spare: number
+  records: StoresRecord[]
+}
+
+/** Everything that is set out for one session. @throws Refusal 404, UnreadableDocument */
+export async function settingOutView(id: string, lab: Lab): Promise<SettingOutView> {
+  const { plan, ...session } = await storesSession(id)
+  const [records, bottles, day] = await Promise.all([storesRecords(id), listBottles(session.course), dayPlanOf(id)])
+  const spare = spareIn(records)
+  const toSet = { id, plan, groups: session.groups }
+  const { needs, unsaid } = settingOut([toSet], spare)
+  return {
+    session,
+    rows: needs.map((need) => rowOf(need, bottles, dayIn(session))),
+    things: thingsFor(toSet, lab, countsFor(lab, session.room, day)),
+    unsaid,
+    spare,
+    records,
+  }
+}
+
+/** How much more is set out than the benches need: as it was said for the session, else what is usual. */
+export function spareIn(records: readonly StoresRecord[]): number {
+  const said = records.find((record): record is StoresRecord<'spare'> => record.kind === 'spare')
+  return said?.body.share ?? usualSpare
+}
+
+/** The day of a session in its laboratory’s zone, as 2026-11-26. */
+export const dayIn = ({ startsAt, zone }: Pick<SessionHead, 'startsAt' | 'zone'>): string =>
+  new Intl.DateTimeFormat('en-CA', { timeZone: zone }).format(new Date(startsAt))
+
+const named = ({ id, place, lot, left }: Bottle): NamedBottle => ({
+  id,
+  words: [place, lot && `lot ${lot}`, `${left.value} ${left.unit} left`].filter(Boolean).join(', '),
+})
+
+function rowOf(need: Need, bottles: readonly Bottle[], day: string): SetRow {
+  const { stuff, unit, name, sum, issue, shares, madeIn, substance, form } = need
+  const picked = pickFor(need, bottles, day)
+  const solution = form.kind === 'solution' || form.kind === 'mass-volume' || form.kind === 'mass-fraction'
+  const tap = substance.formula === 'H2O'
+  return {
+    item: `${stuff} ${unit}`,
+    name,
+    strength: strengthText(form),
+    unit,
+    sum,
+    issue,
+    shares,
+    madeIn: madeIn ?? null,
+    from: picked.from.map(({ bottle, take }) => ({ ...named(bottle), take })),
+    not: picked.not.map(({ bottle, why }) => ({ ...named(bottle), why })),
+    short: tap || madeIn !== undefined ? 0 : picked.short,
+    unknown: picked.unknown,
+    tap,
+    solution: solution && unit === 'mL' ? solutionOf(need, issue) : null,
+    label: labelOf(substance, form),
+  }
+}
+
+function solutionOf({ substance, form }: Need, mL: number): SolutionRow {
+  const batch = batchOf({ substance, form }, mL, stockFor(substance, form))
+  return 'why' in batch ? batch : { ...batch, mixing: mixingWords[batch.order] }
+}
+
+/** A session ahead, with what is not ready for it. */
+export interface AheadRow {
+  head: SessionHead
+  /** Things that are set out already, of how many. */
+  ticked: number
+  all: number
+  fault: string | null
+}
+
+export interface StoresAhead {
+  sessions: AheadRow[]
+  order: (Omit<ToOrder, 'need'> & { name: string; strength: string; unit: string; needed: number; for: string })[]
+  /** Solutions of which one batch serves several sessions. */
+  together: { name: string; strength: string; mL: number; keeps: string; sessions: string[]; recipe: SolutionRow }[]
+  totals: { name: string; strength: string; unit: 'g' | 'mL'; sum: number; issue: number; by: Record<string, number> }[]
+}
+
+/** What the stores have before them from a moment on: the sessions, what must be ordered, and which solutions are made once for several of them. */
+export async function storesAhead(course: string, from: Date, to: Date): Promise<StoresAhead> {
+  const [heads, bottles] = await Promise.all([sessionsBetween(course, from, to), listBottles(course)])
+  const ahead: Ahead[] = []
+  const sessions: AheadRow[] = []
+  for (const head of heads) {
+    try {
+      const { plan, groups } = await storesSession(head.id)
+      // A further day of the same runs brings no new amounts: what it needs was set out with the first.
+      const own = head.goesOnFrom === null ? { id: head.id, plan, groups, day: dayIn(head) } : null
+      if (own) ahead.push(own)
+      const records = await storesRecords(head.id)
+      const ticked = records.filter((record): record is StoresRecord<'tick'> => record.kind === 'tick')
+      const all = own ? settingOut([own]).needs.filter(({ madeIn }) => madeIn === undefined).length + thingsFor(own).length : 0
+      sessions.push({ head, ticked: ticked.filter(({ body }) => body.done).length, all, fault: null })
+    } catch (error) {
+      // One plan that cannot be read takes its own session out, not the page.
+      if (!(error instanceof UnreadableDocument)) throw error
+      sessions.push({ head, ticked: 0, all: 0, fault: error.message })
+    }
+  }
+  const { needs } = settingOut(ahead)
+  const titleOf = (session: string) => {
+    const head = heads.find(({ id }) => id === session)!
+    return `${head.title}, ${head.section}`
+  }
+  return {
+    sessions,
+    order: orderList(ahead, bottles, usualSpare).map(({ need, ...rest }) => ({
+      ...rest,
+      name: need.name,
+      strength: strengthText(need.form),
+      unit: need.unit,
+      needed: need.issue,
+      for: titleOf(rest.session),
+    })),
+    together: needs.flatMap((need) => togetherOf(need, ahead, titleOf)),
+    totals: needs
+      .filter(({ madeIn }) => madeIn === undefined)
+      .map(({ name, form, unit, sum, issue, shares }) => ({
+        name,
+        strength: strengthText(form),
+        unit,
+        sum,
+        issue,
+        by: shares.reduce<Record<string, number>>(
+          (all, { session, exact }) => ({ ...all, [session]: (all[session] ?? 0) + exact }),
+          {},
+        ),
+      })),
+  }
+}
+
+function togetherOf(need: Need, ahead: readonly Ahead[], titleOf: (session: string) => string): StoresAhead['together'] {
+  const { form, substance, unit, shares, name } = need
+  if (unit !== 'mL' || form.kind === 'solid' || form.kind === 'neat') return []
+  const stock = stockFor(substance, form)
+  const wanted = ahead.flatMap(({ id, day }) => {
+    const mL = shares.filter(({ session }) => session === id).reduce((sum, { exact }) => sum + exact, 0)
+    return mL > 0 ? [{ session: id, at: `${day}T00:00:00Z`, mL: mL * (1 + usualSpare) }] : []
+  })
+  return batches(wanted, stock?.keepsDays).flatMap((batch) => {
+    if (batch.length < 2) return []
+    const mL = batch.reduce((sum, each) => sum + each.mL, 0)
+    return [
+      {
+        name,
+        strength: strengthText(form),
+        mL,
+        keeps: stock?.keeps ?? '',
+        sessions: batch.map(({ session }) => titleOf(session)),
+        recipe: solutionOf(need, mL),
+      },
+    ]
+  })
+}
