@@ -341,6 +341,28 @@ const shelf: Omit<College['bottles'][number], 'id'>[] = [
     left: left(1200, 'mL'),
     place: 'acid cupboard',
   },
+  { substance: 'zinc dust', formula: 'Zn', form: { kind: 'solid', purity: 1 }, left: left(45, 'g'), place: 'shelf 1' },
+  {
+    substance: 'ethanol',
+    formula: 'C2H6O',
+    form: { kind: 'neat', purity: 0.95 },
+    left: left(2300, 'mL'),
+    place: 'solvent store',
+  },
+  {
+    substance: 'thiamine hydrochloride',
+    formula: 'C12H18Cl2N4OS',
+    form: { kind: 'solid', purity: 1 },
+    left: left(9, 'g'),
+    place: 'refrigerator',
+  },
+  {
+    substance: 'sodium hydroxide',
+    formula: 'NaOH',
+    form: { kind: 'solid', purity: 1 },
+    left: left(400, 'g'),
+    place: 'base cupboard',
+  },
 ]
 
 const ordinary = (scale: number, lateMin: number): Story => ({

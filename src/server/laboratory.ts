@@ -17,3 +17,9 @@ export function labFrom(written: string | null): Lab {
 export async function saveLab(course: string, lab: Lab): Promise<void> {
   await Course.update({ lab: JSON.stringify(lab) }, { where: { id: course } })
 }
+
+/** How the laboratory of a course works. */
+export async function labOfCourse(course: string): Promise<Lab> {
+  const { lab } = await Course.findByPk(course, { rejectOnEmpty: true })
+  return labFrom(lab)
+}

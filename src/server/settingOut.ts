@@ -1,5 +1,5 @@
 import type { Lab } from '@/core/lab/lab'
-import { batchOf, batches, mixingWords, type Batch } from '@/core/stores/batch'
+import { batchOf, batches, fetchedFor, mixingWords, type Batch } from '@/core/stores/batch'
 import { orderList, type Ahead, type ToOrder } from '@/core/stores/orderList'
 import { settingOut, usualSpare, type Need, type Share, type Unsaid } from '@/core/stores/settingOut'
 import { pickFor } from '@/core/stores/stock'
@@ -37,6 +37,8 @@ export interface SetRow {
   unknown: boolean
   /** From the tap or the still: no bottle is looked for. */
   tap: boolean
+  /** What is fetched in its place, where it is made up here; bottles and what is missing are then of that. */
+  fetched: { name: string; unit: 'g' | 'mL' } | null
   solution: SolutionRow | null
   label: Label
 }
@@ -87,7 +89,10 @@ const named = ({ id, place, lot, left }: Bottle): NamedBottle => ({
 
 function rowOf(need: Need, bottles: readonly Bottle[], day: string): SetRow {
   const { stuff, unit, name, sum, issue, shares, madeIn, substance, form } = need
-  const picked = pickFor(need, bottles, day)
+  const ready = pickFor(need, bottles, day)
+  // A solution that stands on the shelf is taken from there; else what it is made from is fetched.
+  const source = ready.short > 0 ? fetchedFor(need, stockFor(substance, form)) : null
+  const picked = source ? pickFor(source, bottles, day) : ready
   const solution = form.kind === 'solution' || form.kind === 'mass-volume' || form.kind === 'mass-fraction'
   const tap = substance.formula === 'H2O'
   return {
@@ -104,7 +109,8 @@ function rowOf(need: Need, bottles: readonly Bottle[], day: string): SetRow {
     short: tap || madeIn !== undefined ? 0 : picked.short,
     unknown: picked.unknown,
     tap,
-    solution: solution && unit === 'mL' ? solutionOf(need, issue) : null,
+    fetched: source ? { name: `${substance.name} ${strengthText(source.form)}`.trim(), unit: source.unit } : null,
+    solution: solution && unit === 'mL' && ready.short > 0 ? solutionOf(need, issue) : null,
     label: labelOf(substance, form),
   }
 }
@@ -125,7 +131,12 @@ export interface AheadRow {
 
 export interface StoresAhead {
   sessions: AheadRow[]
-  order: (Omit<ToOrder, 'need'> & { name: string; strength: string; unit: string; needed: number; for: string })[]
+  order: (Pick<ToOrder, 'unit' | 'missing' | 'by' | 'unknown'> & {
+    name: string
+    strength: string
+    needed: number
+    for: string
+  })[]
   /** Solutions of which one batch serves several sessions. */
   together: { name: string; strength: string; mL: number; keeps: string; sessions: string[]; recipe: SolutionRow }[]
   totals: { name: string; strength: string; unit: 'g' | 'mL'; sum: number; issue: number; by: Record<string, number> }[]
@@ -159,14 +170,15 @@ export async function storesAhead(course: string, from: Date, to: Date): Promise
   }
   return {
     sessions,
-    order: orderList(ahead, bottles, usualSpare).map(({ need, ...rest }) => ({
-      ...rest,
-      name: need.name,
-      strength: strengthText(need.form),
-      unit: need.unit,
-      needed: need.issue,
-      for: titleOf(rest.session),
-    })),
+    order: orderList(ahead, bottles, usualSpare, stockFor).map(
+      ({ substance, form, unit, issue, session, missing, by, unknown }) => ({
+        name: substance.name,
+        strength: strengthText(form),
+        ...{ unit, missing, by, unknown },
+        needed: issue,
+        for: titleOf(session),
+      }),
+    ),
     together: needs.flatMap((need) => togetherOf(need, ahead, titleOf)),
     totals: needs
       .filter(({ madeIn }) => madeIn === undefined)

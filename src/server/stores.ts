@@ -41,6 +41,9 @@ export async function storesSession(id: string): Promise<StoresSession> {
   return { ...head, plan, groups: runs.map(({ id: run, bench, members, scale }) => ({ run, bench, members, scale })) }
 }
 
+/** The plan of a session alone. */
+export const planOfSession = async (id: string): Promise<Plan> => planOfRevision((await sessionHead(id)).revision.id)
+
 interface Row {
   kind: string
   item: string
@@ -76,10 +79,10 @@ function readable(kind: RecordKind, body: string) {
   }
 }
 
-/** The last tick of an item of a session. */
-export async function tickBefore(session: string, item: string): Promise<Body<'tick'> | undefined> {
-  const row = await StoresRecordRow.findOne({ where: { session, kind: 'tick', item }, order: [['id', 'DESC']] })
-  return row ? (readable('tick', row.body) as Body<'tick'> | undefined) : undefined
+/** The last record of an item of a session. */
+export async function lastRecord<K extends RecordKind>(session: string, kind: K, item: string): Promise<Body<K> | undefined> {
+  const row = await StoresRecordRow.findOne({ where: { session, kind, item }, order: [['id', 'DESC']] })
+  return row ? (readable(kind, row.body) as Body<K> | undefined) : undefined
 }
 
 export async function writeRecord(

@@ -94,10 +94,10 @@ export default async function StoresPage({ searchParams }: { searchParams: Promi
                       {name} <small className="quiet">{!name.startsWith(strength) && strength}</small>
                     </th>
                     <td className="n fig">
-                      {amountText(missing, unit as 'g' | 'mL')}
+                      {amountText(missing, unit)}
                       {unknown && <small className="doubt"> less what stands in another unit</small>}
                     </td>
-                    <td className="n fig">{amountText(needed, unit as 'g' | 'mL')}</td>
+                    <td className="n fig">{amountText(needed, unit)}</td>
                     <td>{longDay(`${by}T12:00:00Z`, 'UTC')}</td>
                     <td>{first}</td>
                   </tr>

@@ -17,16 +17,40 @@ const parts = (iso: string): [number, number, number, number, number] => {
   return [at.getUTCFullYear(), at.getUTCMonth() + 1, at.getUTCDate(), at.getUTCHours(), at.getUTCMinutes()]
 }
 
+/** One entry of a calendar; `uid` stays, so that what is moved moves there too. */
+export interface CalendarEntry {
+  uid: string
+  title: string
+  description: string
+  location: string
+  startsAt: string
+  endsAt: string
+  cancelled?: boolean
+}
+
 /**
- * Sessions as an iCalendar file (RFC 5545), in UTC, which every calendar shows by its own clock. It names no people. An entry keeps its uid, so that a session that is moved moves in the calendar too; one that is not held says so.
+ * Sessions as an iCalendar file. It names no people. An entry keeps its uid, so that a session that is moved moves in the calendar too; one that is not held says so.
  * @throws Error where a session has no times that can be read
  */
-export function calendarOf(sessions: readonly CalendarSession[], name: string): string {
-  const events = sessions.map(({ id, title, section, course, room, startsAt, endsAt, cancelled }): EventAttributes => ({
-    uid: `${id}@mozle`,
-    title: `${title}, ${section}`,
-    description: course,
-    location: room,
+export const calendarOf = (sessions: readonly CalendarSession[], name: string): string =>
+  entriesCalendar(
+    sessions.map(({ id, title, section, course, room, ...when }) => ({
+      ...when,
+      uid: id,
+      title: `${title}, ${section}`,
+      description: course,
+      location: room,
+    })),
+    name,
+  )
+
+/** Entries as an iCalendar file (RFC 5545), in UTC, which every calendar shows by its own clock. @throws Error where one has no times that can be read */
+export function entriesCalendar(entries: readonly CalendarEntry[], name: string): string {
+  const events = entries.map(({ uid, title, description, location, startsAt, endsAt, cancelled }): EventAttributes => ({
+    uid: `${uid}@mozle`,
+    title,
+    description,
+    location,
     start: parts(startsAt),
     startInputType: 'utc',
     startOutputType: 'utc',

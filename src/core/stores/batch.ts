@@ -109,3 +109,18 @@ export function batches(wanted: readonly Wanted[], keepsDays: number | undefined
   }
   return made
 }
+
+/** What is fetched from the shelf for a need: itself; or, where it is made up here, what it is made from, and how much of that. */
+export interface Fetched {
+  substance: Substance
+  form: Form
+  unit: 'g' | 'mL'
+  issue: number
+}
+
+/** What a solution is made from, where it can be said how; null for what is fetched as it is. */
+export function fetchedFor(need: Fetched, stock: Stock | undefined): Fetched | null {
+  if (need.unit === 'g' || need.form.kind === 'solid' || need.form.kind === 'neat' || !stock) return null
+  const batch = batchOf(need, need.issue, stock)
+  return 'why' in batch ? null : { substance: need.substance, form: stock.from, unit: batch.take.unit, issue: batch.take.value }
+}

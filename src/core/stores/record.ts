@@ -1,7 +1,7 @@
 import { array, boolean, number, object, string, type InferType, type Schema } from 'yup'
 
 /** What is written down while a session is made ready, and about its waste. */
-export const recordKinds = ['tick', 'printed', 'spare', 'tare', 'waste'] as const
+export const recordKinds = ['tick', 'printed', 'spare', 'settled', 'tare', 'waste'] as const
 export type RecordKind = (typeof recordKinds)[number]
 
 const amount = (what: string, most: number) =>
@@ -39,6 +39,16 @@ const spare = object({
     .required('Say how much is spare.'),
 }).noUnknown()
 
+const settled = object({
+  /** What was left over went back or was thrown away; or what was charged was taken from bottles, where nothing had been set out. */
+  how: string()
+    .oneOf(['back', 'away', 'charged'] as const)
+    .required(),
+  moves: array(object({ bottle: string().length(26).required(), amount: amount('What is moved', 1e6) }).noUnknown())
+    .max(40)
+    .required(),
+}).noUnknown()
+
 const tare = object({
   massG: number()
     .typeError('The mass of a vial is a number of grams.')
@@ -57,7 +67,7 @@ const waste = object({
   note: string().max(400).defined(),
 }).noUnknown()
 
-const bodies = { tick, printed, spare, tare, waste } satisfies Record<RecordKind, Schema>
+const bodies = { tick, printed, spare, settled, tare, waste } satisfies Record<RecordKind, Schema>
 
 export type Body<K extends RecordKind> = InferType<(typeof bodies)[K]>
 

@@ -27,7 +27,7 @@ export interface Share {
 export interface Need {
   /** What makes it one thing: substance, state and strength (`stuffOf`). */
   stuff: string
-  /** As the plan calls it, with its strength. */
+  /** As its substance is called; its form says how strong it is. */
   name: string
   substance: Substance
   form: Form
@@ -78,7 +78,7 @@ export function settingOut(sessions: readonly ToSetOut[], spare: number = usualS
         const key = `${stuff} ${unit} ${line.madeIn ?? ''}`
         const need: Need = needs.get(key) ?? {
           stuff,
-          name: lineName(plan, line),
+          name: substance.name,
           substance,
           form: line.form,
           unit,

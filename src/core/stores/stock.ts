@@ -1,5 +1,5 @@
 import { holdsStuff, type Bottle } from './bottle'
-import type { Need } from './settingOut'
+import type { Fetched } from './batch'
 
 /** Why what is in a bottle became more or less. */
 export const moveKinds = ['set out', 'came back', 'charged', 'distilled', 'counted', 'thrown away', 'filled'] as const
@@ -36,11 +36,7 @@ export interface Picked {
 }
 
 /** Bottles for a need: the one that was opened first, then the emptier; none that has expired or is past its peroxide test. */
-export function pickFor(
-  need: Pick<Need, 'unit' | 'issue' | 'substance' | 'form'>,
-  bottles: readonly Bottle[],
-  day: string,
-): Picked {
+export function pickFor(need: Fetched, bottles: readonly Bottle[], day: string): Picked {
   const formsPeroxides = need.substance.waste === 'peroxide former, by itself'
   const same = bottles.filter((bottle) => holdsStuff(bottle, need.substance, need.form))
   const density =

@@ -52,12 +52,12 @@ export function wasteForecast(plan: Plan, groups: readonly WasteOf[]): { contain
     const scaled = scalePlan(plan, scale)
     const table = reactionTable(scaled, charged)
     const placed = placedIn(scaled, table)
-    const watery = onlyAqueous([...placed.keys()])
+    const { stream: rest, takes } = takesTheRest([...placed.keys()])
     const left = unplacedIn(scaled, table, placed)
-    const intoWater = watery === undefined ? [] : left.filter(isAqueous)
-    for (const { substance } of left) if (!intoWater.some((each) => each.substance === substance)) unplaced.add(substance.name)
+    const intoRest = left.filter(takes)
+    for (const { substance } of left) if (!intoRest.some((each) => each.substance === substance)) unplaced.add(substance.name)
     for (const [stream, container] of placed) {
-      if (stream === watery) container.placed.push({ step: container.step, contents: intoWater })
+      if (stream === rest) container.placed.push({ step: container.step, contents: intoRest })
       const into = all.get(stream) ?? {
         stream,
         liquidML: 0,
@@ -90,10 +90,12 @@ export function wasteForecast(plan: Plan, groups: readonly WasteOf[]): { contain
   return { containers, unplaced: [...unplaced] }
 }
 
-/** The one container for water that a plan names: what is watery and named by no step goes there. Undefined where it names none, or two. */
-function onlyAqueous(streams: readonly WasteStream[]): WasteStream | undefined {
-  const aqueous = streams.filter((stream) => stream.startsWith('aqueous'))
-  return aqueous.length === 1 ? aqueous[0] : undefined
+/** Where liquids go that no step names: all of them into the one container for liquids that the plan has, else what is watery into the one for water. Nowhere where there are two that it may be. */
+function takesTheRest(streams: readonly WasteStream[]): { stream?: WasteStream; takes: (content: Content) => boolean } {
+  const liquids = streams.filter((stream) => stream !== 'solid')
+  if (liquids.length === 1) return { stream: liquids[0]!, takes: ({ line }) => line.form.kind !== 'solid' }
+  const aqueous = liquids.filter((stream) => stream.startsWith('aqueous'))
+  return aqueous.length === 1 ? { stream: aqueous[0]!, takes: isAqueous } : { takes: () => false }
 }
 
 const isAqueous = (content: Content): boolean => isWatery(content) || content.substance.waste?.startsWith('aqueous') === true

@@ -4,6 +4,7 @@ import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import type { Plan } from '@/core/plan/plan'
 import { foldRun, type RunState } from '@/core/run/foldRun'
+import type { Logged } from '@/core/timetable/stepMinutes'
 import type { StepState } from '@/core/run/stepState'
 import { printed } from '@/core/words/words'
 import { useLive } from '../run/useLive'
@@ -17,6 +18,7 @@ import { Odd } from './Odd'
 import { Sign, Square } from './Signs'
 import { Tell } from './Tell'
 import { ToSign } from './ToSign'
+import { WillFinish } from './WillFinish'
 
 export interface BoardProps {
   session: string
@@ -24,12 +26,16 @@ export interface BoardProps {
   runs: BoardRun[]
   zone: string
   startsAt: string
+  endsAt: string
+  /** How long steps took in earlier classes, and which of them are done on this day. */
+  logged: Readonly<Record<string, Logged>>
+  today: readonly string[]
   maySign: boolean
   now: number
 }
 
 /** The room now: benches down, steps across; below, what waits for a person. */
-export function Board({ session, plan, runs, zone, startsAt, maySign, now: initialNow }: BoardProps) {
+export function Board({ session, plan, runs, zone, startsAt, endsAt, logged, today, maySign, now: initialNow }: BoardProps) {
   const initial = useMemo(() => Object.fromEntries(runs.map((run) => [run.id, run.entries])), [runs])
   const { entries, add } = useLive(`/api/sessions/${session}/live`, initial)
   const now = useNow(initialNow)
@@ -50,6 +56,7 @@ export function Board({ session, plan, runs, zone, startsAt, maySign, now: initi
       </p>
       <Calls {...{ session, states, now, zone }} mayAnswer={maySign} onAnswered={(run, answered) => add({ [run]: answered })} />
       {maySign && <Tell session={session} states={states} onSaid={add} />}
+      <WillFinish {...{ states, now, startsAt, endsAt, zone, logged, today }} />
       <NowList states={states} now={now} startsAt={startsAt} />
       <button type="button" className="grid-behind no-print" aria-expanded={grid} onClick={() => setGrid(!grid)}>
         {grid ? 'Hide the board' : 'All steps of all benches'}

@@ -11,6 +11,7 @@ import { writeNumber } from '@/core/quantity/write'
 import { call } from '../call'
 import { NumberField, TextField } from '../desk/fields'
 import { State } from '../figures/State'
+import { Rooms } from './Rooms'
 
 const ways: Record<PressureWay, string> = {
   kPa: 'read on the barometer, kPa',
@@ -164,6 +165,7 @@ export function Laboratory({ course, lab: first, mayWrite }: { course: string; l
           Add an apparatus
         </Button>
       )}
+      <Rooms rooms={lab.rooms} mayWrite={mayWrite} onChange={(rooms) => void write({ ...lab, rooms })} />
     </fieldset>
   )
 }

@@ -18,7 +18,7 @@ interface Props {
 
 /** One thing to set out: how much for all, from which bottle, what speaks against one, how a solution is made, and who has done it. */
 export function SetLine({ row, zone, tick, was, onTick }: Props) {
-  const { name, strength, unit, issue, madeIn, from, not, short, unknown, tap, solution, shares } = row
+  const { name, strength, unit, issue, madeIn, from, not, short, unknown, tap, solution, shares, fetched } = row
   const done = tick?.body.done === true
   const sizes = [...new Map(shares.map(({ value }) => [value, shares.filter((each) => each.value === value).length]))]
   return (
@@ -58,10 +58,14 @@ export function SetLine({ row, zone, tick, was, onTick }: Props) {
           !tap &&
           from.map(({ id, words, take }) => (
             <span key={id} className="from">
-              {amountText(take, unit)} from {words}
+              {amountText(take, fetched?.unit ?? unit)} {fetched && `of ${fetched.name} `}from {words}
             </span>
           ))}
-        {!done && short > 0 && <State level="danger">{amountText(short, unit)} missing on the shelf</State>}
+        {!done && short > 0 && (
+          <State level="danger">
+            {amountText(short, fetched?.unit ?? unit)} {fetched && `of ${fetched.name} `}missing on the shelf
+          </State>
+        )}
         {!done && unknown && <State level="doubt">a bottle is kept in another unit, and its density is not known</State>}
         {not.map(({ id, words, why }) => (
           <State key={id} level="danger">

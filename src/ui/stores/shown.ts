@@ -36,6 +36,8 @@ export interface SetRowShown {
   short: number
   unknown: boolean
   tap: boolean
+  /** What is fetched in its place, where it is made up here. */
+  fetched: { name: string; unit: 'g' | 'mL' } | null
   solution: (Batch & { mixing: string }) | { why: string } | null
 }
 

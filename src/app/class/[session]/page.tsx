@@ -9,6 +9,7 @@ import { Frame } from '@/ui/frame/Frame'
 import { clockTime, longDay } from '@/ui/time'
 import { changeable } from '@/server/changeable'
 import { orNotFound, visitor } from '@/server/page'
+import { minutesFor } from '@/server/timetableView'
 import { subjectOfSession, viewSession, type SessionView } from '@/server/sessions'
 
 export const metadata: Metadata = { title: 'Class' }
@@ -59,7 +60,12 @@ export default async function SessionPage({ params }: { params: Promise<{ sessio
         {changes && <ChangeSession session={changes} />}
         <GraverSince notes={graver} />
         {may('run.read') && (
-          <Board {...{ session, plan, runs: view.runs, zone, startsAt }} maySign={may('run.sign')} now={new Date().getTime()} />
+          <Board
+            {...{ session, plan, runs: view.runs, zone, startsAt, endsAt }}
+            {...await minutesFor(session, course.lab)}
+            maySign={may('run.sign')}
+            now={new Date().getTime()}
+          />
         )}
         {may('code.read') ? (
           <BenchCards session={session} runs={cards} planTitle={title} mayChange={may('code.write')} />

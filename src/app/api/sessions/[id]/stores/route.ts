@@ -1,8 +1,8 @@
 import { mixed, object, string } from 'yup'
 import { checkedRecord, recordKinds, type RecordKind } from '@/core/stores/record'
-import { moveBottle } from '@/server/bottleMoves'
 import { personOf, route } from '@/server/route'
-import { storesRecords, tickBefore, writeRecord } from '@/server/stores'
+import { storesRecords, writeRecord } from '@/server/stores'
+import { moveFor } from '@/server/storesMoves'
 import { subjectOfSession } from '@/server/sessions'
 
 const subject = ({ id }: { id: string }) => subjectOfSession(id)
@@ -26,13 +26,7 @@ export const POST = route(
   async ({ params, body: { kind, item, body }, about, actor }) => {
     const person = personOf(actor).id
     const checked = checkedRecord(kind, body)
-    if (kind === 'tick' && 'done' in checked) {
-      const before = await tickBefore(params.id, item)
-      const back = before?.done ? before.from : []
-      for (const { bottle, take } of checked.done ? checked.from : [])
-        await moveBottle(bottle, { kind: 'set out', by: -take, session: params.id }, person)
-      for (const { bottle, take } of back) await moveBottle(bottle, { kind: 'came back', by: take, session: params.id }, person)
-    }
+    await moveFor(params.id, { kind, item, body: checked }, person)
     await writeRecord({ course: about!.course, session: params.id, kind, item, body: checked }, person)
     return { records: await storesRecords(params.id) }
   },

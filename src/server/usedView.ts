@@ -1,0 +1,61 @@
+import { foldRun } from '@/core/run/foldRun'
+import type { Lab } from '@/core/lab/lab'
+import type { StoresRecord } from '@/core/stores/record'
+import { usedUp } from '@/core/stores/usedUp'
+import { readEntries } from '@/data/entries'
+import { settingOutView, type NamedBottle } from './settingOut'
+import { planOfSession, type StoresSession } from './stores'
+
+/** What became of one thing that was issued. */
+export interface UsedRow {
+  item: string
+  name: string
+  unit: 'g' | 'mL'
+  /** What left the bottles when it was set out, bottle by bottle; empty where it never was. */
+  out: { bottle: string; take: number }[]
+  charged: number
+  benches: number
+  unreadable: number
+  /** Bottles that it could be taken from now, where nothing was set out. */
+  bottles: NamedBottle[]
+  settled: StoresRecord<'settled'> | null
+}
+
+export interface UsedView {
+  session: Omit<StoresSession, 'plan'>
+  rows: UsedRow[]
+}
+
+/** What the benches of a session really used, against what was set out. @throws Refusal 404, UnreadableDocument */
+export async function usedView(id: string, lab: Lab): Promise<UsedView> {
+  const { session, rows, records } = await settingOutView(id, lab)
+  const [plan, entries] = await Promise.all([planOfSession(id), readEntries(session.groups.map(({ run }) => run))])
+  const units = Object.fromEntries(rows.map(({ item, unit }) => [item.slice(0, -unit.length - 1), unit]))
+  const used = usedUp(
+    plan,
+    session.groups.map(({ run, scale }) => ({ scale, charged: foldRun(plan, scale, entries[run] ?? []).charged })),
+    units,
+  )
+  const of = <K extends 'tick' | 'settled'>(kind: K, item: string) =>
+    records.find((record): record is StoresRecord<K> => record.kind === kind && record.item === item)
+  return {
+    session,
+    rows: rows
+      .filter(({ madeIn, tap }) => madeIn === null && !tap)
+      .map(({ item, name, unit, from }) => {
+        const tick = of('tick', item)
+        const charged = used.find((each) => each.item === item)
+        return {
+          item,
+          name,
+          unit,
+          out: tick?.body.done ? tick.body.from : [],
+          charged: charged?.amount ?? 0,
+          benches: charged?.benches ?? 0,
+          unreadable: charged?.unreadable ?? 0,
+          bottles: from.map(({ id: bottle, words }) => ({ id: bottle, words })),
+          settled: of('settled', item) ?? null,
+        }
+      }),
+  }
+}

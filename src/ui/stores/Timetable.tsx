@@ -1,0 +1,237 @@
+'use client'
+
+import { useMemo, useState } from 'react'
+import { Button } from 'react-bootstrap'
+import type { Step } from '@/core/plan/plan'
+import { operationIn } from '@/core/operations/registry'
+import type { DayPlan } from '@/core/stores/record'
+import { compiled, usualMinutes } from '@/core/timetable/compiled'
+import { Player, slotsOf } from '@/core/timetable/play'
+import { workOf, type Told } from '@/core/timetable/settle'
+import type { LoggedClasses } from '@/core/timetable/logged'
+import { printed } from '@/core/words/words'
+import { call } from '../call'
+import { NumberField } from '../desk/fields'
+import { useNow } from '../useNow'
+import { clockAt } from './clockAt'
+import { dayOf, toldOf, writtenTold } from '@/core/stores/toldDay'
+import type { SessionShown } from './shown'
+import { TimetableNotes } from './TimetableNotes'
+import { TimetablePicture, type RowShown } from './TimetablePicture'
+import { TimetableTable } from './TimetableTable'
+import { useOutlook } from './useOutlook'
+
+export interface TimetableShown {
+  session: SessionShown
+  steps: Step[]
+  stations: { name: string; count: number | null }[]
+  usual: Record<string, number>
+  day: DayPlan
+  logged: LoggedClasses & { classes: number }
+  happened: { bench: number; beganAt: number | null; ended: Record<string, number>; now: string | null }[]
+}
+
+const classes = 2_000
+
+/** Will it fit: the class as a picture that follows every change, what some thousand such classes come to, and what else could be told. Each change is written at once and can be taken back. */
+export function Timetable({ view, mayWrite, now: loadedAt }: { view: TimetableShown; mayWrite: boolean; now: number }) {
+  const { session, steps, logged } = view
+  const [day, setDay] = useState(view.day)
+  const [before, setBefore] = useState<DayPlan[]>([])
+  const [problem, setProblem] = useState<string>()
+  const [asTable, setAsTable] = useState(false)
+  const now = useNow(loadedAt)
+  const stations = useMemo(
+    () => view.stations.map(({ name }) => ({ name, count: countOf(day, name) ?? view.usual[name] ?? null })),
+    [view, day],
+  )
+  const laid = useMemo(() => dayOf(steps, stations, logged), [steps, stations, logged])
+  const told = useMemo(() => toldOf(session.groups, day, laid.orders), [session.groups, day, laid.orders])
+  const closesMin = (Date.parse(session.endsAt) - Date.parse(session.startsAt)) / 60_000
+  const asked = useMemo(
+    () => ({
+      stations: laid.stations,
+      orders: laid.tasks,
+      told,
+      closesMin,
+      together: logged.together,
+      steps: steps.filter((step) => operationIn(step)?.heats || step.safeStop || step.kind === 'pause').map(({ id }) => id),
+      classes,
+    }),
+    [laid, told, closesMin, logged.together, steps],
+  )
+  const looking = useOutlook(asked)
+  const work = useMemo(() => workOf({ stations: laid.stations, orders: laid.tasks }, told), [laid, told])
+  const slots = useMemo(() => {
+    const flat = compiled(work)
+    return slotsOf(flat, new Player(flat).play(usualMinutes(flat.hands), usualMinutes(flat.wait)))
+  }, [work])
+
+  const write = async (next: DayPlan, back?: DayPlan) => {
+    setProblem(undefined)
+    setDay(next)
+    setBefore((all) => (back ? all.slice(0, -1) : [...all, day]))
+    try {
+      await call(`/api/sessions/${session.id}/timetable`, 'PUT', next)
+    } catch (error) {
+      setProblem((error as Error).message)
+      setDay(day)
+    }
+  }
+  const tell = (next: readonly Told[]) => void write({ ...day, told: writtenTold(session.groups, next, laid.orders) })
+  const startOf = (bench: number, startMin: number) => {
+    const at = session.groups.findIndex((group) => group.bench === bench)
+    if (told[at]!.startMin !== startMin) tell(told.map((each, index) => (index === at ? { ...each, startMin } : each)))
+  }
+  const titles = Object.fromEntries(steps.map(({ id, title }) => [id, printed(title)]))
+  const startMs = Date.parse(session.startsAt)
+  const nowMin = now >= startMs && now <= startMs + (closesMin + 120) * 60_000 ? (now - startMs) / 60_000 : undefined
+  const rows = session.groups.map(({ bench, members }, group): RowShown => {
+    const own = slots.filter((slot) => slot.group === group)
+    return {
+      bench,
+      members,
+      startMin: told[group]!.startMin,
+      endMin: Math.max(0, ...own.map(({ end }) => end)),
+      bars: own.map((slot) => {
+        const task = work.groups[group]!.tasks[slot.task]!
+        return { ...slot, title: titles[task.step] ?? '', station: task.station ?? -1 }
+      }),
+      happened: happenedOf(
+        view.happened.find((each) => each.bench === bench),
+        steps,
+        titles,
+        startMs,
+      ),
+    }
+  })
+  const found = looking.state === 'found' ? looking.found : looking.state === 'running' ? looking.last : undefined
+  const done = rows.filter(({ endMin }) => endMin <= closesMin + 0.5).length
+  const clock = (minutes: number) => clockAt(session.startsAt, minutes, session.zone)
+  const none = stations.filter(({ count }) => count === 0)
+  return (
+    <div className="with-margin timetable-page">
+      <div className="page">
+        <p className="timetable-head" role="status">
+          <span>
+            <b className="fig">
+              {done} of {rows.length}
+            </b>{' '}
+            done by {clock(closesMin)} with the usual minutes
+          </span>
+          <span>
+            <b className="fig">{found ? percent(found.simulated.allDone) : '…'}</b> of {classes.toLocaleString('en-GB')} played
+            classes finish all
+          </span>
+          {found && (
+            <span>
+              <b className="fig">{clock(found.usual.lastMin)}</b> usual end; told so, whoever goes first, not before{' '}
+              {clock(found.bound.minutes)}
+            </span>
+          )}
+          {looking.state === 'running' && (
+            <progress value={looking.share} max={1} aria-label="Classes are being played">
+              {percent(looking.share)}
+            </progress>
+          )}
+          {looking.state === 'refused' && <span className="problem">{looking.why}</span>}
+        </p>
+        <div className="set-tools no-print">
+          {stations.map(({ name, count }) => (
+            <NumberField
+              key={name}
+              label={`${name}: how many`}
+              value={count ?? 0}
+              least={-1}
+              most={200}
+              onNumber={(many) =>
+                void write({
+                  ...day,
+                  counts: [...day.counts.filter((each) => each.name !== name), { name, count: Math.round(many) }],
+                })
+              }
+            />
+          ))}
+          <Button variant="quiet" size="sm" aria-pressed={asTable} onClick={() => setAsTable(!asTable)}>
+            {asTable ? 'As a picture' : 'As a table'}
+          </Button>
+          <Button variant="quiet" size="sm" disabled={before.length === 0} onClick={() => void write(before.at(-1)!, day)}>
+            Undo
+          </Button>
+          <Button variant="quiet" size="sm" onClick={() => window.print()}>
+            Print
+          </Button>
+          <a className="btn btn-quiet btn-sm" href={`/api/sessions/${session.id}/timetable.ics`}>
+            Calendar file
+          </a>
+        </div>
+        {problem && (
+          <p className="problem" role="alert">
+            {problem}
+          </p>
+        )}
+        {none.length > 0 && (
+          <p className="problem">
+            None of {none.map(({ name }) => name).join(', ')} is there: what is done at it would wait for ever. It is drawn as if
+            nobody waited.
+          </p>
+        )}
+        {asTable ? (
+          <TimetableTable rows={rows} steps={steps} slots={slots} work={work} clock={clock} closesMin={closesMin} />
+        ) : (
+          <div className="picture-scroll" tabIndex={0} role="region" aria-label="The timetable as a picture">
+            <TimetablePicture
+              rows={rows}
+              closesMin={closesMin}
+              startsAt={session.startsAt}
+              zone={session.zone}
+              nowMin={nowMin}
+              stations={laid.stations.map(({ name }) => name)}
+              onStart={mayWrite ? startOf : undefined}
+            />
+          </div>
+        )}
+        <p className="legend timetable-legend">
+          <span className="work" /> hands on <span className="waits" /> waits by itself <span className="queues" /> stands in a
+          queue{' '}
+          {laid.stations.map(({ name, count }, index) => (
+            <span key={name} className="of-station">
+              <span className={`station s${index % 4}`} /> at the {name} ({count})
+            </span>
+          ))}
+          {view.happened.some(({ beganAt }) => beganAt !== null) && (
+            <>
+              <span className="really" /> as it really was
+            </>
+          )}
+        </p>
+      </div>
+      <TimetableNotes
+        {...{ found, laid, steps, titles, stations, logged, clock, closesMin, groups: session.groups }}
+        onTell={mayWrite ? tell : undefined}
+      />
+    </div>
+  )
+}
+
+const percent = (share: number) => `${Math.round(100 * share)} %`
+
+const countOf = ({ counts }: DayPlan, name: string) => counts.find((each) => each.name === name)?.count
+
+/** What a bench really did, from the end of the step before to the end of each. */
+function happenedOf(
+  happened: TimetableShown['happened'][number] | undefined,
+  steps: readonly Step[],
+  titles: Readonly<Record<string, string>>,
+  startMs: number,
+): RowShown['happened'] {
+  if (!happened || happened.beganAt === null) return []
+  let from = happened.beganAt
+  return steps.flatMap(({ id }) => {
+    const end = happened.ended[id]
+    if (end === undefined) return []
+    const one = { title: titles[id]!, fromMin: (from - startMs) / 60_000, toMin: (end - startMs) / 60_000 }
+    from = Math.max(from, end)
+    return [one]
+  })
+}
