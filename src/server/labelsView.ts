@@ -2,10 +2,11 @@ import { samplesOf } from '@/core/plan/plan'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { placedIn } from '@/core/operations/vessel/placedIn'
 import { roomOf, type Lab } from '@/core/lab/lab'
+import type { StoresRecord } from '@/core/stores/record'
 import { settingOut } from '@/core/stores/settingOut'
 import { labelOf, wasteLabel, type Label } from '@/reference/labels'
 import { dayIn } from './settingOut'
-import { storesSession, type StoresSession } from './stores'
+import { storesRecords, storesSession, type StoresSession } from './stores'
 
 /** A label that may be printed, and how many of it usually are. */
 export interface LabelRow extends Label {
@@ -22,9 +23,21 @@ export interface LabelsView {
   labels: LabelRow[]
 }
 
+/** A label that says nothing about hazards: whose sample it is, or what a vial weighs. */
+const plainLabel = (session: string) => ({
+  kind: 'sample' as const,
+  signal: 'none',
+  pictograms: [],
+  statements: [],
+  from: '',
+  path: `/class/${session}`,
+  copies: 1,
+})
+
 /** The labels of a session: what is issued, what is made up, each bench’s samples, and the waste containers. @throws Refusal 404, UnreadableDocument */
 export async function labelsView(id: string, lab: Lab): Promise<LabelsView> {
   const { plan, ...session } = await storesSession(id)
+  const records = await storesRecords(id)
   const { needs } = settingOut([{ id, plan, groups: session.groups }])
   const issued = needs
     .filter(({ madeIn, substance }) => madeIn === undefined && substance.formula !== 'H2O')
@@ -49,6 +62,16 @@ export async function labelsView(id: string, lab: Lab): Promise<LabelsView> {
       note: members,
     })),
   )
+  const vials = records
+    .filter((record): record is StoresRecord<'tare'> => record.kind === 'tare')
+    .filter(({ body }) => !body.gone)
+    .map(({ item, body }): LabelRow => ({
+      ...plainLabel(id),
+      key: `vial ${item}`,
+      name: `Vial ${item}`,
+      detail: `${body.massG.toFixed(body.decimals)} g ${body.capped ? 'with cap' : 'without cap'}`,
+      note: body.bench === null ? '' : `bench ${body.bench}`,
+    }))
   const room = roomOf(lab, session.room)
   const waste = [...placedIn(plan, reactionTable(plan))].map(([stream, { contents }]): LabelRow => ({
     ...wasteLabel(
@@ -60,5 +83,5 @@ export async function labelsView(id: string, lab: Lab): Promise<LabelsView> {
     copies: 1,
     note: room?.waste.find((each) => each.stream === stream)?.place ?? '',
   }))
-  return { session, day: dayIn(session), labels: [...issued, ...waste, ...samples] }
+  return { session, day: dayIn(session), labels: [...issued, ...waste, ...vials, ...samples] }
 }

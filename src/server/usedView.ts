@@ -4,6 +4,7 @@ import type { StoresRecord } from '@/core/stores/record'
 import { usedUp } from '@/core/stores/usedUp'
 import { readEntries } from '@/data/entries'
 import { settingOutView, type NamedBottle } from './settingOut'
+import { isOver } from './sessions'
 import { planOfSession, type StoresSession } from './stores'
 
 /** What became of one thing that was issued. */
@@ -23,6 +24,8 @@ export interface UsedRow {
 
 export interface UsedView {
   session: Omit<StoresSession, 'plan'>
+  /** True when nothing is charged any more: the session is over, or all benches are done. */
+  over: boolean
   rows: UsedRow[]
 }
 
@@ -31,15 +34,17 @@ export async function usedView(id: string, lab: Lab): Promise<UsedView> {
   const { session, rows, records } = await settingOutView(id, lab)
   const [plan, entries] = await Promise.all([planOfSession(id), readEntries(session.groups.map(({ run }) => run))])
   const units = Object.fromEntries(rows.map(({ item, unit }) => [item.slice(0, -unit.length - 1), unit]))
+  const states = session.groups.map(({ run, scale }) => foldRun(plan, scale, entries[run] ?? []))
   const used = usedUp(
     plan,
-    session.groups.map(({ run, scale }) => ({ scale, charged: foldRun(plan, scale, entries[run] ?? []).charged })),
+    states.map(({ charged }, index) => ({ scale: session.groups[index]!.scale, charged })),
     units,
   )
   const of = <K extends 'tick' | 'settled'>(kind: K, item: string) =>
     records.find((record): record is StoresRecord<K> => record.kind === kind && record.item === item)
   return {
     session,
+    over: (await isOver(id)) || (states.length > 0 && states.every(({ now, steps }) => now === steps.length)),
     rows: rows
       .filter(({ madeIn, tap }) => madeIn === null && !tap)
       .map(({ item, name, unit, from }) => {

@@ -7,9 +7,11 @@ import { withGraver } from '@/reference/graver'
 import { measuresFor } from '@/server/measures'
 import { benchHere } from '@/server/actor'
 import { UnreadableDocument } from '@/server/documents'
+import { preparedFor } from '@/server/prepared'
 import { viewRun } from '@/server/runs'
 import { SafetyParts } from '@/ui/desk/SafetyParts'
 import { Bench } from '@/ui/bench/Bench'
+import { Prepared } from '@/ui/bench/Prepared'
 import { CodeForm } from '@/ui/bench/CodeForm'
 import { LateEntries } from '@/ui/bench/LateEntries'
 import { Entry } from '@/ui/frame/Entry'
@@ -34,7 +36,12 @@ export default async function BenchPage() {
     const measures = measuresFor(plan)
     const safety = <SafetyParts plan={scaled} measures={measures} graver={graver} heading={(words) => <h2>{words}</h2>} />
     const shown = { run, bench: number, members, scale, plan, entries, zone, lab, readCode, figures, cautions, safety, measures }
-    return <Bench key={run} {...shown} reading={bench.state === 'reading'} now={new Date().getTime()} />
+    const prepared = await preparedFor(run, number, plan, lab)
+    return (
+      <Prepared value={prepared}>
+        <Bench key={run} {...shown} reading={bench.state === 'reading'} now={new Date().getTime()} />
+      </Prepared>
+    )
   }
   return (
     <Opening title={bench ? 'This session is over' : 'Which bench is this?'}>

@@ -5,7 +5,12 @@ import { censoredFit, loggedTimes, usualTogether, type GroupTimes } from './logg
 import { stepMinutes } from './stepMinutes'
 import { signingMinutes, stationsOf, tasksOf } from './tasksOf'
 
-const step = (id: string) => acetanilide.steps.find((each) => each.id === id)!
+/** A step without the spans that its author has said. */
+const step = (id: string) => {
+  const found = acetanilide.steps.find((each) => each.id === id)!
+  const { minutes: _minutes, ...plain } = found
+  return plain as typeof found
+}
 const minute = 60_000
 /** A group that ended these steps so many minutes after it began, and was last seen then. */
 const group = (ended: Record<string, number>, lastAt = Math.max(...Object.values(ended))): GroupTimes => ({

@@ -16,9 +16,11 @@ export interface WillNotFinish {
 
 /** It is said so long before the last moment at which anything can still be changed. */
 export const saidBeforeMin = 30
+/** With less than this to spare it hardly fits. */
+const littleMin = 10
 
 /**
- * Whether a group will be done when the room closes. It is *late* when its usual minutes no longer fit, and *tight* when they still do but half an hour later it would be too late to stop somewhere
+ * Whether a group will be done when the room closes. It is *late* when its usual minutes no longer fit, and *tight* when they hardly do and half an hour later it would be too late to stop somewhere
  * or to leave something out. Null where neither is so.
  * @param left the steps that it has not ended, in their order
  * @param into minutes that it has spent in the first of them
@@ -43,8 +45,7 @@ export function willNotFinish(
   const without = doneMin - leaveOut.reduce((sum, { minutes }) => sum + minutes, 0)
   const soonest = Math.min(safe[0]?.atMin ?? doneMin, without)
   const late = doneMin > closesMin
-  const tight =
-    soonest < doneMin && soonest + saidBeforeMin > closesMin && doneMin + saidBeforeMin > closesMin + (doneMin - soonest)
+  const tight = closesMin - doneMin < littleMin && soonest < doneMin && soonest + saidBeforeMin > closesMin
   if (!late && !tight) return null
   return {
     level: late ? 'late' : 'tight',

@@ -12,6 +12,7 @@ import { later } from './later'
 import { RunId } from './others'
 import { useAsk } from './useAsk'
 
+const Vials = later(() => import('./Vials').then((module) => module.Vials))
 const FromInstrument = later(() => import('./FromInstrument').then((module) => module.FromInstrument))
 
 type Closure = 'with cap' | 'without cap'
@@ -61,6 +62,16 @@ export function EnterNumber({ run, state, due, write }: Props) {
             </button>
           ))}
         </div>
+      )}
+      {due.slot === 'empty' && (
+        <Vials
+          decimals={due.decimals}
+          onTake={(mass, capped) => {
+            setText(mass)
+            setClosure(capped ? 'with cap' : 'without cap')
+            setProblem(undefined)
+          }}
+        />
       )}
       <ReadingField
         label={due.label}

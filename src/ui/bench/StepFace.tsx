@@ -14,6 +14,7 @@ import { printed } from '@/core/words/words'
 import { State } from '../figures/State'
 import { clockTime } from '../time'
 import { Cautions } from './Cautions'
+import { WastePlaces } from './WastePlaces'
 import { later } from './later'
 import { useOurFigures } from './useOurFigures'
 
@@ -125,6 +126,7 @@ export function StepFace({
           </span>
         </div>
       )}
+      <WastePlaces step={step.id} />
       <Cautions run={run} step={step} planned={cautions} />
       {step.kind === 'pause' && printed(step.meanwhile) && (
         <p className="text">

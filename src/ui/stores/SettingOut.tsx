@@ -11,6 +11,7 @@ import { ByBench } from './ByBench'
 import { SetLine } from './SetLine'
 import type { SettingOutShown, SetRowShown } from './shown'
 import { recordOf, useRecords } from './useRecords'
+import { WeighedVials } from './WeighedVials'
 
 interface Props {
   view: SettingOutShown
@@ -112,6 +113,11 @@ export function SettingOut({ view, mayWrite, who }: Props) {
                 </ul>
               </section>
             ))}
+          <WeighedVials
+            records={records}
+            groups={session.groups}
+            onWrite={mayWrite ? (name, body) => write('tare', name, body) : undefined}
+          />
           <Things
             things={things}
             records={records}

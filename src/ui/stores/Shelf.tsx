@@ -15,9 +15,10 @@ import { OwnSubstance } from '../desk/OwnSubstance'
 import { SubstancePicker } from '../desk/SubstancePicker'
 import { formText } from '../figures/formText'
 import { clockTime, longDay } from '../time'
+import { BottleLabel } from './BottleLabel'
 
-/** A bottle, and how many groups it serves in each published preparation. */
-type ServingBottle = Bottle & { serves: { title: string; groups: number }[] }
+/** A bottle, how many groups it serves in each published preparation, and what speaks against using it today. */
+type ServingBottle = Bottle & { serves: { title: string; groups: number }[]; against: string[] }
 
 interface Props {
   course: string
@@ -70,6 +71,37 @@ export function Shelf({ course, bottles, unreadable, mayWrite, zone }: Props) {
                 <th scope="row">
                   {bottle.substance}
                   <small className="quiet"> {formText(bottle.form)}</small>
+                  {bottle.lot && <small className="quiet"> lot {bottle.lot}</small>}
+                  {bottle.openedOn && <small className="quiet"> opened {bottle.openedOn}</small>}
+                  {bottle.standard && (
+                    <small className="quiet">
+                      {' '}
+                      titre {bottle.standard.molPerL} mol/L, {bottle.standard.on}
+                    </small>
+                  )}
+                  {bottle.against.map((why) => (
+                    <small key={why} className="doubt">
+                      {' '}
+                      {why}
+                    </small>
+                  ))}
+                  {mayWrite && (
+                    <details>
+                      <summary aria-label={`Label and use of ${bottle.substance}`}>Label and use</summary>
+                      <BottleLabel
+                        key={bottle.changedAt}
+                        bottle={bottle}
+                        onAbout={(about) =>
+                          void send(() =>
+                            call(`/api/bottles/${bottle.id}`, 'PATCH', { left: bottle.left, place: bottle.place, about }),
+                          )
+                        }
+                        onMove={(kind, by, reason) =>
+                          send(() => call(`/api/bottles/${bottle.id}/moves`, 'POST', { kind, by, reason }))
+                        }
+                      />
+                    </details>
+                  )}
                 </th>
                 <td className="n fig">
                   {mayWrite ? (

@@ -74,7 +74,7 @@ export function Waste({ session, zone, rows: first, mayWrite }: Props) {
                 {row.holds.length > 0 && <span className="quiet">: {row.holds.join(', ')}</span>}
               </p>
               <p>
-                {row.count} × {row.sizeL} L, {row.liquidML >= row.solidG ? 'bottle or can for liquids' : 'tub with a lid'},{' '}
+                {row.count} × {row.sizeL} L, {row.stream === 'solid' ? 'tub with a lid' : 'bottle or can for liquids'},{' '}
                 {row.place ? row.place : <span className="doubt">nobody has said where it stands in this room</span>}
               </p>
               {row.neutralise && (

@@ -1,0 +1,145 @@
+'use client'
+
+import { useState } from 'react'
+import { Button } from 'react-bootstrap'
+import type { Bottle, BottleAbout } from '@/core/stores/bottle'
+import { readNumber } from '@/core/quantity/readQuantity'
+import { TextField } from '../desk/fields'
+
+interface Props {
+  bottle: Bottle
+  onAbout: (about: BottleAbout) => void
+  onMove: (kind: 'distilled' | 'thrown away' | 'filled' | 'charged', by: number, reason: string) => Promise<boolean>
+}
+
+const ways = [
+  ['charged', 'used', -1],
+  ['distilled', 'lost when it was distilled', -1],
+  ['thrown away', 'thrown away', -1],
+  ['filled', 'filled up by', 1],
+] as const
+
+/** What the label of a bottle says, and what was done with what is in it. */
+export function BottleLabel({ bottle, onAbout, onMove }: Props) {
+  const { lot, openedOn, expiresOn, peroxideTestBy, standard } = bottle
+  const about: BottleAbout = {
+    ...(lot ? { lot } : {}),
+    ...(openedOn ? { openedOn } : {}),
+    ...(expiresOn ? { expiresOn } : {}),
+    ...(peroxideTestBy ? { peroxideTestBy } : {}),
+    ...(standard ? { standard } : {}),
+  }
+  const put = (key: keyof BottleAbout, value: unknown) => {
+    const { [key]: _before, ...rest } = about
+    onAbout(value === '' || value === undefined ? rest : { ...rest, [key]: value })
+  }
+  const day = (key: 'openedOn' | 'expiresOn' | 'peroxideTestBy', label: string) => (
+    <label>
+      {label}
+      <input
+        type="date"
+        className="form-control form-control-sm"
+        aria-label={`${label} of ${bottle.substance}`}
+        defaultValue={bottle[key] ?? ''}
+        onBlur={(event) => event.currentTarget.value !== (bottle[key] ?? '') && put(key, event.currentTarget.value)}
+      />
+    </label>
+  )
+  const [kind, setKind] = useState<(typeof ways)[number][0]>('charged')
+  const [by, setBy] = useState('')
+  const [reason, setReason] = useState('')
+  const [titre, setTitre] = useState(standard ? String(standard.molPerL) : '')
+  const [titredOn, setTitredOn] = useState(standard?.on ?? '')
+  const [problem, setProblem] = useState<string>()
+  const move = async () => {
+    const read = readNumber(by)
+    if (!read.ok || read.value.value <= 0) return setProblem(`Write how many ${bottle.left.unit}, for example 25.`)
+    setProblem(undefined)
+    const sign = ways.find(([each]) => each === kind)![2]
+    if (await onMove(kind, sign * read.value.value, reason.trim())) setBy('')
+  }
+  const standardise = () => {
+    const read = readNumber(titre)
+    if (!read.ok || read.value.value <= 0 || titredOn === '')
+      return setProblem('A titre is a strength in mol/L with the day, for example 0.0987.')
+    setProblem(undefined)
+    put('standard', { molPerL: read.value.value, on: titredOn })
+  }
+  return (
+    <div className="bottle-label">
+      <div className="line-editor">
+        <TextField label="lot" value={lot ?? ''} onText={(text) => put('lot', text)} />
+        {day('openedOn', 'opened on')}
+        {day('expiresOn', 'expires on')}
+        {day('peroxideTestBy', 'peroxide test due')}
+        {bottle.form.kind === 'solution' && (
+          <>
+            <label>
+              titre, mol/L
+              <input
+                className="form-control form-control-sm"
+                value={titre}
+                onChange={(event) => setTitre(event.currentTarget.value)}
+              />
+            </label>
+            <label>
+              found on
+              <input
+                type="date"
+                className="form-control form-control-sm"
+                value={titredOn}
+                onChange={(event) => setTitredOn(event.currentTarget.value)}
+              />
+            </label>
+            <Button variant="quiet" size="sm" onClick={standardise}>
+              Write the titre
+            </Button>
+          </>
+        )}
+      </div>
+      <div className="line-editor">
+        <label>
+          what was done
+          <select
+            className="form-select form-select-sm"
+            aria-label={`what was done with ${bottle.substance}`}
+            value={kind}
+            onChange={(event) => setKind(event.currentTarget.value as typeof kind)}
+          >
+            {ways.map(([each, words]) => (
+              <option key={each} value={each}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          {bottle.left.unit}
+          <input
+            className="form-control form-control-sm"
+            aria-label={`how many ${bottle.left.unit} of ${bottle.substance}`}
+            value={by}
+            onChange={(event) => setBy(event.currentTarget.value)}
+          />
+        </label>
+        <label>
+          why
+          <input
+            className="form-control form-control-sm"
+            maxLength={200}
+            value={reason}
+            onChange={(event) => setReason(event.currentTarget.value)}
+          />
+        </label>
+        <Button variant="quiet" size="sm" onClick={() => void move()}>
+          Write it down
+        </Button>
+      </div>
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+    </div>
+  )
+}
