@@ -19,6 +19,7 @@ import { appendEntries } from '@/data/entries'
 import { migrate } from '@/data/migrate'
 import { college } from '@/demo/college'
 import { benchResults } from './benchResults'
+import { benchStores } from './benchStores'
 import { build } from './build'
 import { stopAll, stopAllOnSignals } from './child'
 import { clearLeftOver } from './leftOver'
@@ -84,6 +85,7 @@ export async function bench(): Promise<void> {
   stopAllOnSignals()
   await clearLeftOver('bench')
   benchResults(report)
+  benchStores(report, timed)
   const long = longPlan(30, 40)
   let toggle = false
   report(

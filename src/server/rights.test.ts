@@ -21,6 +21,7 @@ const expected: Record<CourseRole, Right[]> = {
     'plan.read',
     'plan.write',
     'shelf.write',
+    'timetable.write',
     'lab.write',
     'session.read',
     'session.write',
@@ -37,6 +38,7 @@ const expected: Record<CourseRole, Right[]> = {
   ],
   demonstrator: [
     'plan.read',
+    'timetable.write',
     'session.read',
     'code.read',
     'code.write',
@@ -47,7 +49,7 @@ const expected: Record<CourseRole, Right[]> = {
     'file.describe',
     'approve',
   ],
-  stores: ['plan.read', 'shelf.write', 'session.read'],
+  stores: ['plan.read', 'shelf.write', 'timetable.write', 'session.read'],
   reader: ['plan.read', 'results.read', 'file.read'],
 }
 

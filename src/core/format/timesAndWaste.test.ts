@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
-import { acetanilide } from '@/test-support/plans'
+import { acetanilide as said } from '@/test-support/plans'
 import { comparePlans } from '../edit/comparePlans'
 import { scalePlan } from '../edit/scalePlan'
 import { lengthOf } from '../plan/duration'
@@ -9,6 +9,14 @@ import type { Plan, Step } from '../plan/plan'
 import { planSchema } from '../plan/planSchema'
 import { checkPlan, readPlanFile, writePlanFile } from './planFile'
 
+/** Without the spans and safe stops that its author has said. */
+const acetanilide: Plan = {
+  ...said,
+  steps: said.steps.map((step) => {
+    const { minutes: _minutes, safeStop: _stop, ...plain } = step
+    return plain as Step
+  }),
+}
 const stepIn = (plan: Plan, id: string): Step => plan.steps.find((step) => step.id === id)!
 const withStep = (id: string, part: Record<string, unknown>) => changeStep(acetanilide, id, part)
 

@@ -2,7 +2,7 @@ import { scalePlan } from '../edit/scalePlan'
 import { lineName } from '../plan/lineName'
 import { dispensedAs, isCharged, type Form, type Plan } from '../plan/plan'
 import { deviceOf } from '../quantity/device'
-import { chargedLines, dispensed, reactionTable } from '../reaction/reactionTable'
+import { chargedLines, dispensed, reactionTable, type ComputedLine } from '../reaction/reactionTable'
 import type { Substance } from '../substance/substance'
 import { stuffOf } from './bottle'
 
@@ -64,9 +64,12 @@ export function settingOut(sessions: readonly ToSetOut[], spare: number = usualS
   const unsaid: Unsaid[] = []
   for (const { id: session, plan, groups } of sessions) {
     const without = new Set<string>()
+    // Benches at one scale need the same: it is worked out once.
+    const atScale = new Map<number, ComputedLine[]>()
     for (const { bench, scale } of groups) {
-      const scaled = scalePlan(plan, scale)
-      for (const computed of chargedLines(reactionTable(scaled))) {
+      const lines = atScale.get(scale) ?? chargedLines(reactionTable(scalePlan(plan, scale)))
+      atScale.set(scale, lines)
+      for (const computed of lines) {
         const { line, substance } = computed
         const measured = dispensed(computed)
         if (!measured) {

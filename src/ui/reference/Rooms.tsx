@@ -40,7 +40,15 @@ export function Rooms({ rooms, mayWrite, onChange }: Props) {
       ))}
       {mayWrite && (
         <div className="line-editor">
-          <TextField label="another room, as sessions name it" value={name} onText={setName} />
+          <label>
+            another room, as sessions name it
+            <input
+              className="form-control form-control-sm"
+              maxLength={80}
+              value={name}
+              onChange={(event) => setName(event.currentTarget.value)}
+            />
+          </label>
           <Button
             variant="quiet"
             size="sm"

@@ -33,7 +33,7 @@ export function TimetableNotes(props: Props) {
     <aside className="margin timetable-notes" aria-label="About the timetable">
       {unsaid.length > 0 && (
         <section>
-          <h3 className="doubt">How many are there?</h3>
+          <h2 className="doubt">How many are there?</h2>
           <p>
             Nobody has said it of {unsaid.map(({ name }) => name).join(', ')}. It is counted as if nobody waited there. Say it
             above for today, or at the laboratory for good.
@@ -59,7 +59,7 @@ function Bottleneck({ found, laid, clock, closesMin }: Props & { found: Outlook 
   if (!worst || worst.queuedMin < 1) {
     return (
       <section>
-        <h3>Nobody waits long</h3>
+        <h2>Nobody waits long</h2>
         <p>
           {'group' in bound.by
             ? `The work of one group takes until ${clock(bound.minutes)} by itself: no apparatus shortens it.`
@@ -72,7 +72,7 @@ function Bottleneck({ found, laid, clock, closesMin }: Props & { found: Outlook 
   const from = worst.queue.findIndex((each) => each > 0.5)
   return (
     <section>
-      <h3>The {laid.stations[most]!.name} holds the class up</h3>
+      <h2>The {laid.stations[most]!.name} holds the class up</h2>
       <p>
         {from >= 0 && `There is a queue from about ${clock(from * pieceMin)}, `}of up to {longest.toFixed(1)} groups; all together
         stand there for {Math.round(worst.queuedMin)} min, and it is in use for {percent(worst.busy)} of the session.
@@ -117,7 +117,7 @@ const heads: Record<Offer['free'], string> = {
 function Offers({ offers, laid, clock, groups, titles, onTell, found }: Props & { offers: readonly Offer[]; found: Outlook }) {
   return (
     <section>
-      <h3>What else could be told</h3>
+      <h2>What else could be told</h2>
       {offers.map((offer) => (
         <p key={offer.free}>
           <b>{heads[offer.free]}:</b> {offerWords(offer, laid, groups, titles, clock)}. Ends {clock(offer.lastMin)},{' '}
@@ -161,7 +161,7 @@ function Heat({ found, steps, titles, clock, closesMin }: Props & { found: Outlo
   if (heated.length === 0) return null
   return (
     <section>
-      <h3>Last moment for the heat</h3>
+      <h2>Last moment for the heat</h2>
       {heated.map(({ id }) => (
         <p key={id}>
           <b>{titles[id]}:</b> {clock(Math.max(0, closesMin - found.simulated.steps[id]!.toEndMin))}. Of those who begin then,
@@ -176,7 +176,7 @@ function Stops({ found, steps, titles }: Props & { found: Outlook }) {
   const safe = steps.filter((step) => step.safeStop || step.kind === 'pause')
   return (
     <section>
-      <h3>Where the day can part</h3>
+      <h2>Where the day can part</h2>
       {safe.length === 0 && <p>The plan names no step after which one can stop.</p>}
       {safe.map((step) => (
         <p key={step.id}>
@@ -194,7 +194,7 @@ function Minutes({ steps, titles, logged }: Props) {
   const count = (kind: string) => from.filter(({ minutes }) => minutes.from === kind).length
   return (
     <section>
-      <h3>Where the minutes come from</h3>
+      <h2>Where the minutes come from</h2>
       <p>
         {logged.classes > 0
           ? `${count('log')} steps from ${logged.groups} groups of ${logged.classes} earlier ${logged.classes === 1 ? 'class' : 'classes'}, ${count('plan')} from spans in the plan, ${count('assumed')} from its usual minutes with an assumed span.`
