@@ -82,9 +82,16 @@ export function spareIn(records: readonly StoresRecord[]): number {
 export const dayIn = ({ startsAt, zone }: Pick<SessionHead, 'startsAt' | 'zone'>): string =>
   new Intl.DateTimeFormat('en-CA', { timeZone: zone }).format(new Date(startsAt))
 
-const named = ({ id, place, lot, left }: Bottle): NamedBottle => ({
+const named = ({ id, place, lot, left, standard }: Bottle): NamedBottle => ({
   id,
-  words: [place, lot && `lot ${lot}`, `${left.value} ${left.unit} left`].filter(Boolean).join(', '),
+  words: [
+    place,
+    lot && `lot ${lot}`,
+    standard && `titre ${standard.molPerL} mol/L of ${standard.on}`,
+    `${left.value} ${left.unit} left`,
+  ]
+    .filter(Boolean)
+    .join(', '),
 })
 
 function rowOf(need: Need, bottles: readonly Bottle[], day: string): SetRow {
@@ -110,13 +117,19 @@ function rowOf(need: Need, bottles: readonly Bottle[], day: string): SetRow {
     unknown: picked.unknown,
     tap,
     fetched: source ? { name: `${substance.name} ${strengthText(source.form)}`.trim(), unit: source.unit } : null,
-    solution: solution && unit === 'mL' && ready.short > 0 ? solutionOf(need, issue) : null,
+    solution: solution && unit === 'mL' && ready.short > 0 ? solutionOf(need, issue, picked.from[0]?.bottle) : null,
     label: labelOf(substance, form),
   }
 }
 
-function solutionOf({ substance, form }: Need, mL: number): SolutionRow {
-  const batch = batchOf({ substance, form }, mL, stockFor(substance, form))
+/** How a solution is made; from the purity and the water of the bottle that is taken, where one is. */
+function solutionOf({ substance, form }: Need, mL: number, from?: Bottle): SolutionRow {
+  const stock = stockFor(substance, form)
+  const batch = batchOf(
+    { substance, form },
+    mL,
+    stock && from && from.form.kind === stock.from.kind ? { ...stock, from: from.form } : stock,
+  )
   return 'why' in batch ? batch : { ...batch, mixing: mixingWords[batch.order] }
 }
 

@@ -9,15 +9,20 @@ import { TextField } from '../desk/fields'
 interface Props {
   bottle: Bottle
   onAbout: (about: BottleAbout) => void
-  onMove: (kind: 'distilled' | 'thrown away' | 'filled' | 'charged', by: number, reason: string) => Promise<boolean>
+  onMove: (kind: (typeof ways)[number][0], by: number, reason: string) => Promise<boolean>
 }
 
+/** What may be done with what is in a bottle: its words, and by how much it becomes more for what was typed. */
 const ways = [
-  ['charged', 'used', -1],
-  ['distilled', 'lost when it was distilled', -1],
-  ['thrown away', 'thrown away', -1],
-  ['filled', 'filled up by', 1],
+  ['charged', 'used', (typed: number) => -typed],
+  ['distilled', 'distilled first, recovered', (typed: number, left: number) => typed - left],
+  ['thrown away', 'thrown away', (typed: number) => -typed],
+  ['filled', 'filled up by', (typed: number) => typed],
+  ['counted', 'counted again, left', (typed: number, left: number) => typed - left],
 ] as const
+
+/** What cannot be taken back by itself is written down with a reason. */
+const needsReason = ['counted', 'thrown away']
 
 /** What the label of a bottle says, and what was done with what is in it. */
 export function BottleLabel({ bottle, onAbout, onMove }: Props) {
@@ -53,10 +58,13 @@ export function BottleLabel({ bottle, onAbout, onMove }: Props) {
   const [problem, setProblem] = useState<string>()
   const move = async () => {
     const read = readNumber(by)
-    if (!read.ok || read.value.value <= 0) return setProblem(`Write how many ${bottle.left.unit}, for example 25.`)
+    if (!read.ok || read.value.value < 0) return setProblem(`Write how many ${bottle.left.unit}, for example 25.`)
+    if (needsReason.includes(kind) && reason.trim() === '') return setProblem('Say why, for example: spilt.')
+    const change = ways.find(([each]) => each === kind)![2](read.value.value, bottle.left.value)
+    if (kind === 'distilled' && change > 0)
+      return setProblem(`Only ${bottle.left.value} ${bottle.left.unit} were in it: no more can be recovered.`)
     setProblem(undefined)
-    const sign = ways.find(([each]) => each === kind)![2]
-    if (await onMove(kind, sign * read.value.value, reason.trim())) setBy('')
+    if (await onMove(kind, Number(change.toPrecision(12)), reason.trim())) setBy('')
   }
   const standardise = () => {
     const read = readNumber(titre)

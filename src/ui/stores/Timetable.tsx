@@ -20,6 +20,7 @@ import { TimetableNotes } from './TimetableNotes'
 import { TimetablePicture, type RowShown } from './TimetablePicture'
 import { TimetableTable } from './TimetableTable'
 import { useOutlook } from './useOutlook'
+import { useRefresh } from './useRefresh'
 
 export interface TimetableShown {
   session: SessionShown
@@ -41,6 +42,8 @@ export function Timetable({ view, mayWrite, now: loadedAt }: { view: TimetableSh
   const [problem, setProblem] = useState<string>()
   const [asTable, setAsTable] = useState(false)
   const now = useNow(loadedAt)
+  // Only what really happened comes anew: what is told is written here, and stays as it stands on the page.
+  useRefresh(30_000, loadedAt >= Date.parse(session.startsAt) && loadedAt <= Date.parse(session.endsAt))
   const stations = useMemo(
     () => view.stations.map(({ name }) => ({ name, count: countOf(day, name) ?? view.usual[name] ?? null })),
     [view, day],

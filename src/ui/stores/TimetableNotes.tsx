@@ -77,23 +77,10 @@ function Bottleneck({ found, laid, clock, closesMin }: Props & { found: Outlook 
         {from >= 0 && `There is a queue from about ${clock(from * pieceMin)}, `}of up to {longest.toFixed(1)} groups; all together
         stand there for {Math.round(worst.queuedMin)} min, and it is in use for {percent(worst.busy)} of the session.
       </p>
-      <div
-        className="queue-bars"
-        role="img"
-        aria-label={`Groups in the queue of the ${laid.stations[most]!.name}, by the clock: ${worst.queue.flatMap((each, index) => (index % 6 === 0 ? [`${clock(index * pieceMin)} ${each.toFixed(1)}`] : [])).join(', ')}`}
-      >
-        {worst.queue.map((each, index) => (
-          <span
-            key={index}
-            style={{ height: `${Math.round((36 * each) / Math.max(1, longest))}px` }}
-            title={`${each.toFixed(1)} groups at ${clock(index * pieceMin)}`}
-          />
-        ))}
-      </div>
-      <div className="queue-clock">
-        <span>{clock(0)}</span>
-        <span>{clock(closesMin)}</span>
-      </div>
+      {simulated.stations.map(
+        ({ queue, queuedMin }, station) =>
+          queuedMin >= 1 && <Queue key={station} name={laid.stations[station]!.name} {...{ queue, longest, clock, closesMin }} />,
+      )}
       {found.more.map(({ station, allDone, lastMin }) => (
         <p key={station}>
           One more {laid.stations[station]!.name}: usually done at {clock(lastMin)}, all in time in {percent(allDone)} of the
@@ -105,6 +92,37 @@ function Bottleneck({ found, laid, clock, closesMin }: Props & { found: Outlook 
         <p className="late">Whoever goes first, with these minutes it cannot end before {clock(bound.minutes)}.</p>
       )}
     </section>
+  )
+}
+
+/** How many stand in the queue of a station, by the clock. */
+function Queue({
+  name,
+  queue,
+  longest,
+  clock,
+  closesMin,
+}: { name: string; queue: readonly number[]; longest: number } & Pick<Props, 'clock' | 'closesMin'>) {
+  const words = queue.flatMap((each, index) => (index % 6 === 0 ? [`${clock(index * pieceMin)} ${each.toFixed(1)}`] : []))
+  return (
+    <>
+      <p className="queue-of">
+        queue at the {name}, up to {Math.max(...queue).toFixed(1)}
+      </p>
+      <div className="queue-bars" role="img" aria-label={`Groups in the queue of the ${name}, by the clock: ${words.join(', ')}`}>
+        {queue.map((each, index) => (
+          <span
+            key={index}
+            style={{ height: `${Math.round((36 * each) / Math.max(1, longest))}px` }}
+            title={`${each.toFixed(1)} groups at ${clock(index * pieceMin)}`}
+          />
+        ))}
+      </div>
+      <div className="queue-clock">
+        <span>{clock(0)}</span>
+        <span>{clock(closesMin)}</span>
+      </div>
+    </>
   )
 }
 

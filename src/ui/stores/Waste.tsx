@@ -9,6 +9,7 @@ import { call } from '../call'
 import { State } from '../figures/State'
 import { clockTime } from '../time'
 import { amountText } from './amount'
+import { useRefresh } from './useRefresh'
 
 export interface WasteShown {
   stream: string
@@ -31,11 +32,15 @@ interface Props {
   zone: string
   rows: WasteShown[]
   mayWrite: boolean
+  /** True while the benches are at work: then the containers fill. */
+  on: boolean
 }
 
 /** The containers of a session: what comes in, where they stand, how full they are by now, what must not meet in them, and what came back. */
-export function Waste({ session, zone, rows: first, mayWrite }: Props) {
-  const [rows, setRows] = useState(first)
+export function Waste({ session, zone, rows: first, mayWrite, on }: Props) {
+  const [written, setWritten] = useState<Record<string, StoresRecord<'waste'>>>({})
+  const rows = first.map((row) => ({ ...row, back: written[row.stream] ?? row.back }))
+  useRefresh(20_000, on)
   const [problem, setProblem] = useState<string>()
   const write = async (stream: string, litres: number, note: string) => {
     setProblem(undefined)
@@ -45,8 +50,8 @@ export function Waste({ session, zone, rows: first, mayWrite }: Props) {
         item: stream,
         body: { litres, note },
       })
-      const back = records.find((each): each is StoresRecord<'waste'> => each.kind === 'waste' && each.item === stream) ?? null
-      setRows((all) => all.map((row) => (row.stream === stream ? { ...row, back } : row)))
+      const back = records.find((each): each is StoresRecord<'waste'> => each.kind === 'waste' && each.item === stream)
+      if (back) setWritten((all) => ({ ...all, [stream]: back }))
     } catch (error) {
       setProblem((error as Error).message)
     }

@@ -13,6 +13,8 @@ export default async function WastePage({ params }: { params: Promise<{ session:
   const { session: id } = await params
   const { actor, course, courses, frame, may } = await visitor(`/stores/${id}/waste`, 'session.read', () => subjectOfSession(id))
   const { session, rows, unplaced, none } = await orNotFound(() => wasteView(id, course.lab))
+  const now = new Date().toISOString()
+  const isOn = session.startsAt <= now && now <= session.endsAt
   return (
     <Frame place="stores" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
       <main className="page-only">
@@ -32,7 +34,7 @@ export default async function WastePage({ params }: { params: Promise<{ session:
             The plan puts into no container: {unplaced.join(', ')}. What reacts or boils off needs none; the rest does.
           </p>
         )}
-        <Waste session={id} zone={session.zone} rows={rows} mayWrite={may('shelf.write')} />
+        <Waste session={id} zone={session.zone} rows={rows} mayWrite={may('shelf.write')} on={isOn} />
         <p className="quiet">
           Local rules and the qualified person in charge decide what goes where. Amounts are those of what was charged: nothing is
           taken off for what reacts, evaporates or is kept.

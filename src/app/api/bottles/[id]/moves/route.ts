@@ -10,7 +10,7 @@ export const POST = route(
     subject: ({ id }: { id: string }) => subjectOfBottle(id),
     body: object({
       kind: string()
-        .oneOf(['came back', 'charged', 'distilled', 'thrown away', 'filled'] as const, 'Say what was done with it.')
+        .oneOf(['came back', 'charged', 'distilled', 'thrown away', 'filled', 'counted'] as const, 'Say what was done with it.')
         .required('Say what was done with it.'),
       by: number()
         .typeError('How much it became more or less is a number.')
