@@ -1,50 +1,18 @@
 import type { Lab } from '@/core/lab/lab'
-import { batchOf, batches, fetchedFor, mixingWords, type Batch } from '@/core/stores/batch'
+import { batchOf, batches, fetchedFor, mixingWords } from '@/core/stores/batch'
 import { orderList, type Ahead, type ToOrder } from '@/core/stores/orderList'
-import { settingOut, usualSpare, type Need, type Share, type Unsaid } from '@/core/stores/settingOut'
+import type { NamedBottle, SetRow, SolutionRow } from '@/core/stores/setRow'
+import { settingOut, usualSpare, type Need, type Unsaid } from '@/core/stores/settingOut'
 import { pickFor } from '@/core/stores/stock'
 import { thingsFor, type Thing } from '@/core/stores/things'
 import type { Bottle } from '@/core/stores/bottle'
 import type { StoresRecord } from '@/core/stores/record'
 import { strengthText } from '@/core/plan/lineName'
-import { labelOf, type Label } from '@/reference/labels'
 import { stockFor } from '@/reference/solutions'
 import { listBottles } from './bottles'
 import { UnreadableDocument } from './documents'
 import { sessionsBetween, type SessionHead } from './sessions'
 import { countsFor, dayPlanOf, storesRecords, storesSession, type StoresSession } from './stores'
-
-/** A bottle as it is named where something is taken from it. */
-export interface NamedBottle {
-  id: string
-  /** Place, lot and what is left. */
-  words: string
-}
-
-/** One thing to weigh, measure or make up. */
-export interface SetRow {
-  item: string
-  name: string
-  strength: string
-  unit: 'g' | 'mL'
-  sum: number
-  issue: number
-  shares: Share[]
-  madeIn: string | null
-  from: (NamedBottle & { take: number })[]
-  not: (NamedBottle & { why: string[] })[]
-  short: number
-  unknown: boolean
-  /** From the tap or the still: no bottle is looked for. */
-  tap: boolean
-  /** What is fetched in its place, where it is made up here; bottles and what is missing are then of that. */
-  fetched: { name: string; unit: 'g' | 'mL' } | null
-  solution: SolutionRow | null
-  label: Label
-}
-
-/** How a solution is made up, or why that cannot be said. */
-export type SolutionRow = (Batch & { mixing: string }) | { why: string }
 
 export interface SettingOutView {
   session: Omit<StoresSession, 'plan'>
@@ -118,7 +86,6 @@ function rowOf(need: Need, bottles: readonly Bottle[], day: string): SetRow {
     tap,
     fetched: source ? { name: `${substance.name} ${strengthText(source.form)}`.trim(), unit: source.unit } : null,
     solution: solution && unit === 'mL' && ready.short > 0 ? solutionOf(need, issue, picked.from[0]?.bottle) : null,
-    label: labelOf(substance, form),
   }
 }
 

@@ -1,6 +1,7 @@
 import type { Thing } from '@/core/stores/things'
 import { amountText } from './amount'
-import type { SessionShown, SetRowShown } from './shown'
+import type { SetRow } from '@/core/stores/setRow'
+import type { SessionShown } from './shown'
 
 /** What stands on the tray of each bench: its own amounts at its scale, and its things. */
 export function ByBench({
@@ -8,7 +9,7 @@ export function ByBench({
   things,
   groups,
 }: {
-  rows: readonly SetRowShown[]
+  rows: readonly SetRow[]
   things: readonly Thing[]
   groups: SessionShown['groups']
 }) {

@@ -1,8 +1,8 @@
-import type { Batch } from '@/core/stores/batch'
+import type { SolutionRow } from '@/core/stores/setRow'
 import { writeNumber } from '@/core/quantity/write'
 
 /** How a solution is made up: what to take, in what, in which order, how long it keeps. */
-export function Recipe({ solution, unit }: { solution: (Batch & { mixing: string }) | { why: string }; unit: 'g' | 'mL' }) {
+export function Recipe({ solution, unit }: { solution: SolutionRow; unit: 'g' | 'mL' }) {
   if (unit === 'g') return null
   if ('why' in solution) return <p className="recipe quiet">How it is made cannot be said: {solution.why}.</p>
   const { take, toML, vessel, how, mixing, note, keeps } = solution

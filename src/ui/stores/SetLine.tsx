@@ -5,10 +5,10 @@ import { State } from '../figures/State'
 import { clockTime } from '../time'
 import { amountText } from './amount'
 import { Recipe } from './Recipe'
-import type { SetRowShown } from './shown'
+import type { SetRow } from '@/core/stores/setRow'
 
 interface Props {
-  row: SetRowShown
+  row: SetRow
   zone: string
   tick: StoresRecord<'tick'> | undefined
   /** How much stood on the paper that was printed last. */

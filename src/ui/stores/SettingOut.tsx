@@ -9,7 +9,8 @@ import { clockTime } from '../time'
 import { amountText } from './amount'
 import { ByBench } from './ByBench'
 import { SetLine } from './SetLine'
-import type { SettingOutShown, SetRowShown } from './shown'
+import type { SetRow } from '@/core/stores/setRow'
+import type { SettingOutShown } from './shown'
 import { recordOf, useRecords } from './useRecords'
 import { WeighedVials } from './WeighedVials'
 
@@ -29,7 +30,7 @@ export function SettingOut({ view, mayWrite, who }: Props) {
   const urgent = rows.filter((row) => row.short > 0 || row.not.length > 0 || row.unknown)
   const solutions = rows.filter((row) => !urgent.includes(row) && row.solution)
   const substances = rows.filter((row) => !urgent.includes(row) && !row.solution)
-  const parts: [string, SetRowShown[]][] = [
+  const parts: [string, SetRow[]][] = [
     ['Short, or not to be used', urgent],
     ['Solutions', solutions],
     ['Substances', substances],

@@ -7,7 +7,7 @@ import { call } from '../call'
 import { State } from '../figures/State'
 import { clockTime } from '../time'
 import { amountText } from './amount'
-import type { BottleShown } from './shown'
+import type { NamedBottle } from '@/core/stores/setRow'
 
 export interface UsedShown {
   item: string
@@ -17,7 +17,7 @@ export interface UsedShown {
   charged: number
   benches: number
   unreadable: number
-  bottles: BottleShown[]
+  bottles: NamedBottle[]
   settled: StoresRecord<'settled'> | null
 }
 
