@@ -263,7 +263,11 @@ export function stockFor(
     // Strengths that differ by less than a fiftieth are one: a label rounds them.
     return strength !== null && other !== null && solvent === otherSolvent && Math.abs(other / strength - 1) < 0.02
   })
-  if (exact) return exact
+  if (exact) {
+    // What goes into what is said with every batch: the note would say it twice.
+    const { note, ...rest } = exact
+    return note === hotBase || note === acidIntoWater ? rest : exact
+  }
   const [like] = same
   if (like && JSON.stringify(like.from) !== JSON.stringify(like.form))
     return { from: like.from, ...(like.standardised ? {} : noteOf(like)) }
@@ -271,7 +275,8 @@ export function stockFor(
 }
 
 const roomC = 25
-const noteOf = ({ note, saturated }: StockSolution) => (note && !saturated ? { note } : {})
+const noteOf = ({ note, saturated }: StockSolution) =>
+  note && !saturated && note !== hotBase && note !== acidIntoWater ? { note } : {}
 
 function recipeFor(
   { form, from }: StockSolution,

@@ -183,6 +183,14 @@ describe('a session to make ready', () => {
     expect(ahead.rows[0]).toMatchObject({ stream: 'aqueous acid or base', place: 'hood 1, left', soFarL: 0 })
     expect(over.rows[0]!.soFarL).toBeGreaterThan(1)
     expect(over.rows[0]!.soFarL).toBeLessThan(3)
+    // A third of a bottle of 5 L is no reason to call anybody; from three quarters of what one may hold on somebody is called.
+    expect(over.rows[0]!.call).toBe(false)
+    const small = (sizeL: number) => ({
+      ...made.course.lab,
+      rooms: [{ name: 'North lab', stations: [], waste: [{ stream: 'aqueous acid or base' as const, place: '', sizeL }] }],
+    })
+    expect((await wasteView(finished.id, small(over.rows[0]!.soFarL / 0.9))).rows[0]!.call).toBe(true)
+    expect((await wasteView(finished.id, small(over.rows[0]!.soFarL / 0.9 / 0.74))).rows[0]!.call).toBe(false)
   })
 
   test('what was charged, against what was set out; it is settled once', async () => {

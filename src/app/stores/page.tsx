@@ -73,37 +73,39 @@ export default async function StoresPage({ searchParams }: { searchParams: Promi
           {order.length === 0 ? (
             <p>The shelf has enough of everything for the sessions above.</p>
           ) : (
-            <table className="ruled stores-table">
-              <thead>
-                <tr>
-                  <th scope="col">what</th>
-                  <th scope="col" className="n">
-                    missing
-                  </th>
-                  <th scope="col" className="n">
-                    needed in all
-                  </th>
-                  <th scope="col">there by</th>
-                  <th scope="col">first for</th>
-                </tr>
-              </thead>
-              <tbody>
-                {order.map(({ name, strength, unit, missing, needed, by, for: first, unknown }) => (
-                  <tr key={`${name} ${strength} ${unit}`}>
-                    <th scope="row">
-                      {name} <small className="quiet">{!name.startsWith(strength) && strength}</small>
+            <div className="picture-scroll" tabIndex={0} role="region" aria-label="What must be ordered">
+              <table className="ruled stores-table">
+                <thead>
+                  <tr>
+                    <th scope="col">what</th>
+                    <th scope="col" className="n">
+                      missing
                     </th>
-                    <td className="n fig">
-                      {amountText(missing, unit)}
-                      {unknown && <small className="doubt"> less what stands in another unit</small>}
-                    </td>
-                    <td className="n fig">{amountText(needed, unit)}</td>
-                    <td>{longDay(`${by}T12:00:00Z`, 'UTC')}</td>
-                    <td>{first}</td>
+                    <th scope="col" className="n">
+                      needed in all
+                    </th>
+                    <th scope="col">there by</th>
+                    <th scope="col">first for</th>
                   </tr>
-                ))}
-              </tbody>
-            </table>
+                </thead>
+                <tbody>
+                  {order.map(({ name, strength, unit, missing, needed, by, for: first, unknown }) => (
+                    <tr key={`${name} ${strength} ${unit}`}>
+                      <th scope="row">
+                        {name} <small className="quiet">{!name.startsWith(strength) && strength}</small>
+                      </th>
+                      <td className="n fig">
+                        {amountText(missing, unit)}
+                        {unknown && <small className="doubt"> less what stands in another unit</small>}
+                      </td>
+                      <td className="n fig">{amountText(needed, unit)}</td>
+                      <td>{longDay(`${by}T12:00:00Z`, 'UTC')}</td>
+                      <td>{first}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </div>
           )}
         </section>
         {together.length > 0 && (
@@ -131,30 +133,32 @@ export default async function StoresPage({ searchParams }: { searchParams: Promi
         {totals.length > 0 && (
           <section aria-label="All together">
             <h2 className="section-title">All sessions together</h2>
-            <table className="ruled stores-table">
-              <thead>
-                <tr>
-                  <th scope="col">what</th>
-                  <th scope="col" className="n">
-                    the benches need
-                  </th>
-                  <th scope="col" className="n">
-                    with spare
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {totals.map(({ name, strength, unit, sum, issue }) => (
-                  <tr key={`${name} ${strength} ${unit}`}>
-                    <th scope="row">
-                      {name} <small className="quiet">{!name.startsWith(strength) && strength}</small>
+            <div className="picture-scroll" tabIndex={0} role="region" aria-label="All sessions together, in figures">
+              <table className="ruled stores-table">
+                <thead>
+                  <tr>
+                    <th scope="col">what</th>
+                    <th scope="col" className="n">
+                      the benches need
                     </th>
-                    <td className="n fig">{amountText(sum, unit)}</td>
-                    <td className="n fig">{amountText(issue, unit)}</td>
+                    <th scope="col" className="n">
+                      with spare
+                    </th>
                   </tr>
-                ))}
-              </tbody>
-            </table>
+                </thead>
+                <tbody>
+                  {totals.map(({ name, strength, unit, sum, issue }) => (
+                    <tr key={`${name} ${strength} ${unit}`}>
+                      <th scope="row">
+                        {name} <small className="quiet">{!name.startsWith(strength) && strength}</small>
+                      </th>
+                      <td className="n fig">{amountText(sum, unit)}</td>
+                      <td className="n fig">{amountText(issue, unit)}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </div>
           </section>
         )}
       </main>

@@ -18,6 +18,7 @@ import { Odd } from './Odd'
 import { Sign, Square } from './Signs'
 import { Tell } from './Tell'
 import { ToSign } from './ToSign'
+import { WasteCalls } from './WasteCalls'
 import { WillFinish } from './WillFinish'
 
 export interface BoardProps {
@@ -56,6 +57,7 @@ export function Board({ session, plan, runs, zone, startsAt, endsAt, logged, tod
       </p>
       <Calls {...{ session, states, now, zone }} mayAnswer={maySign} onAnswered={(run, answered) => add({ [run]: answered })} />
       {maySign && <Tell session={session} states={states} onSaid={add} />}
+      <WasteCalls session={session} />
       <WillFinish {...{ states, now, startsAt, endsAt, zone, logged, today }} />
       <NowList states={states} now={now} startsAt={startsAt} />
       <button type="button" className="grid-behind no-print" aria-expanded={grid} onClick={() => setGrid(!grid)}>

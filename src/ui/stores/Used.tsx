@@ -56,90 +56,92 @@ export function Used({ session, zone, rows: first, mayWrite }: Props) {
           {problem}
         </p>
       )}
-      <table className="ruled stores-table used">
-        <thead>
-          <tr>
-            <th scope="col">what</th>
-            <th scope="col" className="n">
-              set out
-            </th>
-            <th scope="col" className="n">
-              the benches charged
-            </th>
-            <th scope="col" className="n">
-              left over
-            </th>
-            <th scope="col">then</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => {
-            const out = row.out.reduce((sum, { take }) => sum + take, 0)
-            const left = tidy(out - row.charged)
-            const [bottle] = row.bottles
-            return (
-              <tr key={row.item}>
-                <th scope="row">{row.name}</th>
-                <td className="n fig">{out > 0 ? amountText(out, row.unit) : '–'}</td>
-                <td className="n fig">
-                  {row.benches > 0 ? amountText(row.charged, row.unit) : '–'}
-                  {row.benches > 0 && <small className="quiet"> by {row.benches}</small>}
-                  {row.unreadable > 0 && (
-                    <small className="doubt"> and {row.unreadable} in another unit, without a density</small>
-                  )}
-                </td>
-                <td className="n fig">{out > 0 && left > 0 ? amountText(left, row.unit) : '–'}</td>
-                <td>
-                  {row.settled ? (
-                    <State level="good">
-                      {hows[row.settled.body.how]}, {row.settled.by}, {clockTime(row.settled.at, zone)}
-                    </State>
-                  ) : (
-                    mayWrite && (
-                      <>
-                        {out > 0 && left > 0 && (
-                          <>
+      <div className="picture-scroll" tabIndex={0} role="region" aria-label="What was used">
+        <table className="ruled stores-table used">
+          <thead>
+            <tr>
+              <th scope="col">what</th>
+              <th scope="col" className="n">
+                set out
+              </th>
+              <th scope="col" className="n">
+                the benches charged
+              </th>
+              <th scope="col" className="n">
+                left over
+              </th>
+              <th scope="col">then</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => {
+              const out = row.out.reduce((sum, { take }) => sum + take, 0)
+              const left = tidy(out - row.charged)
+              const [bottle] = row.bottles
+              return (
+                <tr key={row.item}>
+                  <th scope="row">{row.name}</th>
+                  <td className="n fig">{out > 0 ? amountText(out, row.unit) : '–'}</td>
+                  <td className="n fig">
+                    {row.benches > 0 ? amountText(row.charged, row.unit) : '–'}
+                    {row.benches > 0 && <small className="quiet"> by {row.benches}</small>}
+                    {row.unreadable > 0 && (
+                      <small className="doubt"> and {row.unreadable} in another unit, without a density</small>
+                    )}
+                  </td>
+                  <td className="n fig">{out > 0 && left > 0 ? amountText(left, row.unit) : '–'}</td>
+                  <td>
+                    {row.settled ? (
+                      <State level="good">
+                        {hows[row.settled.body.how]}, {row.settled.by}, {clockTime(row.settled.at, zone)}
+                      </State>
+                    ) : (
+                      mayWrite && (
+                        <>
+                          {out > 0 && left > 0 && (
+                            <>
+                              <Button
+                                variant="quiet"
+                                size="sm"
+                                aria-label={`${row.name}: what is left goes back`}
+                                onClick={() => void settle(row, 'back', spread(row.out, left))}
+                              >
+                                Goes back
+                              </Button>
+                              <Button
+                                variant="quiet"
+                                size="sm"
+                                aria-label={`${row.name}: what is left is thrown away`}
+                                onClick={() => void settle(row, 'away', [])}
+                              >
+                                Thrown away
+                              </Button>
+                            </>
+                          )}
+                          {out > 0 && left <= 0 && row.benches > 0 && <span className="quiet">all of it was used</span>}
+                          {out === 0 && row.benches > 0 && bottle && (
                             <Button
                               variant="quiet"
                               size="sm"
-                              aria-label={`${row.name}: what is left goes back`}
-                              onClick={() => void settle(row, 'back', spread(row.out, left))}
+                              aria-label={`${row.name}: take what was charged from the bottle`}
+                              onClick={() => void settle(row, 'charged', [{ bottle: bottle.id, amount: tidy(row.charged) }])}
                             >
-                              Goes back
+                              Take it from {bottle.words}
                             </Button>
-                            <Button
-                              variant="quiet"
-                              size="sm"
-                              aria-label={`${row.name}: what is left is thrown away`}
-                              onClick={() => void settle(row, 'away', [])}
-                            >
-                              Thrown away
-                            </Button>
-                          </>
-                        )}
-                        {out > 0 && left <= 0 && row.benches > 0 && <span className="quiet">all of it was used</span>}
-                        {out === 0 && row.benches > 0 && bottle && (
-                          <Button
-                            variant="quiet"
-                            size="sm"
-                            aria-label={`${row.name}: take what was charged from the bottle`}
-                            onClick={() => void settle(row, 'charged', [{ bottle: bottle.id, amount: tidy(row.charged) }])}
-                          >
-                            Take it from {bottle.words}
-                          </Button>
-                        )}
-                        {out === 0 && row.benches > 0 && !bottle && (
-                          <span className="doubt">no bottle of it is on the shelf</span>
-                        )}
-                      </>
-                    )
-                  )}
-                </td>
-              </tr>
-            )
-          })}
-        </tbody>
-      </table>
+                          )}
+                          {out === 0 && row.benches > 0 && !bottle && (
+                            <span className="doubt">no bottle of it is on the shelf</span>
+                          )}
+                        </>
+                      )
+                    )}
+                  </td>
+                </tr>
+              )
+            })}
+          </tbody>
+        </table>
+      </div>
     </>
   )
 }
