@@ -1,3 +1,4 @@
+import { sentence } from './sentence'
 import { plainWords, sayer } from './say'
 
 const names = [
@@ -38,4 +39,12 @@ test('as it is written down nothing changes, and saying twice is saying once', (
   const all = sayer({ volume: 'cm³', names: 'systematic', sulfur: 'sulphur' }, names)
   expect(all(text)).toBe('Shake 5 cm³ ethanoic acid with sodium sulphate.')
   expect(all(all(text))).toBe(all(text))
+})
+
+test('words become a sentence, and those that are one stay', () => {
+  expect(['damp in a dish', 'Damp in a dish.', 'Is it dry? '].map(sentence)).toEqual([
+    'damp in a dish.',
+    'Damp in a dish.',
+    'Is it dry?',
+  ])
 })

@@ -1,5 +1,6 @@
 import type { Logged } from '@/core/timetable/stepMinutes'
 import { willNotFinish } from '@/core/timetable/willFinish'
+import { sentence } from '@/core/words/sentence'
 import { printed } from '@/core/words/words'
 import { State } from '../figures/State'
 import { clockAt } from '../stores/clockAt'
@@ -53,7 +54,7 @@ export function WillFinish({ states, now, startsAt, endsAt, zone, logged, today 
               </State>{' '}
               <span>
                 {found.stops[0]
-                  ? `Can stop after “${title(found.stops[0].step)}”, usually there at ${clock(found.stops[0].atMin)}${found.stops[0].meanwhile ? `: ${found.stops[0].meanwhile}` : ''}. `
+                  ? `Can stop after “${title(found.stops[0].step)}”, usually there at ${clock(found.stops[0].atMin)}. ${found.stops[0].meanwhile ? `${sentence(found.stops[0].meanwhile)} ` : ''}`
                   : 'The plan names no place to stop that is still in reach. '}
                 {found.leaveOut.length > 0 &&
                   `Could be left for another day: ${found.leaveOut.map(({ step, minutes }) => `“${title(step)}” (${Math.round(minutes)} min)`).join(', ')}.`}

@@ -9,6 +9,7 @@ import { pieceMin } from '@/core/timetable/simulate'
 import type { Offer, Outlook } from '@/core/timetable/outlook'
 import type { Told } from '@/core/timetable/settle'
 import type { Day } from '@/core/stores/toldDay'
+import { sentence } from '@/core/words/sentence'
 
 interface Props {
   found: Outlook | undefined
@@ -199,8 +200,7 @@ function Stops({ found, steps, titles }: Props & { found: Outlook }) {
       {safe.map((step) => (
         <p key={step.id}>
           After “{titles[step.id]}”: all groups are there by the end in {percent(found.simulated.steps[step.id]?.allPast ?? 0)} of
-          the classes
-          {step.safeStop && `; until it goes on: ${step.safeStop.meanwhile}`}.
+          the classes . {step.safeStop && sentence(step.safeStop.meanwhile)}
         </p>
       ))}
     </section>
