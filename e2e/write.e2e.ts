@@ -401,6 +401,9 @@ test('a reader reads and cannot write', async ({ page }) => {
   await page.goto('/desk/new')
   await expect(page.getByRole('heading', { name: 'A new preparation' })).toHaveCount(0)
   await page.goto('/')
+  // There is nothing to make ready for who only reads.
+  await expect(page.getByRole('link', { name: 'Class', exact: true })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Stores', exact: true })).toHaveCount(0)
   await openDesk(page, 'Acetanilide')
   await expect(addStep(page)).toHaveCount(0)
   await expect(page.getByRole('button', { name: 'Scale the plan' })).toHaveCount(0)

@@ -678,6 +678,11 @@ describe('today and results', () => {
     const words = waiting.map((each) => each.words)
     expect(words).toContain('Bench 2 waits for a signature')
     expect(words.some((each) => /Bench 3: Above 100 %/.test(each))).toBe(true)
+    expect(words).toContain('Benzoin, Section A: not enough of thiamine hydrochloride')
+    expect(words.some((each) => /^Benzoin, Section A: 0 of \d+ set out$/.test(each))).toBe(true)
+    const demonstrator = { ...ownerHere, roles: { [made.course.id]: 'demonstrator' as const } }
+    const seen = (await today(made.course.id, demonstrator, now)).waiting.map((each) => each.words)
+    expect(seen.some((each) => each.includes('set out'))).toBe(false)
   })
 
   test('what staff found later stands among the results; what the step does not take, or cannot be, is refused', async () => {

@@ -1,6 +1,7 @@
 import { QueryTypes } from 'sequelize'
 import { foldRun } from '@/core/run/foldRun'
 import type { Lab } from '@/core/lab/lab'
+import { scalePlan } from '@/core/edit/scalePlan'
 import { days } from '@/core/plan/duration'
 import type { Plan, Step } from '@/core/plan/plan'
 import type { DayPlan } from '@/core/stores/record'
@@ -28,8 +29,9 @@ export interface Happened {
 
 export interface TimetableView {
   session: Omit<StoresSession, 'plan'>
-  /** The steps of this day. */
+  /** The steps of this day; and as they are at the scales of groups that do not work at the plan's. */
   steps: Step[]
+  scaled: { scale: number; steps: Step[] }[]
   /** What the groups share, and how many of it there are; null where nobody has said it. */
   stations: { name: string; count: number | null }[]
   /** The same as the room has it, without what was said for the day. */
@@ -71,6 +73,9 @@ export async function timetableView(id: string, lab: Lab, withLog: boolean): Pro
   return {
     session,
     steps,
+    scaled: [...new Set(session.groups.map(({ scale }) => scale))]
+      .filter((scale) => scale !== 1)
+      .map((scale) => ({ scale, steps: stepsOfDay(scalePlan(plan, scale), beginsAtStep ?? null) })),
     stations: stationsOf(steps).map((name) => ({ name, count: counts[name] ?? null })),
     usual: countsFor(lab, session.room, { ...day, counts: [] }),
     day,
@@ -161,10 +166,10 @@ async function happenedIn({ groups }: Pick<StoresSession, 'groups'>, plan: Plan)
 
 /** The timetable of a session as a calendar: when each bench begins and is usually done, and when it comes to each station. It names no people. */
 export async function timetableCalendar(id: string, lab: Lab): Promise<string> {
-  const { session, steps, stations, day, logged } = await timetableView(id, lab, false)
-  const laid = dayOf(steps, stations, logged)
+  const { session, steps, scaled, stations, day, logged } = await timetableView(id, lab, false)
+  const laid = dayOf({ steps, scaled, groups: session.groups }, stations, logged)
   const told = toldOf(session.groups, day, laid.orders)
-  const work = workOf({ stations: laid.stations, orders: laid.tasks }, told)
+  const work = workOf(laid.open, told)
   const flat = compiled(work)
   const slots = slotsOf(flat, new Player(flat).play(usualMinutes(flat.hands), usualMinutes(flat.wait)))
   const at = (minutes: number) => new Date(Date.parse(session.startsAt) + Math.round(minutes) * 60_000)

@@ -2,8 +2,10 @@ import { queriesOf } from '@/core/query/queries'
 import { foldRun } from '@/core/run/foldRun'
 import { runResults } from '@/core/result/runResults'
 import { planOfRevision, UnreadableDocument } from './documents'
+import { labOfCourse } from './laboratory'
 import { listPreparations } from './preparations'
 import { may, type Actor } from './rights'
+import { settingOutView } from './settingOut'
 import { sessionsAround, viewSession, type SessionHead } from './sessions'
 
 /** Something that waits for the person who opens the program, with the place to deal with it. */
@@ -33,6 +35,7 @@ export async function today(course: string, reader: Actor, at: Date): Promise<To
     ...(reads ? now.map((head) => orSaid(head, signaturesDue(head))) : []),
     ...(reads && last ? [orSaid(last, resultsToJudge(last))] : []),
     ...(reads && next ? [orSaid(next, notReady(next))] : []),
+    ...(may(reader, 'shelf.write', { course }) && next ? [orSaid(next, notSetOut(next))] : []),
     ...(writes ? [documentsOpen(course, reader)] : []),
   ])
   return { now, next, last, waiting: waiting.flat() }
@@ -106,6 +109,37 @@ async function notReady(head: SessionHead): Promise<Waiting[]> {
     })
   }
   return found
+}
+
+/** What is not set out for the next session, what the shelf has not enough of first. */
+async function notSetOut(head: SessionHead): Promise<Waiting[]> {
+  const { rows, things, records } = await settingOutView(head.id, await labOfCourse(head.course))
+  const short = rows.filter((row) => row.short > 0).map(({ name }) => name)
+  const all = rows.filter(({ madeIn }) => madeIn === null).length + things.length
+  const done = records.filter((record) => record.kind === 'tick' && 'done' in record.body && record.body.done).length
+  const [title, href] = [`${head.title}, ${head.section}`, `/stores/${head.id}`]
+  return [
+    ...(short.length > 0
+      ? [
+          {
+            words: `${title}: not enough of ${short.join(', ')}`,
+            why: 'The shelf has less than the next session needs.',
+            href,
+            level: 'danger' as const,
+          },
+        ]
+      : []),
+    ...(done < all
+      ? [
+          {
+            words: `${title}: ${done} of ${all} set out`,
+            why: 'The next session is not set out yet.',
+            href,
+            level: 'open' as const,
+          },
+        ]
+      : []),
+  ]
 }
 
 /** Drafts that are not published, and documents that cannot be read. */

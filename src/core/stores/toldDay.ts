@@ -1,31 +1,43 @@
 import type { Step } from '../plan/plan'
 import type { DayPlan } from './record'
 import { asWritten, otherOrders, type Order } from '../timetable/orders'
-import type { Told } from '../timetable/settle'
+import type { Open, Told } from '../timetable/settle'
 import { tasksOf } from '../timetable/tasksOf'
 import type { LoggedClasses } from '../timetable/logged'
-import type { Station, Task } from '../timetable/work'
+import type { Station } from '../timetable/work'
 
 /** Everything about a day that does not change while starts are moved. */
 export interface Day {
   orders: Order[]
-  tasks: Task[][]
+  open: Open
   stations: Station[]
 }
 
-/** The orders that are open, and the tasks of each. */
+/** The steps of a day at a scale. */
+export interface AtScale {
+  scale: number
+  steps: readonly Step[]
+}
+
+/** The orders that are open, and the tasks of each group in them: at another scale some steps take longer. */
 export function dayOf(
-  steps: readonly Step[],
+  { steps, scaled, groups }: { steps: readonly Step[]; scaled: readonly AtScale[]; groups: readonly { scale: number }[] },
   stations: readonly { name: string; count: number | null }[],
   logged: LoggedClasses,
 ): Day {
   const orders = [asWritten(steps), ...otherOrders(steps)]
   // None at all holds everybody up for ever; then nothing is worked out, and the page says so.
   const counted = stations.filter((each): each is Station => each.count !== null && each.count > 0)
+  const tasks = (of: readonly Step[]) => orders.map((order) => tasksOf(of, order, { stations: counted, logged: logged.steps }))
   return {
     orders,
     stations: counted,
-    tasks: orders.map((order) => tasksOf(steps, order, { stations: counted, logged: logged.steps })),
+    open: {
+      stations: counted,
+      orders: tasks(steps),
+      others: scaled.map((each) => tasks(each.steps)),
+      kinds: groups.map(({ scale }) => scaled.findIndex((each) => each.scale === scale) + 1),
+    },
   }
 }
 

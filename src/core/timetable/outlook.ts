@@ -1,14 +1,10 @@
 import { repeatable } from '../quantity/repeatable'
 import { lowerBound, type Bound } from './bound'
 import { bestTimetable } from './search'
-import { comesTo, settle, workOf, type Free, type Settled, type Told } from './settle'
+import { comesTo, settle, workOf, type Free, type Open, type Settled, type Told } from './settle'
 import { simulate, type Simulated } from './simulate'
-import type { Station, Task } from './work'
 
-export interface OutlookAsked {
-  stations: readonly Station[]
-  /** Tasks of a group in each order that is open; the first as the plan is written. */
-  orders: readonly (readonly Task[])[]
+export interface OutlookAsked extends Open {
   /** What each group is told now. */
   told: readonly Told[]
   closesMin: number
@@ -53,8 +49,8 @@ const seed = 20_261_126
  * Will it fit: the class as it is told, what holds it up, and what else could be told. Chance is the same each time, so that the same question has the same answer, and comparisons differ by what is compared.
  */
 export function outlook(asked: OutlookAsked, progress?: (share: number) => void): Outlook {
-  const { stations, orders, told, closesMin, together, steps, classes } = asked
-  const open = { stations, orders }
+  const { stations, orders, others, kinds, told, closesMin, together, steps, classes } = asked
+  const open: Open = { stations, orders, ...(others ? { others } : {}), ...(kinds ? { kinds } : {}) }
   const work = workOf(open, told)
   const played = (told: readonly Told[], count: number, counts?: Int32Array) =>
     simulate(workOf(open, told), {

@@ -227,6 +227,15 @@ describe('what the groups are told', () => {
     expect(found.told.map(({ startMin }) => startMin).toSorted((a, b) => a - b)).toEqual([0, 10, 20, 30])
   })
 
+  test('groups at another scale have minutes of their own', () => {
+    const slower = [task(10, null, { wait: 60 }), task(10, 0)]
+    const open = { stations, orders: [written], others: [[slower]], kinds: [0, 1] }
+    const all = Array.from({ length: 2 }, () => ({ startMin: 0, order: 0 }))
+    // 10 + 20 + 10, and 10 + 60 + 10: nobody waits for the other.
+    expect(comesTo(open, all)).toMatchObject({ lastMin: 80, queuedMin: 0 })
+    expect(comesTo({ ...open, kinds: [0, 0] }, all)).toMatchObject({ lastMin: 50, queuedMin: 10 })
+  })
+
   test('it is never worse than what is written', () => {
     fc.assert(
       fc.property(anyWork, (work) => {

@@ -15,12 +15,24 @@ export interface Settled {
   queuedMin: number
 }
 
-interface Asked {
+/** What is open to the groups of a class. */
+export interface Open {
   stations: readonly Station[]
   /** Tasks of a group in each order that is open to it; the first is the one that the plan is written in. */
-  orders: readonly (readonly Task[])[]
+  orders: Orders
+  /** The same orders with other minutes, for groups that work at another scale; and which of them each group is at: 0 for `orders`, then those of `others`. */
+  others?: readonly Orders[]
+  kinds?: readonly number[]
+}
+
+export type Orders = readonly (readonly Task[])[]
+
+interface Asked extends Open {
   groups: number
 }
+
+const ordersOf = ({ orders, others = [], kinds = [] }: Open, group: number): Orders =>
+  [orders, ...others][kinds[group] ?? 0] ?? orders
 
 /** Starts are told in steps of so many minutes, and none so late that it would wait for an hour. */
 const startsMin = 5
@@ -30,26 +42,29 @@ const tries = 1_000
 const queueWorth = 0.02
 
 /** A class as its groups are told. */
-export const workOf = ({ stations, orders }: Pick<Asked, 'stations' | 'orders'>, told: readonly Told[]): Work => ({
-  stations,
-  groups: told.map(({ startMin, order }) => ({ startMin, tasks: orders[order]! })),
+export const workOf = (open: Open, told: readonly Told[]): Work => ({
+  stations: open.stations,
+  groups: told.map(({ startMin, order }, group) => ({ startMin, tasks: ordersOf(open, group)[order]! })),
 })
 
 /** What comes of telling the groups so, with the usual minutes, where who comes first goes first. */
-export const comesTo = (asked: Pick<Asked, 'stations' | 'orders'>, told: readonly Told[]): Settled => player(asked)(told)
+export const comesTo = (open: Open, told: readonly Told[]): Settled => player(open)(told)
 
 /** The same for many ways of telling them: each order is laid out once. */
-function player({ stations, orders }: Pick<Asked, 'stations' | 'orders'>): (told: readonly Told[]) => Settled {
-  const laid = orders.map((tasks) => {
-    const one = compiled({ stations, groups: [{ tasks, startMin: 0 }] })
-    return { ...one, usualHands: usualMinutes(one.hands), usualWait: usualMinutes(one.wait) }
-  })
+function player({ stations, orders, others = [], kinds = [] }: Open): (told: readonly Told[]) => Settled {
+  const kindsLaid = [orders, ...others].map((each) =>
+    each.map((tasks) => {
+      const one = compiled({ stations, groups: [{ tasks, startMin: 0 }] })
+      return { ...one, usualHands: usualMinutes(one.hands), usualWait: usualMinutes(one.wait) }
+    }),
+  )
   return (told) => {
+    const laid = told.map(({ order }, group) => kindsLaid[kinds[group] ?? 0]![order]!)
     const from = new Int32Array(told.length + 1)
-    told.forEach(({ order }, group) => (from[group + 1] = from[group]! + laid[order]!.station.length))
+    laid.forEach(({ station }, group) => (from[group + 1] = from[group]! + station.length))
     const many = from[told.length]!
     const work = {
-      ...laid[0]!,
+      ...kindsLaid[0]![0]!,
       groups: told.length,
       from,
       station: new Int32Array(many),
@@ -57,8 +72,8 @@ function player({ stations, orders }: Pick<Asked, 'stations' | 'orders'>): (told
       startMin: Float64Array.from(told, ({ startMin }) => startMin),
     }
     const [hands, wait] = [new Float64Array(many), new Float64Array(many)]
-    told.forEach(({ order }, group) => {
-      const [at, one] = [from[group]!, laid[order]!]
+    laid.forEach((one, group) => {
+      const at = from[group]!
       work.station.set(one.station, at)
       work.beside.set(one.beside, at)
       hands.set(one.usualHands, at)

@@ -1,4 +1,5 @@
 import type { Step } from '@/core/plan/plan'
+import { usualStations } from '@/core/plan/stations'
 import { NumberField, TextField } from './fields'
 
 interface Props {
@@ -46,6 +47,7 @@ export function StepTimes({ step, onChange }: Props) {
           })}
         <TextField
           label="shared by the groups"
+          usual={usualStations}
           value={station ?? ''}
           onText={(text) => onChange({ station: text || undefined }, 'what is shared')}
         />

@@ -11,14 +11,18 @@ export function TextField({
   onText,
   width,
   needed = false,
+  usual,
 }: {
   label: string
   value: string
   onText: (text: string) => void
+  /** What is offered while it is typed. */
+  usual?: readonly string[]
   /** How much of the row it takes, where that is not what the words need. */
   width?: 'half' | 'wide'
   needed?: boolean
 }) {
+  const id = useId()
   const { input } = useWritten({
     value,
     take: (text) => {
@@ -29,7 +33,14 @@ export function TextField({
   return (
     <label className={width}>
       {label}
-      <input className="form-control form-control-sm" {...input} />
+      <input className="form-control form-control-sm" {...(usual ? { list: id } : {})} {...input} />
+      {usual && (
+        <datalist id={id}>
+          {usual.map((each) => (
+            <option key={each} value={each} />
+          ))}
+        </datalist>
+      )}
     </label>
   )
 }

@@ -23,7 +23,7 @@ interface Props {
   /** The course that is shown, and all of this person's, when there are several. */
   course: string
   courses: readonly { id: string; title: string }[]
-  /** Whether this person sees the course’s own page, and the college’s. */
+  /** Whether this person sees sessions and the course’s own page, and the college’s. */
   mayCourse: boolean
   mayCollege: boolean
   /** Whether benches may call this person. */
@@ -33,6 +33,8 @@ interface Props {
 
 /** The bench top around every page of a signed-in person: the places, and who is here. */
 export function Frame({ place, who, aside, course, courses, mayCourse, mayCollege, maySign, children }: Props) {
+  // Who reads results only has nothing to make ready.
+  const open = places.filter(({ place: each }) => each !== 'stores' || mayCourse)
   const further = [
     ...(mayCourse ? [{ place: 'course', href: '/course', name: 'Course' }] : []),
     ...(mayCollege ? [{ place: 'college', href: '/college', name: 'College' }] : []),
@@ -48,7 +50,7 @@ export function Frame({ place, who, aside, course, courses, mayCourse, mayColleg
           mozle
         </Link>
         <nav aria-label="Places">
-          {places.map(({ place: each, href, name }) => (
+          {open.map(({ place: each, href, name }) => (
             <Link key={each} href={href} aria-current={each === place ? 'page' : undefined}>
               {name}
             </Link>

@@ -1,5 +1,6 @@
 'use client'
 
+import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import type { StoresRecord } from '@/core/stores/record'
@@ -12,6 +13,7 @@ import { SetLine } from './SetLine'
 import type { SetRow } from '@/core/stores/setRow'
 import type { SettingOutShown } from './shown'
 import { recordOf, useRecords } from './useRecords'
+import { useRefresh } from './useRefresh'
 import { WeighedVials } from './WeighedVials'
 
 interface Props {
@@ -23,8 +25,11 @@ interface Props {
 /** What is weighed, made up and laid out for a session, ticked off by whoever does it. What cannot be ready stands first. */
 export function SettingOut({ view, mayWrite, who }: Props) {
   const { session, rows, things, unsaid } = view
+  const router = useRouter()
   const { records, write, problem } = useRecords(session.id, view.records, who)
   const [byBench, setByBench] = useState(false)
+  // A scale, a group or a bottle that is changed elsewhere changes what is set out here.
+  useRefresh(20_000, true)
   const printed = recordOf(records, 'printed', '')
   const changed = printed ? rows.filter(({ item, issue }) => wasPrinted(printed, item) !== issue) : []
   const urgent = rows.filter((row) => row.short > 0 || row.not.length > 0 || row.unknown)
@@ -54,7 +59,7 @@ export function SettingOut({ view, mayWrite, who }: Props) {
             least={-1}
             most={100}
             onNumber={(percent) => {
-              void write('spare', '', { share: percent / 100 }).then((ok) => ok && window.location.reload())
+              void write('spare', '', { share: percent / 100 }).then((ok) => ok && router.refresh())
             }}
           />
         )}

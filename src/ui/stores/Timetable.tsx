@@ -14,7 +14,7 @@ import { call } from '../call'
 import { NumberField } from '../desk/fields'
 import { useNow } from '../useNow'
 import { clockAt } from './clockAt'
-import { dayOf, toldOf, writtenTold } from '@/core/stores/toldDay'
+import { dayOf, toldOf, writtenTold, type AtScale } from '@/core/stores/toldDay'
 import type { SessionShown } from './shown'
 import { TimetableNotes } from './TimetableNotes'
 import { TimetablePicture, type RowShown } from './TimetablePicture'
@@ -25,6 +25,7 @@ import { useRefresh } from './useRefresh'
 export interface TimetableShown {
   session: SessionShown
   steps: Step[]
+  scaled: AtScale[]
   stations: { name: string; count: number | null }[]
   usual: Record<string, number>
   day: DayPlan
@@ -36,7 +37,7 @@ const classes = 2_000
 
 /** Will it fit: the class as a picture that follows every change, what some thousand such classes come to, and what else could be told. Each change is written at once and can be taken back. */
 export function Timetable({ view, mayWrite, now: loadedAt }: { view: TimetableShown; mayWrite: boolean; now: number }) {
-  const { session, steps, logged } = view
+  const { session, steps, scaled, logged } = view
   const [day, setDay] = useState(view.day)
   const [before, setBefore] = useState<DayPlan[]>([])
   const [problem, setProblem] = useState<string>()
@@ -48,13 +49,15 @@ export function Timetable({ view, mayWrite, now: loadedAt }: { view: TimetableSh
     () => view.stations.map(({ name }) => ({ name, count: countOf(day, name) ?? view.usual[name] ?? null })),
     [view, day],
   )
-  const laid = useMemo(() => dayOf(steps, stations, logged), [steps, stations, logged])
+  const laid = useMemo(
+    () => dayOf({ steps, scaled, groups: session.groups }, stations, logged),
+    [steps, scaled, session.groups, stations, logged],
+  )
   const told = useMemo(() => toldOf(session.groups, day, laid.orders), [session.groups, day, laid.orders])
   const closesMin = (Date.parse(session.endsAt) - Date.parse(session.startsAt)) / 60_000
   const asked = useMemo(
     () => ({
-      stations: laid.stations,
-      orders: laid.tasks,
+      ...laid.open,
       told,
       closesMin,
       together: logged.together,
@@ -64,7 +67,7 @@ export function Timetable({ view, mayWrite, now: loadedAt }: { view: TimetableSh
     [laid, told, closesMin, logged.together, steps],
   )
   const looking = useOutlook(asked)
-  const work = useMemo(() => workOf({ stations: laid.stations, orders: laid.tasks }, told), [laid, told])
+  const work = useMemo(() => workOf(laid.open, told), [laid, told])
   const slots = useMemo(() => {
     const flat = compiled(work)
     return slotsOf(flat, new Player(flat).play(usualMinutes(flat.hands), usualMinutes(flat.wait)))
@@ -129,7 +132,11 @@ export function Timetable({ view, mayWrite, now: loadedAt }: { view: TimetableSh
           {found && (
             <span>
               <b className="fig">{clock(found.usual.lastMin)}</b> usual end; told so, whoever goes first, not before{' '}
-              {clock(found.bound.minutes)}
+              {clock(found.bound.minutes)} (
+              {'group' in found.bound.by
+                ? 'one group’s own work'
+                : `what must pass the ${laid.stations[found.bound.by.station]!.name}`}
+              )
             </span>
           )}
           {looking.state === 'running' && (
