@@ -1,5 +1,9 @@
-import { acetanilide, isopentylAcetate, tartaricAcid } from '@/test-support/plans'
-import type { Bottle } from './bottle'
+import { acetanilide, benzil, isopentylAcetate, tartaricAcid } from '@/test-support/plans'
+import { exact } from '../quantity/figure'
+import type { Charge } from '../reaction/reactionTable'
+import { stuffOf, type Bottle } from './bottle'
+import { dayBefore, orderList } from './orderList'
+import { usedUp } from './usedUp'
 import { batches, batchOf, type Batch, type Stock } from './batch'
 import { labelSheets, paperMM, placesOn } from './labelSheet'
 import { settingOut } from './settingOut'
@@ -27,7 +31,7 @@ describe('bottles for a need', () => {
   test('the one that was opened first, then the next; what is missing is said', () => {
     // 8 × 4 × 1.1 = 35.2, set out as 36 mL.
     const bottles = [
-      bottle({ id: 'new', left: { value: 500, unit: 'mL', decimals: 0 } }),
+      bottle({ id: 'new', left: { value: 25, unit: 'mL', decimals: 0 } }),
       bottle({ id: 'old', openedOn: '2026-01-05', left: { value: 30, unit: 'mL', decimals: 0 } }),
     ]
     const picked = pickFor(aniline, bottles, day)
@@ -37,6 +41,7 @@ describe('bottles for a need', () => {
     ])
     expect(picked.short).toBe(0)
     expect(pickFor(aniline, bottles.slice(1), day).short).toBeCloseTo(6, 9)
+    expect(pickFor(aniline, bottles.slice(0, 1), day).short).toBeCloseTo(11, 9)
   })
 
   test('a bottle in grams counts by its density, and not at all without one', () => {
@@ -198,6 +203,11 @@ describe('waste', () => {
     expect(unplaced).toEqual(['zinc dust'])
   })
 
+  test('only what is acid or base is neutralised', () => {
+    const { containers } = wasteForecast(benzil, [{ scale: 1 }])
+    expect(containers.find(({ stream }) => stream === 'oxidiser')!.neutralise).toBeNull()
+  })
+
   test('only from groups that have done the step', () => {
     const { containers: none } = wasteForecast(acetanilide, [{ scale: 1, done: new Set() }])
     expect(none.every(({ liquidML, solidG }) => liquidML === 0 && solidG === 0)).toBe(true)
@@ -207,5 +217,75 @@ describe('waste', () => {
 
   test('containers are filled to nine tenths', () => {
     expect([0, 4.5, 4.51, 9, 9.1].map((litres) => containersFor(litres, 5))).toEqual([1, 1, 2, 2, 3])
+  })
+})
+
+describe('what must be ordered', () => {
+  const ahead = (id: string, day: string, benches = 8) => ({
+    id,
+    day,
+    plan: acetanilide,
+    groups: Array.from({ length: benches }, (_each, index) => ({ bench: index + 1, scale: 1 })),
+  })
+  const nothing = () => undefined
+  const of = (found: ReturnType<typeof orderList>, name: string) => found.find(({ substance }) => substance.name === name)
+
+  test('what two sessions need together, for the first that has not enough, there the day before', () => {
+    // 36 mL each, 71 mL together (2 × 32 × 1.1 = 70.4): 50 mL are enough for the first only.
+    const shelf = [bottle({ left: { value: 50, unit: 'mL', decimals: 0 } })]
+    const found = orderList([ahead('later', '2026-12-08'), ahead('first', '2026-12-01')], shelf, 0.1, nothing)
+    expect(of(found, 'aniline')).toMatchObject({ issue: 71, session: 'later', by: '2026-12-07', unit: 'mL' })
+    expect(of(found, 'aniline')!.missing).toBeCloseTo(21, 9)
+    // Nothing of it is there: the first session wants it.
+    expect(of(found, 'zinc dust')).toMatchObject({ session: 'first', by: '2026-11-30' })
+    expect(of(orderList([ahead('first', '2026-12-01')], shelf, 0.1, nothing), 'aniline')).toBeUndefined()
+  })
+
+  test('water comes from the tap, and what a bench brings is not ordered', () => {
+    const lines = acetanilide.lines.map((line) => (line.id === 'zinc' ? { ...line, madeIn: 'Another preparation' } : line))
+    const found = orderList([{ ...ahead('s', '2026-12-01'), plan: { ...acetanilide, lines } }], [], 0.1, nothing)
+    expect(of(found, 'water')).toBeUndefined()
+    expect(of(found, 'zinc dust')).toBeUndefined()
+    expect(of(found, 'aniline')).toBeDefined()
+  })
+
+  test('of a solution that is made up, what it is made from: 40 mL × 1.1 of 0.6 mol/L bicarbonate are 2.2 g', () => {
+    const stock: Stock = { from: { kind: 'solid', purity: 1 } }
+    const one = [{ ...ahead('s', '2026-12-01', 1), plan: isopentylAcetate }]
+    const found = orderList(one, [], 0.1, (substance) => (substance.formula === 'NaHCO3' ? stock : undefined))
+    // 44 mL × 0.6 mol/L × 84.01 g/mol.
+    expect(of(found, 'sodium bicarbonate')).toMatchObject({ unit: 'g', form: { kind: 'solid' } })
+    expect(of(found, 'sodium bicarbonate')!.issue).toBeCloseTo(2.218, 2)
+    // The day before the first of a month, of a year.
+    expect([dayBefore('2026-12-01'), dayBefore('2027-01-01')]).toEqual(['2026-11-30', '2026-12-31'])
+  })
+})
+
+describe('what was used up', () => {
+  const charge = (measure: 'mass' | 'volume', value: number): Charge => ({ measure, figure: exact(value) })
+  const item = (unit: string) => `${stuffOf({ name: 'aniline', formula: 'C6H7N' }, { kind: 'neat', purity: 1 })} ${unit}`
+  const runs: { scale: number; charged: Record<string, Charge> }[] = [
+    { scale: 1, charged: { aniline: charge('mass', 4.088) } },
+    { scale: 1, charged: { aniline: charge('volume', 3.5), product: charge('mass', 9) } },
+  ]
+
+  test('in the unit in which it was issued, by the density; what no line is counts nowhere', () => {
+    // 4.088 g ÷ 1.022 g/mL + 3.5 mL = 7.5 mL; the other way 4.088 + 3.5 × 1.022 = 7.665 g.
+    const stuff = item('').trim()
+    const inML = usedUp(acetanilide, runs, { [stuff]: 'mL' })
+    expect(inML).toHaveLength(1)
+    expect(inML[0]).toMatchObject({ item: item('mL'), benches: 2, unreadable: 0 })
+    expect(inML[0]!.amount).toBeCloseTo(7.5, 9)
+    expect(usedUp(acetanilide, runs, { [stuff]: 'g' })[0]!.amount).toBeCloseTo(7.665, 9)
+  })
+
+  test('without a density a figure in the other unit is counted as not readable', () => {
+    const substances = acetanilide.substances.map(({ density: _none, ...substance }) => substance)
+    const stuff = item('').trim()
+    expect(usedUp({ ...acetanilide, substances }, runs, { [stuff]: 'mL' })[0]).toMatchObject({
+      amount: 3.5,
+      benches: 1,
+      unreadable: 1,
+    })
   })
 })

@@ -149,6 +149,11 @@ describe('the bound by hand', () => {
     expect(lowerBound(classOf(4, [task(6, 0), task(2, 0)], 2)).minutes).toBe(16)
   })
 
+  test('what comes after a visit counts along its longest way, through what stands beside a waiting: 2 × 4 + 2 + 15 + 1', () => {
+    const tasks = [task(4, 0), task(2, null, { wait: 10 }), task(15, null, { beside: true }), task(1)]
+    expect(lowerBound(classOf(2, tasks, 1))).toEqual({ minutes: 26, by: { station: 0 } })
+  })
+
   test('more of a station than visits to it: the longest way through', () => {
     expect(lowerBound(classOf(2, [task(5), task(4, 0), task(3)], 3)).minutes).toBe(12)
   })
