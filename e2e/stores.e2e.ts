@@ -50,7 +50,12 @@ test('a session is made ready: two people tick at once, what changes is marked, 
   await page.goto('/stores/shelf')
   await expect(page.getByLabel('Left of benzaldehyde')).toHaveValue('164 mL')
   await page.goto(`/stores/${next.id}`)
+  // A tick shows at once; what it moves is there when the server has answered.
+  const answered = page.waitForResponse(
+    (response) => response.url().endsWith('/stores') && response.request().method() === 'POST',
+  )
   await row('benzaldehyde').getByRole('checkbox').uncheck()
+  await answered
   await expect(row('benzaldehyde')).toContainText('from shelf 3')
   await page.goto('/stores/shelf')
   await expect(page.getByLabel('Left of benzaldehyde')).toHaveValue('250 mL')

@@ -4,6 +4,8 @@ import { database } from '@/data/connect'
 import { headsOf, signingKey, tidyBook, writeBook } from '@/data/heads'
 
 const everyMs = 60_000
+/** After a failure it is tried again soon: what is not signed yet is not covered. */
+const againMs = 3_000
 
 /**
  * Signs the heads of logs into the book in `folder`: at the start those that have come on since it was last written, then every minute and at the end those that this process has written to.
@@ -30,14 +32,20 @@ export function signEveryMinute(folder: string, failed: (error: unknown) => void
       // What was taken is signed with all others the next time.
       first = true
       failed(error)
+      clearTimeout(again)
+      if (!ended) again = setTimeout(() => void next(), againMs)
     }
   }
+  let again: NodeJS.Timeout | undefined
+  let ended = false
   const next = () => (busy = busy.then(sign))
   void next()
   const timer = setInterval(() => void next(), everyMs)
   return {
     async end() {
+      ended = true
       clearInterval(timer)
+      clearTimeout(again)
       await Promise.race([next(), new Promise((resolve) => setTimeout(resolve, 2000))])
     },
   }

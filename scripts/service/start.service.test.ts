@@ -7,6 +7,7 @@ import path from 'node:path'
 import { TestLog } from '@/test-support/entries'
 import { appendEntries, readEntries } from '@/data/entries'
 import { connectTo, database } from '@/data/connect'
+import { bookFile, readBook } from '@/data/heads'
 import { freePort } from '../freePort'
 import { seed } from '../seed'
 import { statusOf } from '../statusOf'
@@ -190,7 +191,10 @@ test('from nothing to the page of the first owner; killed, it is back with all t
     out: expect.stringContaining('nothing is missing, and no log was touched') as string,
   })
 
-  // Somebody who owns the database changes a run, with everything in order: found.
+  // Somebody who owns the database changes a run, with everything in order: found, once its head has been signed.
+  const signed = () => readBook(bookFile(path.join(data, 'keys'))).heads.find(({ run }) => run === held.id)?.seq ?? 0
+  for (let wait = 0; wait < 90 && signed() <= 3; wait++) await new Promise((resolve) => setTimeout(resolve, 1000))
+  expect(signed()).toBeGreaterThan(3)
   const owner = connectTo(running.ownerUrl)
   await owner.query('DELETE b FROM beside b JOIN entry e ON e.id = b.entry WHERE e.run = :run', {
     replacements: { run: held.id },
@@ -206,7 +210,7 @@ test('from nothing to the page of the first owner; killed, it is back with all t
     status: 1,
     out: expect.stringMatching(new RegExp(`TOUCHED: the log of run ${held.id} was signed with \\d+ entries`)) as string,
   })
-}, 180_000)
+}, 240_000)
 
 test('a backup restored into an empty place starts there, with https of its own', async () => {
   const file = spawnSync('ls', [path.join(folder, 'kept')], { encoding: 'utf8' }).stdout.trim()
