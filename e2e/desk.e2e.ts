@@ -7,7 +7,8 @@ test('today shows the session on now, the next one and what waits', async ({ pag
   await signIn(page, owner)
   // Other tests of this stand may have sessions on too.
   await expect(page.locator('.session-line.on').filter({ hasText: 'Acetanilide, Section B' })).toBeVisible()
-  await expect(page.getByText('Benzoin, Section A')).toBeVisible()
+  await expect(page.getByText('Benzoin, Section A', { exact: true })).toBeVisible()
+  await expect(page.getByRole('link', { name: /^Benzoin, Section A: not enough of / })).toBeVisible()
   await expect(page.getByText('Bench 2 waits for a signature')).toBeVisible()
   await expect(page.getByText(/Bench 3: Above 100 %/)).toBeVisible()
 })
