@@ -69,14 +69,15 @@ function Bottleneck({ found, laid, clock, closesMin }: Props & { found: Outlook 
       </section>
     )
   }
-  const longest = Math.max(...worst.queue)
+  const longest = Math.max(...simulated.stations.flatMap(({ queue }) => queue))
   const from = worst.queue.findIndex((each) => each > 0.5)
   return (
     <section>
       <h2>The {laid.stations[most]!.name} holds the class up</h2>
       <p>
-        {from >= 0 && `There is a queue from about ${clock(from * pieceMin)}, `}of up to {longest.toFixed(1)} groups; all together
-        stand there for {Math.round(worst.queuedMin)} min, and it is in use for {percent(worst.busy)} of the session.
+        {from >= 0 && `There is a queue from about ${clock(from * pieceMin)}, `}of up to {Math.max(...worst.queue).toFixed(1)}{' '}
+        groups; all together stand there for {Math.round(worst.queuedMin)} min, and it is in use for {percent(worst.busy)} of the
+        session.
       </p>
       {simulated.stations.map(
         ({ queue, queuedMin }, station) =>
@@ -142,7 +143,7 @@ function Offers({ offers, laid, clock, groups, titles, onTell, found }: Props & 
           <b>{heads[offer.free]}:</b> {offerWords(offer, laid, groups, titles, clock)}. Ends {clock(offer.lastMin)},{' '}
           {Math.round(offer.queuedMin)} min in queues, all in time in {percent(offer.allDone)}.{' '}
           {onTell && (
-            <button type="button" className="do" onClick={() => onTell(offer.told)}>
+            <button type="button" className="do no-print" onClick={() => onTell(offer.told)}>
               Tell the groups so
             </button>
           )}
@@ -181,12 +182,17 @@ function Heat({ found, steps, titles, clock, closesMin }: Props & { found: Outlo
   return (
     <section>
       <h2>Last moment for the heat</h2>
-      {heated.map(({ id }) => (
-        <p key={id}>
-          <b>{titles[id]}:</b> {clock(Math.max(0, closesMin - found.simulated.steps[id]!.toEndMin))}. Of those who begin then,
-          nine in ten are done in time.
-        </p>
-      ))}
+      {heated.map(({ id }) => {
+        const last = closesMin - found.simulated.steps[id]!.toEndMin
+        return (
+          <p key={id}>
+            <b>{titles[id]}:</b>{' '}
+            {last >= 0
+              ? `${clock(last)}. Of those who begin then, nine in ten are done in time.`
+              : 'too late from the beginning: what follows takes one group in ten longer than the session.'}
+          </p>
+        )
+      })}
     </section>
   )
 }
@@ -200,7 +206,7 @@ function Stops({ found, steps, titles }: Props & { found: Outlook }) {
       {safe.map((step) => (
         <p key={step.id}>
           After “{titles[step.id]}”: all groups are there by the end in {percent(found.simulated.steps[step.id]?.allPast ?? 0)} of
-          the classes . {step.safeStop && sentence(step.safeStop.meanwhile)}
+          the classes. {step.safeStop && sentence(step.safeStop.meanwhile)}
         </p>
       ))}
     </section>
