@@ -203,6 +203,20 @@ describe('waste', () => {
     expect(unplaced).toEqual(['zinc dust'])
   })
 
+  test('what is destroyed first, with how much of it there is: 0.1 g of zinc are 1.53 mmol', () => {
+    const into = 'quenched first, by itself' as const
+    const plan = {
+      ...acetanilide,
+      substances: acetanilide.substances.map((each) => (each.name === 'zinc dust' ? { ...each, waste: into } : each)),
+      steps: acetanilide.steps.map((each) => (each.id === 'dispose' ? { ...each, waste: [{ into }] } : each)),
+    }
+    const [container] = wasteForecast(plan, [{ scale: 1 }, { scale: 2 }]).containers
+    // Three times as much for the two groups, and no liquid comes in by chance.
+    expect(container).toMatchObject({ stream: into, holds: ['zinc dust'], liquidML: 0 })
+    expect(wasteForecast(acetanilide, [{ scale: 1 }]).containers.every(({ quenchMmol }) => quenchMmol === null)).toBe(true)
+    expect(container!.quenchMmol).toBeCloseTo((3 * 100) / 65.38, 2)
+  })
+
   test('only what is acid or base is neutralised', () => {
     const { containers } = wasteForecast(benzil, [{ scale: 1 }])
     expect(containers.find(({ stream }) => stream === 'oxidiser')!.neutralise).toBeNull()

@@ -21,6 +21,8 @@ export interface WasteForecast {
   steps: string[]
   /** Acid and base that are in it at the most, mmol of protons given and taken up, and what meets the rest; null where it is neither. */
   neutralise: Neutralise | null
+  /** What is destroyed in a step of its own before anything goes in, mmol at the most; null for other streams, and where an amount is not known. */
+  quenchMmol: number | null
   /** What must not come into it: what reacts with what is in it, and what happens. */
   never: { what: ClassInVessel; happens: string }[]
 }
@@ -65,6 +67,7 @@ export function wasteForecast(plan: Plan, groups: readonly WasteOf[]): { contain
         holds: [],
         steps: container.steps,
         neutralise: null,
+        quenchMmol: stream === 'quenched first, by itself' ? 0 : null,
         never: [],
         acid: 0,
         base: 0,
@@ -75,6 +78,7 @@ export function wasteForecast(plan: Plan, groups: readonly WasteOf[]): { contain
         const { substance, line, massG, volumeML, mmol } = content
         if (line.form.kind === 'solid') into.solidG += massG ?? 0
         else into.liquidML += volumeML ?? massG ?? 0
+        if (into.quenchMmol !== null) into.quenchMmol = mmol === null ? null : into.quenchMmol + mmol
         into.acid += (mmol ?? 0) * protonsOf(substance)
         into.base += (mmol ?? 0) * baseCapacityOf(substance)
         for (const each of classesOf(substance, line)) into.classes.add(each)
@@ -90,9 +94,12 @@ export function wasteForecast(plan: Plan, groups: readonly WasteOf[]): { contain
   return { containers, unplaced: [...unplaced] }
 }
 
-/** Where liquids go that no step names: all of them into the one container for liquids that the plan has, else what is watery into the one for water. Nowhere where there are two that it may be. */
+/** Containers into which something may go that no step names; into the others nothing comes by chance. */
+const ordinary: readonly WasteStream[] = ['aqueous, harmless', 'aqueous acid or base', 'other organic', 'halogenated organic']
+
+/** Where liquids go that no step names: all of them into the one ordinary container for liquids that the plan has, else what is watery into the one for water. Nowhere where there are two that it may be. */
 function takesTheRest(streams: readonly WasteStream[]): { stream?: WasteStream; takes: (content: Content) => boolean } {
-  const liquids = streams.filter((stream) => stream !== 'solid')
+  const liquids = streams.filter((stream) => ordinary.includes(stream))
   if (liquids.length === 1) return { stream: liquids[0]!, takes: ({ line }) => line.form.kind !== 'solid' }
   const aqueous = liquids.filter((stream) => stream.startsWith('aqueous'))
   return aqueous.length === 1 ? { stream: aqueous[0]!, takes: isAqueous } : { takes: () => false }

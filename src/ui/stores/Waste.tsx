@@ -17,6 +17,7 @@ export interface WasteShown {
   solidG: number
   holds: string[]
   neutralise: { left: 'acid' | 'base'; mmol: number; bicarbonateG: number | null } | null
+  quenchMmol: number | null
   never: { what: string; happens: string }[]
   place: string | null
   sizeL: number
@@ -89,6 +90,12 @@ export function Waste({ session, zone, rows: first, mayWrite, on }: Props) {
                   {row.neutralise.bicarbonateG === null
                     ? ', to be neutralised as local rules say.'
                     : `, met by ${amountText(row.neutralise.bicarbonateG, 'g')} of sodium bicarbonate in small portions; gas comes off, the vessel stays open.`}
+                </p>
+              )}
+              {row.quenchMmol !== null && row.quenchMmol > 0 && (
+                <p>
+                  Destroyed first, in a step of its own: up to <span className="fig">{writeNumber(row.quenchMmol, 0)} mmol</span>{' '}
+                  of {row.holds.join(', ')}.
                 </p>
               )}
               {row.heed && <p className="caution-words">{row.heed}</p>}
