@@ -13,7 +13,7 @@ import { labelsView } from './labelsView'
 import { preparedFor } from './prepared'
 import { settingOutView, storesAhead } from './settingOut'
 import { dayPlanOf, storesRecords, writeRecord } from './stores'
-import { moveFor } from './storesMoves'
+import { moveFor, writeAndMove } from './storesMoves'
 import { minutesFor, timetableCalendar, timetableView } from './timetableView'
 import { usedView } from './usedView'
 import { wasteOfYear } from './wasteOfYear'
@@ -61,6 +61,22 @@ describe('bottles', () => {
       ['set out', -34.5, next.id],
       ['came back', 34.5, next.id],
     ])
+  })
+
+  test('two people tick one thing in the same moment: it is taken out once; what the bottle has not is no tick', async () => {
+    const aldehyde = bottle('benzaldehyde')
+    const before = await leftOf(aldehyde)
+    const set = { course, session: next.id, ...tick('twice', true, [{ bottle: aldehyde, take: 50 }]) }
+    await Promise.all([
+      writeAndMove(set, owner.id),
+      new Promise((resolve) => setTimeout(resolve, 5)).then(() => writeAndMove(set, storesPerson.id)),
+    ])
+    expect(await leftOf(aldehyde)).toBeCloseTo(before - 50, 9)
+    await writeAndMove({ ...set, ...tick('twice', false, []) }, owner.id)
+    expect(await leftOf(aldehyde)).toBeCloseTo(before, 9)
+    const tooMuch = { course, session: next.id, ...tick('much', true, [{ bottle: aldehyde, take: 5000 }]) }
+    await expect(writeAndMove(tooMuch, owner.id)).rejects.toThrow('Only 250 mL')
+    expect((await storesRecords(next.id)).find(({ item }) => item === 'much')!.body).toMatchObject({ done: false })
   })
 
   test('no more than there is, and the figure stays', async () => {

@@ -1,4 +1,4 @@
-import { QueryTypes } from 'sequelize'
+import { Op, QueryTypes } from 'sequelize'
 import { ulid } from 'ulid'
 import { ValidationError } from 'yup'
 import type { Plan } from '@/core/plan/plan'
@@ -79,9 +79,17 @@ function readable(kind: RecordKind, body: string) {
   }
 }
 
-/** The last record of an item of a session. */
-export async function lastRecord<K extends RecordKind>(session: string, kind: K, item: string): Promise<Body<K> | undefined> {
-  const row = await StoresRecordRow.findOne({ where: { session, kind, item }, order: [['id', 'DESC']] })
+/** The last record of an item of a session, or the last before one of them. */
+export async function lastRecord<K extends RecordKind>(
+  session: string,
+  kind: K,
+  item: string,
+  before?: string,
+): Promise<Body<K> | undefined> {
+  const row = await StoresRecordRow.findOne({
+    where: { session, kind, item, ...(before === undefined ? {} : { id: { [Op.lt]: before } }) },
+    order: [['id', 'DESC']],
+  })
   return row ? (readable(kind, row.body) as Body<K> | undefined) : undefined
 }
 
@@ -95,8 +103,10 @@ export async function writeRecord(
   }: { course: string; session: string; kind: RecordKind | 'timetable'; item: string; body: object },
   person: string,
   at = new Date(),
-): Promise<void> {
-  await StoresRecordRow.create({ id: ulid(at.getTime()), course, session, kind, item, body: JSON.stringify(body), at, person })
+): Promise<string> {
+  const id = ulid(at.getTime())
+  await StoresRecordRow.create({ id, course, session, kind, item, body: JSON.stringify(body), at, person })
+  return id
 }
 
 /** What was told for a session, and what is there of its stations today; what cannot be read any more is nothing. */

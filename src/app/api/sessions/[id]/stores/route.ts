@@ -1,8 +1,8 @@
 import { mixed, object, string } from 'yup'
 import { checkedRecord, recordKinds, type RecordKind } from '@/core/stores/record'
 import { personOf, route } from '@/server/route'
-import { storesRecords, writeRecord } from '@/server/stores'
-import { moveFor } from '@/server/storesMoves'
+import { storesRecords } from '@/server/stores'
+import { writeAndMove } from '@/server/storesMoves'
 import { subjectOfSession } from '@/server/sessions'
 
 const subject = ({ id }: { id: string }) => subjectOfSession(id)
@@ -26,8 +26,7 @@ export const POST = route(
   async ({ params, body: { kind, item, body }, about, actor }) => {
     const person = personOf(actor).id
     const checked = checkedRecord(kind, body)
-    await moveFor(params.id, { kind, item, body: checked }, person)
-    await writeRecord({ course: about!.course, session: params.id, kind, item, body: checked }, person)
+    await writeAndMove({ course: about!.course, session: params.id, kind, item, body: checked }, person)
     return { records: await storesRecords(params.id) }
   },
 )
