@@ -1,0 +1,90 @@
+import type { Lexicon } from '@/core/reading/handout/names'
+import type { SubstanceRecord } from '@/core/substance/record'
+import { stockSolutions } from './solutions'
+import { forPlan, substanceRecords } from './records'
+
+/** What chemists write for a substance besides its names. */
+const shorthand: Lexicon['shorthand'] = [
+  ...(
+    [
+      ['MeOH', 'methanol'],
+      ['EtOH', 'ethanol'],
+      ['iPrOH', 'propan-2-ol'],
+      ['i-PrOH', 'propan-2-ol'],
+      ['IPA', 'propan-2-ol'],
+      ['n-BuOH', 'butan-1-ol'],
+      ['t-BuOH', 'tert-butyl-alcohol'],
+      ['DCM', 'dichloromethane'],
+      ['EtOAc', 'ethyl-acetate'],
+      ['AcOEt', 'ethyl-acetate'],
+      ['MeOAc', 'methyl-acetate'],
+      ['Et2O', 'diethyl-ether'],
+      ['TBME', 'tert-butyl-methyl-ether'],
+      ['t-BuOMe', 'tert-butyl-methyl-ether'],
+      ['AcOH', 'acetic-acid'],
+      ['HOAc', 'acetic-acid'],
+      ['Ac2O', 'acetic-anhydride'],
+      ['AcCl', 'acetyl-chloride'],
+      ['MeCN', 'acetonitrile'],
+      ['PhMe', 'toluene'],
+      ['PhCHO', 'benzaldehyde'],
+      ['PhNH2', 'aniline'],
+      ['BuBr', '1-bromobutane'],
+      ['n-BuBr', '1-bromobutane'],
+      ['Et3N', 'triethylamine'],
+      ['TEA', 'triethylamine'],
+      ['NaOAc', 'sodium-acetate'],
+      ['NaOMe', 'sodium-methoxide'],
+      ['NaOEt', 'sodium-ethoxide'],
+      ['KOtBu', 'potassium-tert-butoxide'],
+      ['TsOH', 'p-toluenesulfonic-acid-monohydrate'],
+      ['2,4-DNP', '2-4-dinitrophenylhydrazine'],
+      ['2,4-DNPH', '2-4-dinitrophenylhydrazine'],
+      ['bicarb', 'sodium-bicarbonate'],
+      ['bicarbonate', 'sodium-bicarbonate'],
+      ['bicarbonate of soda', 'sodium-bicarbonate'],
+      ['ice', 'water'],
+      ['ice-water', 'water'],
+      ['ice water', 'water'],
+      ['iced water', 'water'],
+      ['distilled water', 'water'],
+      ['deionised water', 'water'],
+      ['deionized water', 'water'],
+      ['charcoal', 'charcoal'],
+      ['active carbon', 'charcoal'],
+      ['activated carbon', 'charcoal'],
+      ['decolorizing carbon', 'charcoal'],
+      ['decolorizing charcoal', 'charcoal'],
+      ['decolourising charcoal', 'charcoal'],
+      ['magnesium ribbon', 'magnesium'],
+      ['Mg turnings', 'magnesium'],
+      ['zinc', 'zinc'],
+      ['petrol', 'petroleum-ether'],
+      ['light petroleum', 'petroleum-ether'],
+      ['pet. ether', 'petroleum-ether'],
+      ['glacial acetic acid', 'acetic-acid'],
+      ['glacial ethanoic acid', 'acetic-acid'],
+      ['silica', 'silica'],
+      ['powdered chalk', 'calcium-carbonate'],
+    ] as const
+  ).map(([written, of]) => ({ written, of })),
+  { written: 'brine', of: 'sodium-chloride', strength: 'saturated' },
+  { written: 'saturated brine', of: 'sodium-chloride', strength: 'saturated' },
+]
+
+const withNames = (record: SubstanceRecord) => ({
+  substance: forPlan(record),
+  names: [record.name, ...(record.systematicName ? [record.systematicName] : []), ...(record.synonyms ?? [])],
+})
+
+/** A bottle that stands ready, as a reader of procedures offers it for a strength that is not said. */
+const bottles: Lexicon['bottles'] = stockSolutions.flatMap(({ of, name, form, from, saturated }) => [
+  { of, name, form, kind: saturated ? ('saturated' as const) : JSON.stringify(form) === JSON.stringify(from) ? ('concentrated' as const) : ('other' as const) },
+])
+
+/** What the reader of pasted procedures knows: the records that ship with the program, and those of the course. */
+export const lexiconWith = (own: readonly SubstanceRecord[] = []): Lexicon => ({
+  substances: [...own, ...substanceRecords].map(withNames),
+  shorthand,
+  bottles,
+})
