@@ -1,6 +1,6 @@
 import type { Lexicon } from '@/core/reading/handout/names'
 import type { SubstanceRecord } from '@/core/substance/record'
-import { stockSolutions } from './solutions'
+import { concentrated, stockSolutions } from './solutions'
 import { forPlan, substanceRecords } from './records'
 
 /** What chemists write for a substance besides its names. */
@@ -78,13 +78,40 @@ const withNames = (record: SubstanceRecord) => ({
 })
 
 /** A bottle that stands ready, as a reader of procedures offers it for a strength that is not said. */
-const bottles: Lexicon['bottles'] = stockSolutions.flatMap(({ of, name, form, from, saturated }) => [
-  { of, name, form, kind: saturated ? ('saturated' as const) : JSON.stringify(form) === JSON.stringify(from) ? ('concentrated' as const) : ('other' as const) },
-])
+const bottles: Lexicon['bottles'] = [
+  ...(
+    [
+      ['hydrochloric-acid', '37 %, 1.18 g/mL', concentrated.hydrochloric],
+      ['sulfuric-acid', '96 %, 1.84 g/mL', concentrated.sulfuric],
+      ['nitric-acid', '68 %, 1.405 g/mL', concentrated.nitric],
+      ['ammonia', '25 %, 0.91 g/mL', concentrated.ammonia],
+      ['phosphoric-acid', '85 %, 1.685 g/mL', concentrated.phosphoric],
+      ['hydrogen-peroxide', '30 %, 1.11 g/mL', concentrated.peroxide],
+    ] as const
+  ).map(([of, name, form]) => ({ of, name, form, kind: 'concentrated' as const })),
+  ...stockSolutions.map(({ of, name, form, saturated }) => ({ of, name, form, kind: saturated ? ('saturated' as const) : ('other' as const) })),
+]
+
+const solvents = [
+  'water methanol ethanol propan-2-ol diethyl-ether tert-butyl-methyl-ether tetrahydrofuran dichloromethane chloroform ethyl-acetate acetone toluene hexane heptane pentane',
+  'cyclohexane acetonitrile dimethylformamide dimethyl-sulfoxide petroleum-ether acetic-acid 1-4-dioxane pyridine',
+]
+  .join(' ')
+  .split(' ')
+
+const byProducts: Lexicon['byProducts'] = [
+  ...['water', 'acetic-acid', 'hydrochloric-acid', 'methanol', 'sodium-chloride', 'sodium-bromide', 'potassium-chloride', 'calcium-sulfate', 'nitrogen-dioxide'].flatMap((id) =>
+    substanceRecords.filter((record) => record.id === id).map(forPlan),
+  ),
+  { id: 'carbon-dioxide', name: 'carbon dioxide', formula: 'CO2' },
+  { id: 'magnesium-bromide-hydroxide', name: 'magnesium bromide hydroxide', formula: 'MgBrOH' },
+]
 
 /** What the reader of pasted procedures knows: the records that ship with the program, and those of the course. */
 export const lexiconWith = (own: readonly SubstanceRecord[] = []): Lexicon => ({
   substances: [...own, ...substanceRecords].map(withNames),
   shorthand,
   bottles,
+  solvents,
+  byProducts,
 })

@@ -38,7 +38,7 @@ const molar = (molPerL: number, gPerML: number): Form => ({ kind: 'solution', mo
 const inSolvent = (solvent: SolutionSolvent, gPer100ML: number): Form => ({ kind: 'mass-volume', gPer100ML, solvent })
 const solid = (water?: number): Form => ({ kind: 'solid', purity: 1, ...(water ? { water } : {}) })
 const label = 'label of the bottle'
-const concentrated = {
+export const concentrated = {
   hydrochloric: { kind: 'mass-fraction', fraction: 0.37, gPerML: 1.18, source: label },
   sulfuric: { kind: 'mass-fraction', fraction: 0.96, gPerML: 1.84, source: label },
   nitric: { kind: 'mass-fraction', fraction: 0.68, gPerML: 1.405, source: label },

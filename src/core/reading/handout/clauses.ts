@@ -25,7 +25,8 @@ export function clausesOf(plain: string, sentence: Sentence): Clause[] {
     const places = [...between.matchAll(parting)].filter(({ index: at }) => !insideBrackets(between, at!))
     // What is done to something named before its verb begins where the clause before has ended: at the first place that parts; else at the last.
     const place = verb.passive ? firstSubject(places) : places.at(-1)
-    cuts.push(place ? last.to + place.index! + place[0].length : verb.from)
+    const subject = !place && verb.passive ? /\s(?=(?:the|its?|this|these|they|both)\s[^,]*$)/i.exec(between) : null
+    cuts.push(place ? last.to + place.index! + place[0].length : subject ? last.to + subject.index + 1 : verb.from)
   })
   return verbs.flatMap((verb, index) =>
     inStages(plain, {

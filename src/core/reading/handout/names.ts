@@ -11,6 +11,10 @@ export interface Lexicon {
   shorthand: readonly { written: string; of: string; strength?: 'saturated' }[]
   /** Strengths that are in use, for a bottle that is named without figure. */
   bottles: readonly { of: string; name: string; form: Form; kind: 'concentrated' | 'saturated' | 'other' }[]
+  /** Ids of what is usually there to dissolve others. */
+  solvents: readonly string[]
+  /** Small molecules and salts that form besides a product. */
+  byProducts: readonly Substance[]
 }
 
 /** A substance where the text names it. */

@@ -20,6 +20,8 @@ export interface ReadStep extends Span {
   fields: ReadField[]
   until?: Span
   vessel?: NamedVessel
+  /** Which of several steps of the same words it is, from 0, and of how many. */
+  of?: { index: number; count: number }
   /** Times that the same deed is given, where there are two. */
   twoTimes?: readonly [number, number]
   /** Whole sentences that warn, and those that were not understood and stay as its words. */

@@ -93,6 +93,7 @@ function addFields(seen: Seen): ReadField[] {
   const over = times(seen).find((time) => /\b(?:over|during|in|within|a period of)\s+(?:a period of\s+)?(?:about\s|ca\.?\s)?$/i.test(seen.text.slice(0, time.from - seen.from)))
   return [
     ...(over ? [field('minutes', minutesOf(over), over)] : []),
+    ...(at && at.low < at.high ? [field('startC', at.low, at)] : []),
     ...(at ? [field('ceilingC', at.high, at)] : []),
   ]
 }
@@ -121,7 +122,7 @@ const fieldsOf: Partial<Record<OperationKey, (seen: Seen) => ReadField[]>> = {
 }
 
 const step = (operation: OperationKey, seen: Seen, portions: Portion[], fields = fieldsOf[operation]?.(seen) ?? []): ReadStep => {
-  const until = found(seen, untilWhen)
+  const until = untilOf(seen)
   const given = [...new Set(times(seen).map(minutesOf))]
   const [vessel] = seen.vessels
   return {
@@ -139,6 +140,14 @@ const step = (operation: OperationKey, seen: Seen, portions: Portion[], fields =
   }
 }
 
+/** The sign that it is over, up to where the text goes on with something else. */
+function untilOf(seen: Seen): Span | undefined {
+  const until = found(seen, untilWhen)
+  if (!until) return undefined
+  const said = seen.text.slice(until.from - seen.from, until.to - seen.from)
+  return { from: until.from, to: until.from + said.split(/,?\s+(?:and (?:then|finally)|then|finally)\b|\s\(/)[0]!.length }
+}
+
 /** One step for each thing that is measured out; the first has the vessel, the last the sign that it is over. */
 const charges = (seen: Seen, portions: readonly Portion[]): ReadStep[] =>
   portions.map((portion, index) => {
@@ -147,6 +156,7 @@ const charges = (seen: Seen, portions: readonly Portion[]): ReadStep[] =>
       ...rest,
       ...(vessel && index === 0 ? { vessel } : {}),
       ...(until && index === portions.length - 1 ? { until } : {}),
+      ...(portions.length > 1 ? { of: { index, count: portions.length } } : {}),
     }
   })
 
@@ -167,7 +177,8 @@ const shakings = (operation: 'wash' | 'extract', seen: Seen): ReadStep[] => {
     : made.map((each, index) => {
         const { until, ...rest } = each
         const next = taken[index + 1]?.from ?? seen.to
-        return until && until.from > taken[index]!.from && until.from < next ? { ...rest, until: { ...until, to: Math.min(until.to, next) } } : rest
+        const of = taken.length > 1 ? { of: { index, count: taken.length } } : {}
+        return until && until.from > taken[index]!.from && until.from < next ? { ...rest, ...of, until } : { ...rest, ...of }
       })
 }
 
@@ -375,6 +386,7 @@ const leadsUp = (seen: Seen, next: Seen | undefined) =>
 export function stepsOf(clauses: readonly Seen[], isWarning: (sentence: Span) => boolean): ReadStep[] {
   const place: Place = { at: 'flask', condenser: false, steps: [] }
   const early: Span[] = []
+  let lead: number | undefined
   clauses.forEach((seen, index) => {
     const last = place.steps.at(-1)
     const whole = seen.sentence
@@ -382,8 +394,12 @@ export function stepsOf(clauses: readonly Seen[], isWarning: (sentence: Span) =>
       if (last && !last.warnings.some((each) => overlap(each, whole))) last.warnings.push(whole)
       return
     }
-    if (leadsUp(seen, clauses[index + 1])) return
-    const made = seen.verb ? readers[seen.verb.deed](seen, place) : []
+    if (leadsUp(seen, clauses[index + 1])) {
+      lead = seen.from
+      return
+    }
+    const made = (seen.verb ? readers[seen.verb.deed](seen, place) : []).map((each) => (lead === undefined ? each : { ...each, from: lead }))
+    lead = undefined
     place.steps.push(...made)
     after(place, made, seen)
     const understood = made.length > 0 || place.steps.some((each) => within(seen, each))

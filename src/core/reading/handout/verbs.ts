@@ -33,7 +33,7 @@ const verbs: readonly [Deed, string][] = [
   ['sublime', 'sublim(?:e|ed)'],
   ['column', 'chromatograph(?:ed)?(?! )'],
   ['thin-layer', 'spot(?:ted)?(?= )|run a (?:tlc|thin-layer)|check(?:ed)? by tlc'],
-  ['melt', '(?:determin|tak|measur|record|not|find|check)(?:e|en|ed)?(?=[^.]{0,60}(?:melting (?:point|range)|m\\.?\\s?p\\.?))'],
+  ['melt', 'melting point (?:is |was |were )?(?:then )?(?:taken|determined|measured|recorded|noted)|(?:determin|tak|measur|record|not|find|check)(?:e|en|ed)?(?=[^.]{0,60}(?:melting (?:point|range)|m\\.?\\s?p\\.?))'],
   ['boil', '(?:determin|tak|measur|record|not|find)(?:e|en|ed)?(?=[^.]{0,40}(?:boiling (?:point|range)))'],
   ['refract', '(?:determin|tak|measur|record|not|read)(?:e|en|ed)?(?=[^.]{0,40}refractive index)'],
   ['weigh', 'weigh(?:ed)?(?: out)?|(?:record|not)(?:e|ed)?(?=[^.]{0,30}\\b(?:mass|weight)\\b)'],
