@@ -74,7 +74,7 @@ export function tidy(text: string): string {
     .replace(/,\./g, '.')
     .trim()
     .replace(/^(?:and|then|,|;)\s+(?:then\s+)?/i, '')
-    .replace(/(?:[\s,;:]+(?:and|then|and then))*[\s,;:]*$/i, '')
+    .replace(/(?:[\s,;:]+(?:and|then|and then|after which(?: it (?:is|was))?|followed by))*[\s,;:]*$/i, '')
   if (plain === '') return ''
   const cased = /^\{/.test(plain) ? plain : plain.charAt(0).toUpperCase() + plain.slice(1)
   return /[.!?]$/.test(cased) ? cased : `${cased}.`

@@ -218,9 +218,16 @@ const isWarm = (seen: Seen) => (degrees(seen)[0]?.high ?? 0) > warmerC + 8
 
 type Reader = (seen: Seen, place: Place) => ReadStep[]
 
-const put: Reader = (seen) => {
+const put: Reader = (seen, place) => {
   const taken = seen.portions.filter(({ measure }) => measure)
   if (taken.length > 0) return charges(seen, taken)
+  const last = place.steps.at(-1)
+  const [vessel] = seen.vessels
+  // `Weigh it and tip it into the flask`: where what was measured out goes.
+  if (last?.operation === 'charge' && /\b(?:it|them)\b/i.test(seen.text) && vessel) {
+    last.vessel ??= vessel
+    return stay(last, seen)
+  }
   const named = seen.portions.filter(({ of }) => of.length > 0)
   if (/transfer|tip|empt/i.test(seen.text) && named.length === 0) return /\b(?:contents|mixture|solution|reaction|liquid)\b/i.test(seen.text) || seen.vessels.length > 0 ? [step('pour', seen, [])] : []
   return named.length > 0 ? charges(seen, named) : []
@@ -238,6 +245,7 @@ const adding: Reader = (seen, place) => {
 
 const collecting: Reader = (seen, place) => {
   const last = place.steps.at(-1)
+  if (/\bwaste\b/i.test(seen.text)) return [step('dispose', seen, [])]
   const isFraction = /fraction|distillate|portion|forerun|passes over|comes over|receiver|boil/i.test(seen.text) || (last?.operation === 'distil' && degrees(seen).length > 0)
   if (!isFraction) return [step('filter', seen, [])]
   const windows = degrees(seen)
@@ -380,7 +388,7 @@ function after(place: Place, steps: readonly ReadStep[], seen: Seen): void {
 
 /** A wait that only leads up to the verb behind it: `let it`, `allow to`. */
 const leadsUp = (seen: Seen, next: Seen | undefined) =>
-  seen.verb?.deed === 'hold' && next?.sentence === seen.sentence && seen.figures.length === 0 && seen.portions.length === 0 && seen.text.length < 34
+  seen.verb?.deed === 'hold' && next?.sentence === seen.sentence && seen.figures.length === 0 && seen.portions.length === 0 && (seen.text.length < 34 || /\b(?:let|allow(?:ed)?|leave|left)\s+(?:it|them|the \w+(?: \w+)?)?\s*(?:to\s*)?$/i.test(seen.text))
 
 /** The steps of a text, in its order; a sentence without a deed goes to the step before it. */
 export function stepsOf(clauses: readonly Seen[], isWarning: (sentence: Span) => boolean): ReadStep[] {
@@ -403,7 +411,11 @@ export function stepsOf(clauses: readonly Seen[], isWarning: (sentence: Span) =>
     place.steps.push(...made)
     after(place, made, seen)
     const understood = made.length > 0 || place.steps.some((each) => within(seen, each))
-    if (!understood) (last ? last.words : early).push({ from: seen.from, to: seen.to })
+    const again = /^\W*repeat/i.test(seen.text) ? found(seen, untilWhen) : undefined
+    if (again && last) {
+      last.until ??= again
+      stay(last, seen)
+    } else if (!understood) (last ? last.words : early).push({ from: seen.from, to: seen.to })
   })
   if (place.steps[0] && early.length > 0) place.steps[0].words.unshift(...early)
   return place.steps

@@ -17,7 +17,7 @@ const verbs: readonly [Deed, string][] = [
   ['distil', 'distillation(?= (?:\\(|of|at|under|gave|afford|through))|distil(?:l|led|ls)?|fractionat(?:e|ed)'],
   ['dispose', 'dispos(?:e|ed) of|discard(?:ed)?|throw away'],
   ['evaporate', 'evaporat(?:e|ed)|remov(?:e|ed)(?=[^.;,]{0,30}(?:rotary|evaporat|water bath|reduced pressure|vacuum))|remove (?:the |all )?(?:the )?(?:solvents?|ether|\\w+ether)|concentrat(?:e|ed)(?= (?:to|the|it|on|in|under|by|until|down))|strip(?:ped)? off|rotovap(?:ped)?|boil(?:ed)? (?:off|down)|distil(?:led)? off'],
-  ['filter', 'filter(?:ed)?(?: off)?|suck(?:ed)? (?:off|dry)|isolat(?:e|ed)(?=[^.]*filtr)'],
+  ['filter', 'filter(?:ed)?(?: off)?(?! (?:papers?|funnel|flask|cake|aid)\\b)|suck(?:ed)? (?:off|dry)|isolat(?:e|ed)(?=[^.]*filtr)'],
   ['wash', 'wash(?:ed|ing)?|shak(?:e|en)(?= with)'],
   ['rinse', 'rins(?:e|ed|ing)'],
   ['extract', 'extract(?:ed)?|shak(?:e|en) out'],
@@ -42,7 +42,7 @@ const verbs: readonly [Deed, string][] = [
   ['collect', 'collect(?:ed)?|isolat(?:e|ed)'],
   ['cool', 'cool(?:ed)?|chill(?:ed)?|cooling(?= to| in| overnight)'],
   ['add', 'add(?:ed)?|drop(?:ped)? in|run in|trickl(?:e|ed)|stir(?:red)? in|mix(?:ed)?|combin(?:e|ed)|treat(?:ed)? with|sprinkl(?:e|ed)|introduc(?:e|ed)|the addition of'],
-  ['put', 'plac(?:e|ed)|put|charg(?:e|ed)|tip(?:ped)?|transfer(?:red)?|measur(?:e|ed)(?: out| into)?|suspend(?:ed)?|cover(?:ed)?(?= the| with| it)|empt(?:y|ied)|fill(?:ed)?|load(?:ed)?'],
+  ['put', 'plac(?:e|ed)|put|prepar(?:e|ed)|charg(?:e|ed)|tip(?:ped)?|transfer(?:red)?|measur(?:e|ed)(?: out| into)?|suspend(?:ed)?|cover(?:ed)?(?= the| with| it)|empt(?:y|ied)|fill(?:ed)?|load(?:ed)?'],
   ['bring', 'bring|brought'],
   ['heat', 'heat(?:ed)?|warm(?:ed)?|boil(?:ed)?|(?:keep|kept|maintain(?:ed)?|held|hold)(?= (?:it |the [a-z]+ )?(?:at|between|in))'],
   ['stir', 'stirring (?:was|is) continued|continued? stirring|stir(?:red)?|swirl(?:ed)?|agitat(?:e|ed)'],
@@ -64,10 +64,11 @@ function isDone(plain: string, sentence: Span, from: number, said: string): bool
   const after = plain.slice(from + said.length, from + said.length + 24)
   if (helper.test(before)) return !/^dry$/i.test(said)
   const first = said.split(/\s/)[0]!
-  if (noun.test(before) && !/^(?:dr(?:y|ied))$/i.test(first)) return false
+  // To put and to add are no nouns.
+  if (noun.test(before) && !/^(?:dr(?:y|ied)|put|add|place|pour)$/i.test(first)) return false
   if (/^(?:cooling|washing|rinsing)/i.test(first)) return /(?:^|after |on |,\s*(?:and )?|\bby )$/i.test(before)
   if (/^dry$/i.test(first))
-    return /(?:^|[.;:,)]\s*|\b(?:and|then|finally)\s+)$/i.test(before) && /^\s*(?:$|[(,.;]|(?:the|it|them|over|with|in|at|under|between|overnight|for|to|off|and weigh)\b)/i.test(after)
+    return /(?:^|[.;:,)]\s*|\b(?:and|then|finally)\s+|\b(?:let|allow|leave)\s(?:it|them|the \w+)(?: to)?\s)$/i.test(before) && /^\s*(?:$|[(,.;]|(?:the|it|them|over|with|in|at|under|between|overnight|for|to|off|and weigh)\b)/i.test(after)
   if (/^(?:press|suck|air|oven)/i.test(first)) return true
   // `the combined layers`, `cooled solution`: no deed.
   if (/ed$/i.test(first) && adjectives.test(plain.slice(from)) && !/(?:,|\band|\bthen|\bfinally)\s+(?:\w+ly\s+)?$/i.test(before)) return false
