@@ -14,6 +14,7 @@ const usage = `usage: ./mozle COMMAND
   test all                    the same, and many tablets at once
   calc PLAN [--log ENTRIES]   compute a plan file (and a run's entries) and print JSON
   calc --cases                hand-worked and published cases, with how far each is off
+  read FILE                   what a procedure in .txt, .md, .html, .docx or .pdf says, as JSON
   import FILE [--into DIR]    read an archived session back: checksums, and the figures worked out anew
   bench                       print speed figures
   mutate [PATH [N]]           change every decision of the core, one at a time: which changes does no test notice?
@@ -38,6 +39,9 @@ switch (command) {
     break
   case 'calc':
     leave((await import('./calc')).calc(args))
+    break
+  case 'read':
+    leave(await (await import('./read')).read(args))
     break
   case 'start':
     await (await import('./service/start')).start(args)

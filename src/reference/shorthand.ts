@@ -1,5 +1,6 @@
 import type { Lexicon } from '@/core/reading/handout/names'
 import type { SubstanceRecord } from '@/core/substance/record'
+import type { Substance } from '@/core/substance/substance'
 import { concentrated, stockSolutions } from './solutions'
 import { forPlan, substanceRecords } from './records'
 
@@ -108,8 +109,8 @@ const byProducts: Lexicon['byProducts'] = [
 ]
 
 /** What the reader of pasted procedures knows: the records that ship with the program, and those of the course. */
-export const lexiconWith = (own: readonly SubstanceRecord[] = []): Lexicon => ({
-  substances: [...own, ...substanceRecords].map(withNames),
+export const lexiconWith = (own: readonly Substance[] = []): Lexicon => ({
+  substances: [...own.map((substance) => ({ substance, names: [substance.name, ...(substance.systematicName ? [substance.systematicName] : [])] })), ...substanceRecords.map(withNames)],
   shorthand,
   bottles,
   solvents,

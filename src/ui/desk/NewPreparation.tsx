@@ -1,5 +1,6 @@
 'use client'
 
+import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
@@ -109,6 +110,11 @@ export function NewPreparation({ course }: { course: string }) {
           </Button>
         </div>
       </form>
+      <h2 className="section-title">Or from a handout</h2>
+      <p>
+        <Link href="/desk/new/reading">Paste a procedure</Link>, or drop a file of it: what it says is read into lines and steps, and you take what is
+        right.
+      </p>
       <h2 className="section-title">Or from a plan file</h2>
       <label className="from-file">
         <span className="visually-hidden">Plan file</span>

@@ -106,7 +106,8 @@ export function linesOf(read: TextRead, lexicon: Lexicon): { lines: ProposedLine
   const take = (line: Growing, portion: Portion, step: ReadStep) => {
     lineOf.set(portion, line.id)
     if (!line.spans.some(({ from }) => from === portion.from)) line.spans.push({ from: portion.from, to: portion.to })
-    line.role ??= roleIn[step.operation] ?? (workUp ? 'work-up' : undefined)
+    // What a table lists is not the work-up's because something was filtered before.
+    line.role ??= roleIn[step.operation] ?? (workUp && lines.indexOf(line) >= listed ? 'work-up' : undefined)
     line.used += 1
   }
   for (const step of read.steps) {

@@ -239,8 +239,8 @@ function withOffered(plan: Plan, { steps }: Proposal): Plan {
   return { ...checked, steps: checked.steps.map((step) => (operationOf(step) === 'dispose' && placed.length > 0 ? { ...step, waste: placed.map((into) => ({ into })) } : step)) }
 }
 
-/** The plan of what was taken: nothing that still asks, and nothing that was left out, is in it. */
-export function planFrom(proposal: Proposal): Plan {
+/** The plan of what was taken: nothing that still asks, and nothing that was left out, is in it; and the step that each item became. */
+export function planAndSteps(proposal: Proposal): { plan: Plan; stepOf: Map<string, Step> } {
   const lines = proposal.lines.filter(({ substance, asks }) => substance !== undefined && asks.length === 0)
   const begun = addStep(lines.reduce(lineIn, emptyPlan(proposal.title || 'Untitled')), 'safety').plan
   const there = (id: string | undefined) => (id !== undefined && lines.some((line) => line.id === id) ? id : undefined)
@@ -253,6 +253,15 @@ export function planFrom(proposal: Proposal): Plan {
     ...(product && proposal.does === 'isolates' ? { recoveries: [{ sample: 'purified', product, of: reference }] } : {}),
   }
   const taking: Taking = { proposal, plan: headed, samples: { last: 'crude', dry: false, purified: 0 } }
-  for (const step of proposal.steps) if (step.asks.length === 0) take(taking, step)
-  return withOffered(withLiterature(taking.plan, proposal), proposal)
+  const ids: [item: string, step: string][] = []
+  for (const step of proposal.steps) {
+    if (step.asks.length > 0) continue
+    take(taking, step)
+    ids.push([step.id, taking.plan.steps.at(-1)!.id])
+  }
+  const plan = withOffered(withLiterature(taking.plan, proposal), proposal)
+  return { plan, stepOf: new Map(ids.map(([item, id]) => [item, plan.steps.find((step) => step.id === id)!])) }
 }
+
+/** The plan of what was taken. */
+export const planFrom = (proposal: Proposal): Plan => planAndSteps(proposal).plan

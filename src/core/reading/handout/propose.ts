@@ -1,4 +1,5 @@
 import { reactionTable } from '../../reaction/reactionTable'
+import type { Substance } from '../../substance/substance'
 import type { Lexicon, NameTable } from './names'
 import { disagreementsOf } from './disagreements'
 import { linesOf } from './lines'
@@ -82,11 +83,16 @@ const titleOf = ({ title, plain }: TextRead, product: ProposedLine | undefined):
   return (cased || product?.written || '').slice(0, 200)
 }
 
-/** What is proposed before anybody has answered anything. */
-export function propose(text: string, lexicon: Lexicon, table?: NameTable): Proposal {
-  const read = readText(text, lexicon, table)
+/**
+ * What is proposed before anybody has answered anything.
+ * @param making what the author says is made, where the text does not say it; null for nothing
+ */
+export function propose(text: string, lexicon: Lexicon, table?: NameTable, making?: Substance | null): Proposal {
+  const { product: said, ...rest } = readText(text, lexicon, table)
+  const product = making === undefined ? said : making?.id
+  const read: TextRead = { ...rest, ...(product ? { product } : {}) }
   const found = linesOf(read, lexicon)
-  const parts = withRoles(read, found.lines, lexicon)
+  const parts = withRoles(read, found.lines, lexicon, making ?? undefined)
   const steps = stepsOf(read, found)
   const proposal: Proposal = {
     read,

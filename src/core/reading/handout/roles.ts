@@ -40,10 +40,10 @@ const forming = (substance: Substance, role: Role, coefficient: number | null, t
 })
 
 /** Who reacts with whom, what dissolves, what helps: by the equation that the amounts allow, and the rest by what it is. */
-export function withRoles(read: TextRead, lines: ProposedLine[], lexicon: Lexicon): Parts {
+export function withRoles(read: TextRead, lines: ProposedLine[], lexicon: Lexicon, making?: Substance): Parts {
   const title = read.title ? read.plain.slice(read.title.from, read.title.to) : ''
   const find = (id: string | undefined) => lexicon.substances.find(({ substance }) => substance.id === id)?.substance
-  const product = find(read.product)
+  const product = making ?? find(read.product)
   const early = lines.filter(({ role, substance }) => role === 'reagent' && substance !== undefined)
   const isSolvent = ({ substance, note }: ProposedLine) => lexicon.solvents.includes(substance!.id) && note !== 'glacial'
   const unique = (of: readonly ProposedLine[]) => [...new Map(of.map(({ substance }) => [substance!.id, substance!])).values()]
@@ -108,7 +108,7 @@ function isolating(title: string, lines: ProposedLine[], material: ProposedLine,
   const parts = lines.map((line): ProposedLine =>
     line === material || (line.role === 'reagent' && parting.test(title) && line.measure?.kind === material.measure?.kind) ? { ...line, role: 'material' } : line.role === 'reagent' ? { ...line, role: lexicon.solvents.includes(line.substance?.id ?? '') ? 'solvent' : 'reagent' } : line,
   )
-  if (tests || (!product && !material.substance)) return { lines: parts, does: 'works', reference: material.id, balanced: true }
+  if (tests || (!product && (!material.substance || !purifying.test(title)))) return { lines: parts, does: 'works', reference: material.id, balanced: true }
   const sought = product ?? material.substance!
   const got = { ...forming(sought, 'component', null, lines.map(({ id }) => id)) }
   return { lines: [...parts, got], does: 'isolates', product: got.id, reference: material.id, balanced: true }
