@@ -23,6 +23,7 @@ test.describe('every screen without violations', () => {
         `/desk/${made.preparations[0]!.id}`,
         `/desk/${made.preparations[5]!.id}/safety`,
         '/desk/new',
+        '/desk/new/reading',
         '/reference?substance=aniline',
         '/reference/solutions',
         '/reference/scratch',

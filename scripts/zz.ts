@@ -1,9 +1,9 @@
 import { readFileSync, readdirSync } from 'node:fs'
 import { readText } from '@/core/reading/handout/readText'
-import { accountOf, truthOf, compare } from '@/core/reading/handout/score'
+import { accountOf, truthOf, compare } from '@/test-support/handoutScore'
 import { nameTable } from '@/core/reading/handout/names'
 import { lexiconWith } from '@/reference/shorthand'
-const dir = 'src/core/reading/handout/cases'
+const dir = 'src/test-support/handouts'
 const lex = lexiconWith(); const table = nameTable(lex)
 const want = process.argv[2]
 let A=0,AF=0,C=0,CF=0,W=0

@@ -78,19 +78,37 @@ const withNames = (record: SubstanceRecord) => ({
   names: [record.name, ...(record.systematicName ? [record.systematicName] : []), ...(record.synonyms ?? [])],
 })
 
+/** Strengths in which concentrated acids are sold as well; densities from general knowledge of the handbook, not yet compared with it. */
+const bottle = (fraction: number, gPerML: number) => ({
+  kind: 'mass-fraction' as const,
+  fraction,
+  gPerML,
+  source: 'label of the bottle',
+})
+
 /** A bottle that stands ready, as a reader of procedures offers it for a strength that is not said. */
 const bottles: Lexicon['bottles'] = [
   ...(
     [
       ['hydrochloric-acid', '37 %, 1.18 g/mL', concentrated.hydrochloric],
+      ['hydrochloric-acid', '32 %, 1.16 g/mL', bottle(0.32, 1.16)],
       ['sulfuric-acid', '96 %, 1.84 g/mL', concentrated.sulfuric],
+      ['sulfuric-acid', '98 %, 1.84 g/mL', bottle(0.98, 1.84)],
       ['nitric-acid', '68 %, 1.405 g/mL', concentrated.nitric],
+      ['nitric-acid', '65 %, 1.39 g/mL', bottle(0.65, 1.39)],
+      ['nitric-acid', '70 %, 1.41 g/mL', bottle(0.7, 1.41)],
       ['ammonia', '25 %, 0.91 g/mL', concentrated.ammonia],
+      ['ammonia', '28 %, 0.90 g/mL', bottle(0.28, 0.9)],
       ['phosphoric-acid', '85 %, 1.685 g/mL', concentrated.phosphoric],
       ['hydrogen-peroxide', '30 %, 1.11 g/mL', concentrated.peroxide],
     ] as const
   ).map(([of, name, form]) => ({ of, name, form, kind: 'concentrated' as const })),
-  ...stockSolutions.map(({ of, name, form, saturated }) => ({ of, name, form, kind: saturated ? ('saturated' as const) : ('other' as const) })),
+  ...stockSolutions.map(({ of, name, form, saturated }) => ({
+    of,
+    name,
+    form,
+    kind: saturated ? ('saturated' as const) : ('other' as const),
+  })),
 ]
 
 const solvents = [
@@ -101,16 +119,30 @@ const solvents = [
   .split(' ')
 
 const byProducts: Lexicon['byProducts'] = [
-  ...['water', 'acetic-acid', 'hydrochloric-acid', 'methanol', 'sodium-chloride', 'sodium-bromide', 'potassium-chloride', 'calcium-sulfate', 'nitrogen-dioxide'].flatMap((id) =>
-    substanceRecords.filter((record) => record.id === id).map(forPlan),
-  ),
+  ...[
+    'water',
+    'acetic-acid',
+    'hydrochloric-acid',
+    'methanol',
+    'sodium-chloride',
+    'sodium-bromide',
+    'potassium-chloride',
+    'calcium-sulfate',
+    'nitrogen-dioxide',
+  ].flatMap((id) => substanceRecords.filter((record) => record.id === id).map(forPlan)),
   { id: 'carbon-dioxide', name: 'carbon dioxide', formula: 'CO2' },
   { id: 'magnesium-bromide-hydroxide', name: 'magnesium bromide hydroxide', formula: 'MgBrOH' },
 ]
 
 /** What the reader of pasted procedures knows: the records that ship with the program, and those of the course. */
 export const lexiconWith = (own: readonly Substance[] = []): Lexicon => ({
-  substances: [...own.map((substance) => ({ substance, names: [substance.name, ...(substance.systematicName ? [substance.systematicName] : [])] })), ...substanceRecords.map(withNames)],
+  substances: [
+    ...own.map((substance) => ({
+      substance,
+      names: [substance.name, ...(substance.systematicName ? [substance.systematicName] : [])],
+    })),
+    ...substanceRecords.map(withNames),
+  ],
   shorthand,
   bottles,
   solvents,

@@ -7,7 +7,29 @@ export class NoTextError extends Error {}
 const mostBytes = 20_000_000
 const mostPages = 60
 
-const block = new Set(['P', 'DIV', 'LI', 'UL', 'OL', 'H1', 'H2', 'H3', 'H4', 'H5', 'H6', 'TABLE', 'SECTION', 'ARTICLE', 'BLOCKQUOTE', 'PRE', 'DT', 'DD', 'HEADER', 'FOOTER', 'MAIN'])
+const block = new Set([
+  'P',
+  'DIV',
+  'LI',
+  'UL',
+  'OL',
+  'H1',
+  'H2',
+  'H3',
+  'H4',
+  'H5',
+  'H6',
+  'TABLE',
+  'SECTION',
+  'ARTICLE',
+  'BLOCKQUOTE',
+  'PRE',
+  'DT',
+  'DD',
+  'HEADER',
+  'FOOTER',
+  'MAIN',
+])
 const silent = new Set(['SCRIPT', 'STYLE', 'HEAD', 'NAV', 'TEMPLATE', 'NOSCRIPT', 'SVG'])
 
 const raised: Readonly<Record<string, string>> = { '0': '⁰', '1': '¹', '2': '²', '3': '³', '-': '⁻' }
@@ -92,7 +114,13 @@ async function textOfPdf(bytes: Uint8Array, progress: (share: number) => void): 
   const pdfjs = await import('pdfjs-dist/legacy/build/pdf.mjs')
   // It works in this thread, which is off the page already.
   ;(globalThis as { pdfjsWorker?: unknown }).pdfjsWorker = await import('pdfjs-dist/legacy/build/pdf.worker.mjs')
-  const document = await pdfjs.getDocument({ data: bytes.slice(), isEvalSupported: false, useSystemFonts: false, disableFontFace: true, verbosity: 0 }).promise
+  const document = await pdfjs.getDocument({
+    data: bytes.slice(),
+    isEvalSupported: false,
+    useSystemFonts: false,
+    disableFontFace: true,
+    verbosity: 0,
+  }).promise
   const pages: string[] = []
   for (let number = 1; number <= Math.min(document.numPages, mostPages); number++) {
     const page = await document.getPage(number)
@@ -121,7 +149,6 @@ const decoded = (bytes: Uint8Array): string => {
 /** True for bytes that are no text in any writing: many that no text has. */
 const isBinary = (text: string) => {
   const start = text.slice(0, 4000)
-  // eslint-disable-next-line no-control-regex
   return start.includes('\u0000') || (start.match(/[\u0001-\u0008\u000e-\u001f\ufffd]/g) ?? []).length > start.length / 50
 }
 
@@ -167,7 +194,8 @@ export async function textOfFile(name: string, bytes: Uint8Array, progress: (sha
         : `${name} could not be opened: it is damaged, or locked with a password. Copy its text and paste it.`,
     )
   }
-  if (kind === 'text' && isBinary(text)) throw new NoTextError(`${name} is no text. Take a .txt, .md, .html, .docx or a .pdf that carries text.`)
+  if (kind === 'text' && isBinary(text))
+    throw new NoTextError(`${name} is no text. Take a .txt, .md, .html, .docx or a .pdf that carries text.`)
   if (text.trim() === '')
     throw new NoTextError(
       kind === 'pdf'

@@ -23,7 +23,9 @@ export function handoutJson(proposal: Proposal) {
     balanced: proposal.balanced,
     lines: proposal.lines.map((line) => ({
       id: line.id,
-      substance: line.substance ? { id: line.substance.id, name: line.substance.name, formula: line.substance.formula ?? null } : null,
+      substance: line.substance
+        ? { id: line.substance.id, name: line.substance.name, formula: line.substance.formula ?? null }
+        : null,
       written: line.written,
       role: line.role,
       coefficient: line.coefficient,
@@ -44,7 +46,9 @@ export function handoutJson(proposal: Proposal) {
         place: place(at),
       })),
       until: step.read.until ? place(step.read.until) : null,
-      vessel: step.read.vessel ? { kind: step.read.vessel.kind, sizeML: step.read.vessel.sizeML, place: place(step.read.vessel) } : null,
+      vessel: step.read.vessel
+        ? { kind: step.read.vessel.kind, sizeML: step.read.vessel.sizeML, place: place(step.read.vessel) }
+        : null,
       lines: step.lines.map(({ id, at }) => ({ line: id, part: step.parts?.[id] ?? 1, place: place(at) })),
       sure: decided(step),
       asks: asks(step),

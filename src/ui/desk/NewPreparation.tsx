@@ -112,8 +112,8 @@ export function NewPreparation({ course }: { course: string }) {
       </form>
       <h2 className="section-title">Or from a handout</h2>
       <p>
-        <Link href="/desk/new/reading">Paste a procedure</Link>, or drop a file of it: what it says is read into lines and steps, and you take what is
-        right.
+        <Link href="/desk/new/reading">Paste a procedure</Link>, or drop a file of it: what it says is read into lines and steps,
+        and you take what is right.
       </p>
       <h2 className="section-title">Or from a plan file</h2>
       <label className="from-file">

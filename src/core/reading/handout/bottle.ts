@@ -19,15 +19,25 @@ const percentOf = (value: number) => `${writeNumber(value, Number.isInteger(valu
 /** A liquid that is bought with some water in it, and whose percentage is its own purity: ethanol of 95 %. */
 const isNeat = (substance: Substance) => usualForm(substance).kind === 'neat' && !takesAcid(substance)
 const takesAcid = ({ classes, id }: Substance) =>
-  /^(?:hydrochloric|sulfuric|nitric|phosphoric|perchloric|hydrobromic|acetic|formic)-acid$/.test(id) || (classes ?? []).some((each) => /acid/.test(each) && !/carboxylic/.test(each))
+  /^(?:hydrochloric|sulfuric|nitric|phosphoric|perchloric|hydrobromic|acetic|formic)-acid$/.test(id) ||
+  (classes ?? []).some((each) => /acid/.test(each) && !/carboxylic/.test(each))
 
 function byPercent(portion: Portion, substance: Substance, lexicon: Lexicon): { form: Form; asks: Asked[] } {
   const percent = portion.strength!.high
   const like = lexicon.bottles.find(
-    ({ of, form }) => of === substance.id && form.kind === 'mass-fraction' && form.fraction !== undefined && Math.abs(form.fraction - percent / 100) < 0.025,
+    ({ of, form }) =>
+      of === substance.id &&
+      form.kind === 'mass-fraction' &&
+      form.fraction !== undefined &&
+      Math.abs(form.fraction - percent / 100) < 0.025,
   )
   const gPerML = like?.form.kind === 'mass-fraction' ? like.form.gPerML : undefined
-  const byMass: Form = { kind: 'mass-fraction', fraction: percent / 100, ...(gPerML === undefined ? {} : { gPerML }), source: label }
+  const byMass: Form = {
+    kind: 'mass-fraction',
+    fraction: percent / 100,
+    ...(gPerML === undefined ? {} : { gPerML }),
+    source: label,
+  }
   const byVolume: Form = { kind: 'mass-volume', gPer100ML: percent }
   const { basis } = portion.strength!
   if (basis === 'w/v') return { form: byVolume, asks: [] }
@@ -57,7 +67,9 @@ export function bottleOf(portion: Portion, substance: Substance | undefined, lex
   const { strength, strong, measure } = portion
   if (strength?.kind === 'strength') {
     const molPerL = strength.high
-    const like = lexicon.bottles.find(({ of, form }) => of === substance.id && form.kind === 'solution' && form.molPerL === molPerL)
+    const like = lexicon.bottles.find(
+      ({ of, form }) => of === substance.id && form.kind === 'solution' && form.molPerL === molPerL,
+    )
     return { form: like?.form ?? { kind: 'solution', molPerL }, asks: [] }
   }
   if (strength?.kind === 'percent') return byPercent(portion, substance, lexicon)
@@ -84,7 +96,9 @@ export function bottleOf(portion: Portion, substance: Substance | undefined, lex
     const [bottle] = ready.filter((each) => each.kind === 'saturated')
     return bottle ? { form: bottle.form, asks: [] } : { form: { kind: 'solution' }, asks: asks('how strong is “saturated”?', []) }
   }
-  const inWaterOnly = ready.some((each) => each.kind === 'concentrated') && ['HCl', 'HNO3', 'NH3', 'H3PO4', 'H2O2'].includes(substance.formula ?? '')
+  const inWaterOnly =
+    ready.some((each) => each.kind === 'concentrated') &&
+    ['HCl', 'HNO3', 'NH3', 'H3PO4', 'H2O2'].includes(substance.formula ?? '')
   if (inWaterOnly && measure) return { form: { kind: 'solution' }, asks: asks('how strong is it?', ready) }
   if (measure?.kind === 'volume' && usual.kind === 'solid' && !substance.density)
     return {
@@ -103,12 +117,24 @@ export function anchorOf(measure: Figure | undefined): { anchor: Anchor | null; 
   const of = kind === 'amount' ? 'amount' : kind === 'mass' ? 'mass' : 'volume'
   const anchor = (value: number, more = 0): Anchor => ({
     of,
-    quantity: { value: Number((value * times).toPrecision(9)), unit: kind === 'drops' || !isUnit(unit) ? 'mL' : unit, decimals: decimals + more },
+    quantity: {
+      value: Number((value * times).toPrecision(9)),
+      unit: kind === 'drops' || !isUnit(unit) ? 'mL' : unit,
+      decimals: decimals + more,
+    },
   })
   if (kind === 'drops')
     return {
       anchor: anchor(high * dropML, 2),
-      asks: [{ id: 'amount', words: 'drops are', choices: [{ label: `${writeNumber(high * dropML, 2)} mL, at 0.05 mL a drop`, change: { anchor: anchor(high * dropML, 2) } }] }],
+      asks: [
+        {
+          id: 'amount',
+          words: 'drops are',
+          choices: [
+            { label: `${writeNumber(high * dropML, 2)} mL, at 0.05 mL a drop`, change: { anchor: anchor(high * dropML, 2) } },
+          ],
+        },
+      ],
     }
   if (measure.twoWays)
     return {
@@ -119,7 +145,12 @@ export function anchorOf(measure: Figure | undefined): { anchor: Anchor | null; 
           words: 'the comma can mean two things:',
           choices: [
             { label: `${writeNumber(high, decimals)} ${unit}`, change: { anchor: anchor(high) } },
-            { label: `${writeNumber(high * 10 ** decimals, 0)} ${unit}`, change: { anchor: { of, quantity: { value: high * 10 ** decimals, unit: isUnit(unit) ? unit : 'mL', decimals: 0 } } } },
+            {
+              label: `${writeNumber(high * 10 ** decimals, 0)} ${unit}`,
+              change: {
+                anchor: { of, quantity: { value: high * 10 ** decimals, unit: isUnit(unit) ? unit : 'mL', decimals: 0 } },
+              },
+            },
           ],
         },
       ],
@@ -131,10 +162,12 @@ export function anchorOf(measure: Figure | undefined): { anchor: Anchor | null; 
         {
           id: 'amount',
           words: 'a plan holds one amount:',
-          choices: [low, (low + high) / 2, high].map((value) => ({ label: `${writeNumber(value, decimals + (value === low || value === high ? 0 : 1))} ${unit}`, change: { anchor: anchor(value, value === low || value === high ? 0 : 1) } })),
+          choices: [low, (low + high) / 2, high].map((value) => ({
+            label: `${writeNumber(value, decimals + (value === low || value === high ? 0 : 1))} ${unit}`,
+            change: { anchor: anchor(value, value === low || value === high ? 0 : 1) },
+          })),
         },
       ],
     }
   return { anchor: anchor(high), asks: [] }
 }
-

@@ -10,7 +10,8 @@ export interface Clause extends Span {
 }
 
 /** Where a sentence may part, the stronger first. */
-const parting = /;\s*|:\s+|,?\s+and then\s+|,\s+then\s+|\s+then\s+|,\s+after which\s+(?:it (?:is|was)\s+)?|,\s+followed by\s+|,\s+and\s+|\s+and\s+|,\s+/g
+const parting =
+  /;\s*|:\s+|,?\s+and then\s+|,\s+then\s+|\s+then\s+|,\s+after which\s+(?:it (?:is|was)\s+)?|,\s+followed by\s+|,\s+and\s+|\s+and\s+|,\s+/g
 
 /** The parts of a sentence, each with one deed. */
 export function clausesOf(plain: string, sentence: Sentence): Clause[] {

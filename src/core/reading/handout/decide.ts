@@ -2,7 +2,8 @@ import { disagreed } from './propose'
 import type { LineChange, Proposal, ProposedLine, ProposedStep, StepChange } from './proposal'
 
 /** True for what asks nothing more and can be taken. */
-export const decided = (item: ProposedLine | ProposedStep): boolean => item.asks.length === 0 && !('written' in item && item.substance === undefined)
+export const decided = (item: ProposedLine | ProposedStep): boolean =>
+  item.asks.length === 0 && !('written' in item && item.substance === undefined)
 
 /** What the author has said about a proposal: answers by item and question, changes, and what is left out. */
 export interface Said {
@@ -39,7 +40,14 @@ export function withSaid(proposal: Proposal, said: Said): Proposal {
     const next = answered(line, said)
     if (!change) return next
     // A figure or a name that the author gives answers what was asked about it.
-    const open = next.asks.filter(({ id }) => !((id === 'amount' && change.anchor) || (id === 'which' && change.substance) || (['strength', 'basis'].includes(id) && change.form)))
+    const open = next.asks.filter(
+      ({ id }) =>
+        !(
+          (id === 'amount' && change.anchor) ||
+          (id === 'which' && change.substance) ||
+          (['strength', 'basis'].includes(id) && change.form)
+        ),
+    )
     return { ...next, ...change, asks: open }
   })
   const steps = proposal.steps.filter(there).map((step): ProposedStep => ({ ...answered(step, said), ...said.steps[step.id] }))

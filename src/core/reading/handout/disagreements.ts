@@ -21,14 +21,19 @@ export interface Disagreement {
 /** How far two figures of one thing may differ before it is said: what rounding of two digits does; judgement. */
 const agreement = 0.03
 /** Half a unit of the last digit that was written, as a part of the figure. */
-const rounding = ({ low, decimals }: Pick<Figure, 'low' | 'decimals'>) => (low === 0 ? 0 : (0.5 * 10 ** -decimals) / Math.abs(low))
+const rounding = ({ low, decimals }: Pick<Figure, 'low' | 'decimals'>) =>
+  low === 0 ? 0 : (0.5 * 10 ** -decimals) / Math.abs(low)
 const isUnit = (unit: string): unit is Unit => unit in units
-const base = (figure: Pick<Figure, 'high' | 'unit'>) => (isUnit(figure.unit) ? inBaseUnit({ value: figure.high, unit: figure.unit }) : figure.high)
+const base = (figure: Pick<Figure, 'high' | 'unit'>) =>
+  isUnit(figure.unit) ? inBaseUnit({ value: figure.high, unit: figure.unit }) : figure.high
 
 /** Amounts that stand side by side and do not say the same. */
 function besidesOf(plan: Plan, line: ProposedLine): Disagreement[] {
   if (!line.anchor || !line.measure || !plan.lines.some(({ id }) => id === line.id)) return []
-  const alone: Plan = { ...plan, lines: plan.lines.map((each) => (each.id === line.id ? { ...each, anchor: line.anchor } : each)) }
+  const alone: Plan = {
+    ...plan,
+    lines: plan.lines.map((each) => (each.id === line.id ? { ...each, anchor: line.anchor } : each)),
+  }
   const computed = computedLine(reactionTable(alone), line.id)
   const name = line.substance!.name
   return line.besides.flatMap((figure): Disagreement[] => {
@@ -36,10 +41,24 @@ function besidesOf(plan: Plan, line: ProposedLine): Disagreement[] {
       const formula = line.substance!.formula
       const right = formula === undefined ? undefined : molarMass(formula)
       return right !== undefined && Math.abs(figure.high / right - 1) > 0.005
-        ? [{ id: `molar-${line.id}`, title: 'A molar mass that is another one.', words: `${figure.high} g/mol stands by ${name}, whose molar mass is ${writeNumber(right, 2)} g/mol.`, at: [figure] }]
+        ? [
+            {
+              id: `molar-${line.id}`,
+              title: 'A molar mass that is another one.',
+              words: `${figure.high} g/mol stands by ${name}, whose molar mass is ${writeNumber(right, 2)} g/mol.`,
+              at: [figure],
+            },
+          ]
         : []
     }
-    const follows = figure.kind === 'amount' ? computed.amount : figure.kind === 'mass' ? computed.mass : figure.kind === 'volume' ? computed.volume : null
+    const follows =
+      figure.kind === 'amount'
+        ? computed.amount
+        : figure.kind === 'mass'
+          ? computed.mass
+          : figure.kind === 'volume'
+            ? computed.volume
+            : null
     if (!follows) return []
     const said = base(figure)
     const off = Math.abs(said / follows.value - 1)
@@ -71,7 +90,12 @@ function outcomes(plan: Plan, { read }: Proposal): Disagreement[] {
       at: [said],
     })
   if (got && got.low === got.high && base(got) > theory * (1 + rounding(got)))
-    found.push({ id: 'above-theory', title: 'More than theory allows.', words: `The amounts give ${writeNumber(theory, 2)} g at the most, and the text says ${writeNumber(got.high, got.decimals)} ${got.unit}.`, at: [got] })
+    found.push({
+      id: 'above-theory',
+      title: 'More than theory allows.',
+      words: `The amounts give ${writeNumber(theory, 2)} g at the most, and the text says ${writeNumber(got.high, got.decimals)} ${got.unit}.`,
+      at: [got],
+    })
   if (got && percent && percent.low === percent.high) {
     const follows = (100 * base(got)) / theory
     if (Math.abs(follows / percent.high - 1) > agreement + rounding(got) + rounding(percent))
@@ -90,7 +114,10 @@ function limits(plan: Plan, { lines, read }: Proposal): Disagreement[] {
   if (plan.mainProduct === undefined) return []
   const table = reactionTable(plan)
   const limiting = table.lines.find((each) => each.limiting)
-  const said = lines.find((line) => line.role === 'reactant' && line.besides.some(({ kind, high }) => kind === 'equivalents' && high === 1)) ?? saidLimiting(read.plain, lines)
+  const said =
+    lines.find(
+      (line) => line.role === 'reactant' && line.besides.some(({ kind, high }) => kind === 'equivalents' && high === 1),
+    ) ?? saidLimiting(read.plain, lines)
   if (!limiting || !said || limiting.line.id === said.id) return []
   const name = (id: string) => lines.find((line) => line.id === id)?.substance?.name ?? id
   return [
@@ -106,7 +133,9 @@ function limits(plan: Plan, { lines, read }: Proposal): Disagreement[] {
 const saidLimiting = (plain: string, lines: readonly ProposedLine[]) => {
   const at = plain.search(/\blimiting (?:reagent|reactant)/i)
   if (at < 0) return undefined
-  return lines.filter(({ spans }) => spans.some(({ from }) => Math.abs(from - at) < 120)).sort((a, b) => Math.abs(a.spans[0]!.from - at) - Math.abs(b.spans[0]!.from - at))[0]
+  return lines
+    .filter(({ spans }) => spans.some(({ from }) => Math.abs(from - at) < 120))
+    .sort((a, b) => Math.abs(a.spans[0]!.from - at) - Math.abs(b.spans[0]!.from - at))[0]
 }
 
 /** How far a window may lie beside the boiling point before it is said, K: pressure and thermometer do as much. */
@@ -135,7 +164,11 @@ function onRecord({ read, lines, product }: Proposal): Disagreement[] {
   const made = lines.find(({ id }) => id === product)?.substance
   return read.sayings.flatMap((saying): Disagreement[] => {
     if (saying.of !== 'melting' && saying.of !== 'boiling') return []
-    const record = saying.substance === undefined ? made : (lines.find(({ substance }) => substance?.id === saying.substance)?.substance ?? (made?.id === saying.substance ? made : undefined))
+    const record =
+      saying.substance === undefined
+        ? made
+        : (lines.find(({ substance }) => substance?.id === saying.substance)?.substance ??
+          (made?.id === saying.substance ? made : undefined))
     const range = record?.[saying.of]
     const far = 6
     if (!record || !range || (saying.low <= range.highC + far && saying.high >= range.lowC - far)) return []
@@ -152,7 +185,16 @@ function onRecord({ read, lines, product }: Proposal): Disagreement[] {
 
 const twice = ({ steps }: Proposal): Disagreement[] =>
   steps.flatMap(({ id, read }): Disagreement[] =>
-    read.twoTimes ? [{ id: `times-${id}`, title: 'Two times for the same thing.', words: `${read.twoTimes[0]} min and ${read.twoTimes[1]} min stand by one deed; the first is taken.`, at: [read] }] : [],
+    read.twoTimes
+      ? [
+          {
+            id: `times-${id}`,
+            title: 'Two times for the same thing.',
+            words: `${read.twoTimes[0]} min and ${read.twoTimes[1]} min stand by one deed; the first is taken.`,
+            at: [read],
+          },
+        ]
+      : [],
   )
 
 /** A substance that stands in a table with one amount and in the text with another. */
@@ -160,9 +202,22 @@ function twoAmounts({ lines, read }: Proposal): Disagreement[] {
   return read.table.flatMap((row): Disagreement[] => {
     const line = lines.find(({ spans }) => spans.some(({ from }) => from === row.from))
     if (!line || line.spans.length > 1 || !row.measure || line.role !== 'reactant') return []
-    const other = lines.find((each) => each !== line && each.substance?.id === line.substance?.id && each.measure?.kind === row.measure!.kind && each.role === 'reagent')
+    const other = lines.find(
+      (each) =>
+        each !== line &&
+        each.substance?.id === line.substance?.id &&
+        each.measure?.kind === row.measure!.kind &&
+        each.role === 'reagent',
+    )
     return other?.measure
-      ? [{ id: `two-${line.id}`, title: 'Two amounts of one thing.', words: `${row.measure.high} ${row.measure.unit} of ${line.written} stands in the table, and ${other.measure.high} ${other.measure.unit} in the text.`, at: [row.measure, other.measure] }]
+      ? [
+          {
+            id: `two-${line.id}`,
+            title: 'Two amounts of one thing.',
+            words: `${row.measure.high} ${row.measure.unit} of ${line.written} stands in the table, and ${other.measure.high} ${other.measure.unit} in the text.`,
+            at: [row.measure, other.measure],
+          },
+        ]
       : []
   })
 }
@@ -174,7 +229,12 @@ const ruled: readonly RegExp[] = [/^unbalanced/, /short|too-little|neutralis|was
 export function disagreementsOf(proposal: Proposal, plan: Plan): Disagreement[] {
   const rules = queriesOf(plan)
     .filter(({ id }) => ruled.some((pattern) => pattern.test(id)) && !/^short-/.test(id))
-    .map(({ id, title, evidence, about }): Disagreement => ({ id: `rule-${id}`, title: `${title}${/[.?!]$/.test(title) ? '' : '.'}`, words: evidence, at: proposal.steps.filter((step) => step.id === about).map(({ read }) => read) }))
+    .map(({ id, title, evidence, about }): Disagreement => ({
+      id: `rule-${id}`,
+      title: `${title}${/[.?!]$/.test(title) ? '' : '.'}`,
+      words: evidence,
+      at: proposal.steps.filter((step) => step.id === about).map(({ read }) => read),
+    }))
   return [
     ...proposal.lines.filter(({ substance }) => substance).flatMap((line) => besidesOf(plan, line)),
     ...outcomes(plan, proposal),

@@ -58,9 +58,14 @@ export function equationOf(
     if (reactants.length === 0) continue
     const left = new Set(reactants.flatMap(elementsOf))
     if (!elementsOf(product).every((element) => left.has(element))) continue
-    const fitting = possible.filter((each) => elementsOf(each).every((element) => left.has(element)) && !reactants.some(({ id }) => id === each.id))
+    const fitting = possible.filter(
+      (each) => elementsOf(each).every((element) => left.has(element)) && !reactants.some(({ id }) => id === each.id),
+    )
     for (const besides of subsets(fitting, mostByProducts)) {
-      const worth = 10 * reactants.filter((each) => wanted.includes(each)).length - 12 * reactants.filter((each) => others.includes(each)).length - 3 * besides.length
+      const worth =
+        10 * reactants.filter((each) => wanted.includes(each)).length -
+        12 * reactants.filter((each) => others.includes(each)).length -
+        3 * besides.length
       if (best && worth <= best.worth) continue
       if (!sameSet(left, new Set([...elementsOf(product), ...besides.flatMap(elementsOf)]))) continue
       const equation = solved(reactants, product, besides)

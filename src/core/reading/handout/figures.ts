@@ -221,8 +221,12 @@ function joined(plain: string, figures: readonly Figure[]): Figure[] {
       joins.test(gap) &&
       (!/and/.test(gap) || between.test(plain.slice(0, last.from)))
     )
-      return [...done.slice(0, -1), { ...last, to: next.to, low: Math.min(last.low, next.low), high: Math.max(last.high, next.high) }]
-    const [lead, first] = new RegExp(`(?:between|from)\\s+(-?${numberDigits})\\s+(?:and|to)\\s+$`, 'i').exec(plain.slice(0, next.from)) ?? []
+      return [
+        ...done.slice(0, -1),
+        { ...last, to: next.to, low: Math.min(last.low, next.low), high: Math.max(last.high, next.high) },
+      ]
+    const [lead, first] =
+      new RegExp(`(?:between|from)\\s+(-?${numberDigits})\\s+(?:and|to)\\s+$`, 'i').exec(plain.slice(0, next.from)) ?? []
     if (lead && first && next.low === next.high) {
       const other = numberIn(first.replace(/^-/, '')).value * (first.startsWith('-') ? -1 : 1)
       const from = next.from - lead.length + lead.indexOf(first)

@@ -34,7 +34,16 @@ const roleIn: Partial<Record<OperationKey, Role>> = {
   'set-ph': 'work-up',
   crystallise: 'solvent',
 }
-const beginsWorkUp: readonly OperationKey[] = ['pour', 'quench', 'extract', 'wash', 'filter', 'dry-solution', 'distil', 'crystallise']
+const beginsWorkUp: readonly OperationKey[] = [
+  'pour',
+  'quench',
+  'extract',
+  'wash',
+  'filter',
+  'dry-solution',
+  'distil',
+  'crystallise',
+]
 
 const total = ({ high, times = 1 }: Figure) => high * times
 const sameAmount = (a: Figure | undefined, b: Figure | undefined) =>
@@ -42,7 +51,9 @@ const sameAmount = (a: Figure | undefined, b: Figure | undefined) =>
 const sameBottle = (a: Portion, b: Portion) =>
   (!a.strength || !b.strength || a.strength.high === b.strength.high) && (!a.strong || !b.strong || a.strong === b.strong)
 const sameName = (a: Portion, b: Portion) =>
-  a.of[0] && b.of[0] ? a.of.some(({ id }) => b.of.some((other) => other.id === id)) : a.written.toLowerCase() === b.written.toLowerCase()
+  a.of[0] && b.of[0]
+    ? a.of.some(({ id }) => b.of.some((other) => other.id === id))
+    : a.written.toLowerCase() === b.written.toLowerCase()
 
 function unknownAsk(portion: Portion, lexicon: Lexicon): Ask<LineChange>[] {
   if (portion.of.length === 1) return []
@@ -51,7 +62,9 @@ function unknownAsk(portion: Portion, lexicon: Lexicon): Ask<LineChange>[] {
       {
         id: 'which',
         words: `“${portion.written}” is`,
-        choices: portion.of.slice(0, 4).map((substance) => ({ label: substance.name, change: { substance, form: usualForm(substance) } })),
+        choices: portion.of
+          .slice(0, 4)
+          .map((substance) => ({ label: substance.name, change: { substance, form: usualForm(substance) } })),
       },
     ]
   const index = substanceIndex(lexicon.substances.map(({ substance }) => substance))
@@ -61,8 +74,14 @@ function unknownAsk(portion: Portion, lexicon: Lexicon): Ask<LineChange>[] {
       id: 'which',
       words: `“${portion.written}” is no name on record:`,
       choices: [
-        { label: `a material of our own, ${portion.written}`, change: { substance: own, form: { kind: portion.measure?.kind === 'volume' ? 'neat' : 'solid', purity: 1 } } },
-        ...nearestSubstances(index, portion.written, 2).map((substance) => ({ label: substance.name, change: { substance, form: usualForm(substance) } })),
+        {
+          label: `a material of our own, ${portion.written}`,
+          change: { substance: own, form: { kind: portion.measure?.kind === 'volume' ? 'neat' : 'solid', purity: 1 } },
+        },
+        ...nearestSubstances(index, portion.written, 2).map((substance) => ({
+          label: substance.name,
+          change: { substance, form: usualForm(substance) },
+        })),
       ],
     },
   ]
@@ -91,12 +110,19 @@ function lineFor(portion: Portion, lexicon: Lexicon, taken: readonly string[]): 
 }
 
 /** The lines of a text, and for every portion of a step the line that it is. */
-export function linesOf(read: TextRead, lexicon: Lexicon): { lines: ProposedLine[]; lineOf: Map<Portion, string>; partOf: Map<Portion, number> } {
+export function linesOf(
+  read: TextRead,
+  lexicon: Lexicon,
+): { lines: ProposedLine[]; lineOf: Map<Portion, string>; partOf: Map<Portion, number> } {
   const lines: Growing[] = []
   const lineOf = new Map<Portion, string>()
   const partOf = new Map<Portion, number>()
   const put = (portion: Portion): Growing => {
-    const line = lineFor(portion, lexicon, lines.map(({ id }) => id))
+    const line = lineFor(
+      portion,
+      lexicon,
+      lines.map(({ id }) => id),
+    )
     lines.push(line)
     return line
   }
@@ -112,10 +138,10 @@ export function linesOf(read: TextRead, lexicon: Lexicon): { lines: ProposedLine
   }
   for (const step of read.steps) {
     for (const portion of step.portions) {
-      const known = lines
-        .slice(0, listed)
-        .filter((line) => sameName(line.portion, portion) && sameBottle(line.portion, portion))
-      const open = known.find((line) => line.used === 0 && sameAmount(line.measure, portion.measure)) ?? (portion.measure ? undefined : known[0])
+      const known = lines.slice(0, listed).filter((line) => sameName(line.portion, portion) && sameBottle(line.portion, portion))
+      const open =
+        known.find((line) => line.used === 0 && sameAmount(line.measure, portion.measure)) ??
+        (portion.measure ? undefined : known[0])
       // What is in the table is measured out once; named again it is meant, and not taken anew.
       if (open && (open.used === 0 || portion.measure)) take(open, portion, step)
       else if (portion.measure) {
@@ -144,6 +170,13 @@ function leftOpen(line: Growing): Growing {
 
 /** A part of what the table lists: 4 mL of the 16 mL. */
 function partOfTable(known: readonly Growing[], { measure }: Portion): { line: Growing; part: number } | undefined {
-  const line = known.find((each) => each.measure && measure && each.measure.kind === measure.kind && each.measure.unit === measure.unit && total(measure) < total(each.measure) * 0.98)
+  const line = known.find(
+    (each) =>
+      each.measure &&
+      measure &&
+      each.measure.kind === measure.kind &&
+      each.measure.unit === measure.unit &&
+      total(measure) < total(each.measure) * 0.98,
+  )
   return line && { line, part: total(measure!) / total(line.measure!) }
 }

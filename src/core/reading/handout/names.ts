@@ -118,8 +118,7 @@ function nameAt(plain: string, from: number, table: NameTable): Named | undefine
     if (wordChar.test(piece[length - 1]!) === false && !/[)\]]/.test(piece[length - 1]!)) continue
     if (wordChar.test(plain[from + length] ?? ' ')) continue
     const said = piece.slice(0, length)
-    const found =
-      table.names.get(spelt(said)) ?? (said.endsWith('s') ? table.names.get(spelt(said.slice(0, -1))) : undefined)
+    const found = table.names.get(spelt(said)) ?? (said.endsWith('s') ? table.names.get(spelt(said.slice(0, -1))) : undefined)
     if (found) return { from, to: from + length, ...found }
   }
   return undefined

@@ -1,4 +1,5 @@
-const ones = 'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'
+const ones =
+  'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'
 const tens = 'twenty thirty forty fifty sixty seventy eighty ninety'
 const words = new Map<string, number>([
   ...ones.split(' ').map((word, value) => [word, value] as const),

@@ -55,7 +55,9 @@ const isHold = (step: Step): step is Extract<Step, { kind: 'hold' }> => step.kin
 
 /** Fields of the step itself that were read: clock, waiting, solvent. */
 function ownFields(step: Step, proposed: ProposedStep, plan: Plan): Record<string, unknown> {
-  const own = Object.fromEntries(proposed.fields.filter(({ key }) => key.startsWith('@')).map(({ key, value }) => [key.slice(1), value]))
+  const own = Object.fromEntries(
+    proposed.fields.filter(({ key }) => key.startsWith('@')).map(({ key, value }) => [key.slice(1), value]),
+  )
   const minutes = Number(own.holdMin ?? own.waitMin ?? NaN)
   if (Number.isNaN(minutes)) return {}
   if (isHold(step) || step.kind === 'reflux') return { holdMin: Math.max(0.1, minutes), waitMin: minutes }
@@ -69,7 +71,8 @@ function workFields(operation: OperationKey, proposed: ProposedStep): Record<str
     proposed.fields.flatMap(({ key, value }): [string, number | string][] => {
       const field = fields.find((each) => each.key === key)
       if (!field || field.kind === 'rows') return []
-      if (field.kind === 'number') return typeof value === 'number' && value >= field.least && value <= field.most ? [[key, value]] : []
+      if (field.kind === 'number')
+        return typeof value === 'number' && value >= field.least && value <= field.most ? [[key, value]] : []
       if (field.kind === 'choice') return field.ways.some((way) => way.value === value) ? [[key, value]] : []
       return [[key, value]]
     }),
@@ -85,7 +88,9 @@ function titleOf(operation: OperationKey, names: readonly string[]): string {
   if (operation === 'add') return `Add ${first}`
   if (operation === 'dry-solution') return `Dry over ${first}`
   if (operation === 'crystallise') return `Recrystallise from ${first}`
-  return operation === 'wash' || operation === 'extract' || operation === 'quench' || operation === 'rinse' ? capital(`${name} with ${first}`) : capital(name)
+  return operation === 'wash' || operation === 'extract' || operation === 'quench' || operation === 'rinse'
+    ? capital(`${name} with ${first}`)
+    : capital(name)
 }
 
 function withSamples(step: Step, said: string, samples: Samples): Step {
@@ -126,10 +131,25 @@ function wordsOf(taking: Taking, proposed: ProposedStep, made: Step, parts: Read
   const portions = made.work && 'portions' in made.work ? ' in {@portions} portions' : ''
   // Several things by one verb: each says its own, and what is measured out last has the words of all.
   if (of && first && parts.has(first.id) && (made.kind !== 'charge' || of.index < of.count - 1))
-    return made.kind === 'charge' ? `Measure ${token(first.id, parts.get(first.id)!)}.` : `${capital(operations[proposed.operation].name)} with {${first.id}}${portions}.`
-  const others = proposal.steps.filter((each) => each !== proposed && each.offered === undefined && each.read.from === proposed.read.from && each.read.to === proposed.read.to).flatMap(({ lines }) => lines)
+    return made.kind === 'charge'
+      ? `Measure ${token(first.id, parts.get(first.id)!)}.`
+      : `${capital(operations[proposed.operation].name)} with {${first.id}}${portions}.`
+  const others = proposal.steps
+    .filter(
+      (each) =>
+        each !== proposed &&
+        each.offered === undefined &&
+        each.read.from === proposed.read.from &&
+        each.read.to === proposed.read.to,
+    )
+    .flatMap(({ lines }) => lines)
   const names = new Map([...others, ...proposed.lines].map(({ id }) => [id, written(proposal, id)]))
-  return stepWords(proposal.read, proposed, { amounts: parts, names, others, namable: new Set(namable(taking.plan, made).map(({ key }) => key)) })
+  return stepWords(proposal.read, proposed, {
+    amounts: parts,
+    names,
+    others,
+    namable: new Set(namable(taking.plan, made).map(({ key }) => key)),
+  })
 }
 
 /** The operation as it can stand: what measures nothing out is done and ticked off. */
@@ -144,7 +164,8 @@ function take(taking: Taking, proposed: ProposedStep): void {
   const { read } = taking.proposal
   const operation = standing(taking, proposed)
   const here = proposed.lines.filter(({ id }) => taking.plan.lines.some((line) => line.id === id))
-  const name = (id: string) => taking.plan.substances.find((each) => each.id === taking.plan.lines.find((line) => line.id === id)?.substance)?.name ?? id
+  const name = (id: string) =>
+    taking.plan.substances.find((each) => each.id === taking.plan.lines.find((line) => line.id === id)?.substance)?.name ?? id
   const { plan: next, id } = addStep(taking.plan, operation)
   const fresh = next.steps.find((each) => each.id === id)!
   const put = (step: Step) => {
@@ -154,12 +175,21 @@ function take(taking: Taking, proposed: ProposedStep): void {
     put(withSamples(fresh, '', taking.samples))
     return
   }
-  const title = asWords(titleOf(operation, here.map((each) => name(each.id))))
+  const title = asWords(
+    titleOf(
+      operation,
+      here.map((each) => name(each.id)),
+    ),
+  )
   const parts = new Map(here.map((each) => [each.id, proposed.parts?.[each.id] ?? 1]))
   const line = here[0] && taking.plan.lines.find((each) => each.id === here[0]!.id)
   const base = { ...fresh, title } as Step
   const withLine =
-    base.kind === 'charge' && line ? charging(base, line, parts.get(line.id) ?? 1) : base.kind === 'crystallise' && line ? { ...base, solvent: line.id } : base
+    base.kind === 'charge' && line
+      ? charging(base, line, parts.get(line.id) ?? 1)
+      : base.kind === 'crystallise' && line
+        ? { ...base, solvent: line.id }
+        : base
   const said = read.text.slice(proposed.read.from, proposed.read.to)
   const work = workFields(operation, proposed)
   const made = {
@@ -224,19 +254,31 @@ function withLiterature(plan: Plan, { read, product, lines }: Proposal): Plan {
   if (!melting) return plan
   return {
     ...plan,
-    steps: plan.steps.map((step) => (step.kind === 'melt' && !step.work ? { ...step, work: { of: 'melt', lowC: melting.low, highC: melting.high } } : step)),
+    steps: plan.steps.map((step) =>
+      step.kind === 'melt' && !step.work ? { ...step, work: { of: 'melt', lowC: melting.low, highC: melting.high } } : step,
+    ),
   }
 }
 
 /** What was offered stands complete: every check before heat, and a container for everything that has one on record. */
 function withOffered(plan: Plan, { steps }: Proposal): Plan {
-  const added = (operation: OperationKey) => steps.some((step) => step.offered !== undefined && step.operation === operation && step.asks.length === 0)
+  const added = (operation: OperationKey) =>
+    steps.some((step) => step.offered !== undefined && step.operation === operation && step.asks.length === 0)
   const checks = added('assemble') ? queriesOf(plan).find(({ id, remedy }) => id.startsWith('checks-') && remedy) : undefined
   const checked = checks?.remedy ? checks.remedy.apply(plan) : plan
   if (!added('dispose')) return checked
-  const streams = [...new Set(checked.lines.filter(isCharged).flatMap((line) => checked.substances.find(({ id }) => id === line.substance)?.waste ?? []))]
+  const streams = [
+    ...new Set(
+      checked.lines.filter(isCharged).flatMap((line) => checked.substances.find(({ id }) => id === line.substance)?.waste ?? []),
+    ),
+  ]
   const placed = streams.filter((stream) => !/by itself|kept wet/.test(stream))
-  return { ...checked, steps: checked.steps.map((step) => (operationOf(step) === 'dispose' && placed.length > 0 ? { ...step, waste: placed.map((into) => ({ into })) } : step)) }
+  return {
+    ...checked,
+    steps: checked.steps.map((step) =>
+      operationOf(step) === 'dispose' && placed.length > 0 ? { ...step, waste: placed.map((into) => ({ into })) } : step,
+    ),
+  }
 }
 
 /** The plan of what was taken: nothing that still asks, and nothing that was left out, is in it; and the step that each item became. */

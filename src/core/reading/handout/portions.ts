@@ -37,7 +37,8 @@ const vesselWords =
 /** True for a volume that is that of a vessel. */
 export const isOfVessel = (plain: string, figure: Figure): boolean =>
   figure.kind === 'volume' &&
-  (vesselWords.test(plain.slice(figure.to, figure.to + 70)) || /\b(?:flask|funnel|beaker|vial)\s*\($/i.test(plain.slice(0, figure.from)))
+  (vesselWords.test(plain.slice(figure.to, figure.to + 70)) ||
+    /\b(?:flask|funnel|beaker|vial)\s*\($/i.test(plain.slice(0, figure.from)))
 
 const states = /\b(ice-cold|ice cold|iced|cold|hot|boiling|warm|crushed|dry|anhydrous|freshly distilled|glacial)\b/i
 
@@ -62,7 +63,8 @@ function before({ plain, figures }: Scene, name: Named, after: number): Figure[]
   for (let index = 0; index < possible.length; index++) {
     const span = { from: possible[index]!.to, to: name.from }
     const gap = withoutFigures(plain, span, figures)
-    if (filler.test(gap) && gap.split('(').length === gap.split(')').length && !isOfVessel(plain, possible[index]!)) return possible.slice(index)
+    if (filler.test(gap) && gap.split('(').length === gap.split(')').length && !isOfVessel(plain, possible[index]!))
+      return possible.slice(index)
   }
   return []
 }
@@ -76,13 +78,20 @@ function behind({ plain, figures, names }: Scene, name: Named): { figures: Figur
     if (inside.length > 0) return { figures: inside, to: span.to }
   }
   // `hydrochloric acid, 2 M` and `aniline: 4.0 mL` with nothing else about it.
-  const next = figures.find((each) => each.from >= name.to && new RegExp(`^${tail}\\s?[,:]\\s?$`, 'i').test(plain.slice(name.to, each.from)))
+  const next = figures.find(
+    (each) => each.from >= name.to && new RegExp(`^${tail}\\s?[,:]\\s?$`, 'i').test(plain.slice(name.to, each.from)),
+  )
   if (next && (next.kind === 'strength' || isAlone(plain, next))) return { figures: [next], to: next.to }
   return late(plain, name, figures, names)
 }
 
 /** `water drop by drop until it clouds (about 10 mL)`: a bracket at the end, with one measure and nothing else named on the way. */
-function late(plain: string, name: Named, figures: readonly Figure[], names: readonly Named[]): { figures: Figure[]; to: number } {
+function late(
+  plain: string,
+  name: Named,
+  figures: readonly Figure[],
+  names: readonly Named[],
+): { figures: Figure[]; to: number } {
   const none = { figures: [], to: name.to }
   const rest = /^[^().;]*\(([^()]*)\)/.exec(plain.slice(name.to, name.to + 120))
   if (!rest || /in all|total|altogether/i.test(rest[1]!)) return none
@@ -90,15 +99,18 @@ function late(plain: string, name: Named, figures: readonly Figure[], names: rea
   if (names.some((other) => other.from >= name.to && other.to <= bracket.to)) return none
   const inside = figures.filter((each) => within(each, bracket))
   const [only] = inside
-  return only && inside.length === 1 && (only.kind === 'volume' || only.kind === 'mass') && isWholly(plain, bracket, only) ? { figures: [only], to: name.to } : none
+  return only && inside.length === 1 && (only.kind === 'volume' || only.kind === 'mass') && isWholly(plain, bracket, only)
+    ? { figures: [only], to: name.to }
+    : none
 }
 
 const isWholly = (plain: string, bracket: Span, only: Figure) =>
-  /^[\s~]*(?:ca\.?|about|approx\.?)?\s*$/i.test(plain.slice(bracket.from, only.from)) && plain.slice(only.to, bracket.to).trim() === ''
-
+  /^[\s~]*(?:ca\.?|about|approx\.?)?\s*$/i.test(plain.slice(bracket.from, only.from)) &&
+  plain.slice(only.to, bracket.to).trim() === ''
 
 /** Nothing that could be a substance of its own stands behind it. */
-const isAlone = (plain: string, figure: Figure) => /^\s*(?:$|[\n;,.)]|and\b)/.test(plain.slice(figure.to, figure.to + 8)) && measures.includes(figure.kind)
+const isAlone = (plain: string, figure: Figure) =>
+  /^\s*(?:$|[\n;,.)]|and\b)/.test(plain.slice(figure.to, figure.to + 8)) && measures.includes(figure.kind)
 
 function portionOf(scene: Scene, name: Named, after: number): Portion {
   const { plain } = scene
@@ -106,7 +118,9 @@ function portionOf(scene: Scene, name: Named, after: number): Portion {
   const follow = behind(scene, name)
   const all = [...lead, ...follow.figures]
   const isStrength = (each: Figure) => each.kind === 'strength' || each.kind === 'percent'
-  const ranked = [...all].filter((each) => measures.includes(each.kind)).sort((a, b) => measures.indexOf(a.kind) - measures.indexOf(b.kind))
+  const ranked = [...all]
+    .filter((each) => measures.includes(each.kind))
+    .sort((a, b) => measures.indexOf(a.kind) - measures.indexOf(b.kind))
   // The first measure is what is measured out; moles only where nothing else is said.
   const measure = all.find((each) => each.kind === 'mass' || each.kind === 'volume') ?? ranked[0]
   const from = Math.min(name.from, ...lead.map((each) => each.from))
@@ -130,7 +144,8 @@ function portionOf(scene: Scene, name: Named, after: number): Portion {
 function strongOf(name: Named, near: string, after: string, strength: Figure | undefined): Pick<Portion, 'strong'> {
   if (strength) return {}
   if (name.strength) return { strong: name.strength }
-  if (/\bconc(?:entrated|\.)?\s*$|\bconc(?:entrated|\.)?\s/i.test(near) || /^[\s,]*conc/i.test(after)) return { strong: 'concentrated' }
+  if (/\bconc(?:entrated|\.)?\s*$|\bconc(?:entrated|\.)?\s/i.test(near) || /^[\s,]*conc/i.test(after))
+    return { strong: 'concentrated' }
   if (/\bdil(?:ute|\.)?\s/i.test(near) || /^[\s,]*dil/i.test(after)) return { strong: 'dilute' }
   return /\bsat(?:urated|d|\.)?\s/i.test(near) || /^[\s,]*sat/i.test(after) ? { strong: 'saturated' } : {}
 }
@@ -138,7 +153,8 @@ function strongOf(name: Named, near: string, after: string, strength: Figure | u
 /** Words after an amount that name no substance. */
 const noSubstance =
   /^(?:this|that|it|them|these|those|the\b|each|solution|filtrate|liquid|residue|crystals?|product|extracts?|layers?|distillate|oil|solids?|portions?|in all|is|are|was|were|more|at a time|scale|per|and|or|to|for|with|of (?:this|it|each)\b|remains?|until|till|in\b|into|mark|column|[\d.]+\s?:)\b/i
-const nounPhrase = /^\s?(?:of\s)?(?:a\s|an\s|the\s)?((?:[\p{L}\d][\p{L}\d'()[\],-]*)(?:\s(?!into\b|in\b|to\b|and\b|with\b|over\b|at\b|for\b|from\b|is\b|are\b|was\b|were\b|by\b|on\b|onto\b|until\b|through\b|as\b|or\b|while\b|slowly\b|gives?\b)[\p{L}\d][\p{L}\d'()[\]-]*){0,3})/u
+const nounPhrase =
+  /^\s?(?:of\s)?(?:a\s|an\s|the\s)?((?:[\p{L}\d][\p{L}\d'()[\],-]*)(?:\s(?!into\b|in\b|to\b|and\b|with\b|over\b|at\b|for\b|from\b|is\b|are\b|was\b|were\b|by\b|on\b|onto\b|until\b|through\b|as\b|or\b|while\b|slowly\b|gives?\b)[\p{L}\d][\p{L}\d'()[\]-]*){0,3})/u
 
 /** Amounts of what no record is called. */
 function unknownAt({ plain, names }: Scene, figure: Figure): Portion | undefined {
@@ -165,6 +181,8 @@ export function portionsIn(scene: Scene): Portion[] {
   })
   const taken = (figure: Figure) =>
     known.some(({ measure, besides, strength }) => measure === figure || strength === figure || besides.includes(figure))
-  const unknown = scene.figures.filter((each) => !taken(each) && !isOfVessel(scene.plain, each)).flatMap((each) => unknownAt(scene, each) ?? [])
+  const unknown = scene.figures
+    .filter((each) => !taken(each) && !isOfVessel(scene.plain, each))
+    .flatMap((each) => unknownAt(scene, each) ?? [])
   return [...known, ...unknown].sort((a, b) => a.from - b.from)
 }

@@ -20,7 +20,15 @@ const nowhere: Sentence = { from: 0, to: 0, paragraph: 0 }
 function offer(operation: OperationKey, why: string): ProposedStep {
   const read: ReadStep = { operation, from: 0, to: 0, sentence: nowhere, portions: [], fields: [], warnings: [], words: [] }
   const add: Choice<StepChange> = { label: 'add it', change: {} }
-  return { id: `offered-${operation}`, read, operation, fields: [], lines: [], asks: [{ id: 'offer', words: why, choices: [add] }], offered: why }
+  return {
+    id: `offered-${operation}`,
+    read,
+    operation,
+    fields: [],
+    lines: [],
+    asks: [{ id: 'offer', words: why, choices: [add] }],
+    offered: why,
+  }
 }
 
 function stepsOf(read: TextRead, lineOf: ReturnType<typeof linesOf>): ProposedStep[] {
@@ -60,7 +68,9 @@ function stepsOf(read: TextRead, lineOf: ReturnType<typeof linesOf>): ProposedSt
   const heat = steps.findIndex(({ operation }) => is(operation).heats === 'under a condenser')
   const setUp = heat >= 0 && !steps.slice(0, heat).some(({ operation }) => is(operation).setsUp)
   const waste = steps.length > 2 && !steps.some(({ operation }) => is(operation).place === 'waste')
-  const withSetUp = setUp ? [offer('assemble', 'The text heats under a condenser and does not say that the apparatus is looked at before.'), ...steps] : steps
+  const withSetUp = setUp
+    ? [offer('assemble', 'The text heats under a condenser and does not say that the apparatus is looked at before.'), ...steps]
+    : steps
   return waste ? [...withSetUp, offer('dispose', 'The text does not say where the waste goes.')] : withSetUp
 }
 
@@ -72,13 +82,24 @@ function leftOf(read: TextRead, steps: readonly ProposedStep[]): Span[] {
       sentence !== read.title &&
       !read.headings.some((each) => overlap(each, sentence)) &&
       !read.sayings.some((each) => within(each, sentence)) &&
-      !steps.some(({ read: step }) => overlap(step, sentence) || step.words.some((each) => overlap(each, sentence)) || step.warnings.some((each) => overlap(each, sentence))),
+      !steps.some(
+        ({ read: step }) =>
+          overlap(step, sentence) ||
+          step.words.some((each) => overlap(each, sentence)) ||
+          step.warnings.some((each) => overlap(each, sentence)),
+      ),
   )
   return [...words, ...silent].sort((a, b) => a.from - b.from)
 }
 
 const titleOf = ({ title, plain }: TextRead, product: ProposedLine | undefined): string => {
-  const said = title ? plain.slice(title.from, title.to).split(/[.;]\s/)[0]!.replace(/[.:]\s*$/, '').trim() : ''
+  const said = title
+    ? plain
+        .slice(title.from, title.to)
+        .split(/[.;]\s/)[0]!
+        .replace(/[.:]\s*$/, '')
+        .trim()
+    : ''
   const cased = /[a-z]/.test(said) || said === '' ? said : said.charAt(0) + said.slice(1).toLowerCase()
   return (cased || product?.written || '').slice(0, 200)
 }
@@ -96,7 +117,10 @@ export function propose(text: string, lexicon: Lexicon, table?: NameTable, makin
   const steps = stepsOf(read, found)
   const proposal: Proposal = {
     read,
-    title: titleOf(read, parts.lines.find(({ id }) => id === parts.product)),
+    title: titleOf(
+      read,
+      parts.lines.find(({ id }) => id === parts.product),
+    ),
     does: parts.does,
     ...(parts.product ? { product: parts.product } : {}),
     ...(parts.reference ? { reference: parts.reference } : {}),
@@ -112,7 +136,9 @@ export function propose(text: string, lexicon: Lexicon, table?: NameTable, makin
 
 /** Ratios count from what the text has as one equivalent; where it says nothing, from what runs out first. */
 function limitOf(proposal: Proposal): Pick<Proposal, 'reference'> {
-  const said = proposal.lines.some(({ role, besides }) => role === 'reactant' && besides.some(({ kind, high }) => kind === 'equivalents' && high === 1))
+  const said = proposal.lines.some(
+    ({ role, besides }) => role === 'reactant' && besides.some(({ kind, high }) => kind === 'equivalents' && high === 1),
+  )
   if (said || proposal.does !== 'makes') return {}
   const limiting = reactionTable(planFrom(likely(proposal))).lines.find((each) => each.limiting)
   return limiting ? { reference: limiting.line.id } : {}
@@ -122,10 +148,15 @@ function limitOf(proposal: Proposal): Pick<Proposal, 'reference'> {
 function likely(proposal: Proposal): Proposal {
   return {
     ...proposal,
-    lines: proposal.lines.map((line) => ({ ...line, ...line.asks.reduce((so, { choices }) => ({ ...so, ...(choices[0]?.change ?? {}) }), {}), asks: [] })),
+    lines: proposal.lines.map((line) => ({
+      ...line,
+      ...line.asks.reduce((so, { choices }) => ({ ...so, ...(choices[0]?.change ?? {}) }), {}),
+      asks: [],
+    })),
     steps: proposal.steps.filter(({ offered }) => offered === undefined).map((step) => ({ ...step, asks: [] })),
   }
 }
 
 /** What does not agree, in the light of what is likeliest. */
-export const disagreed = (proposal: Proposal): Proposal['disagreements'] => disagreementsOf(likely(proposal), planFrom(likely(proposal)))
+export const disagreed = (proposal: Proposal): Proposal['disagreements'] =>
+  disagreementsOf(likely(proposal), planFrom(likely(proposal)))

@@ -30,8 +30,10 @@ export interface TextRead {
   headings: Span[]
 }
 
-const heading = /^(?:reagents?|materials?|chemicals?|apparatus|equipment|procedure|method|experimental|experiment|introduction|aim|hazards|safety|notes?|results?|work-?up|purification|reaction|table|part\b.*|day \d.*|quantities)\s*:?\.?$/i
-const making = /\b(?:preparation|synthesis|oxidation|reduction|condensation|nitration|acetylation|esterification|hydrolysis|rearrangement|bromination|reaction|making|isolation|extraction)\b/i
+const heading =
+  /^(?:reagents?|materials?|chemicals?|apparatus|equipment|procedure|method|experimental|experiment|introduction|aim|hazards|safety|notes?|results?|work-?up|purification|reaction|table|part\b.*|day \d.*|quantities)\s*:?\.?$/i
+const making =
+  /\b(?:preparation|synthesis|oxidation|reduction|condensation|nitration|acetylation|esterification|hydrolysis|rearrangement|bromination|reaction|making|isolation|extraction)\b/i
 
 /** The first line that says what it is about. */
 function titleOf(plain: string, sentences: readonly Sentence[]): Span | undefined {
@@ -42,16 +44,27 @@ function titleOf(plain: string, sentences: readonly Sentence[]): Span | undefine
 }
 
 /** What is made: what the title names and no step takes, or what the text gives at the end. */
-function productOf(plain: string, title: Span | undefined, names: readonly Named[], taken: ReadonlySet<string>): string | undefined {
+function productOf(
+  plain: string,
+  title: Span | undefined,
+  names: readonly Named[],
+  taken: ReadonlySet<string>,
+): string | undefined {
   const single = names.filter(({ of }) => of.length === 1)
   const titled = title ? single.filter((name) => within(name, title)) : []
   const free = titled.filter(({ of }) => !taken.has(of[0]!.id))
   const text = title ? plain.slice(title.from, title.to) : ''
   const named =
-    free.find((name) => /\b(?:to|of|gives?)\s+(?:the\s+)?$/i.test(plain.slice(title!.from, name.from))) && /\bto\b/.test(text) ? free.at(-1) : free[0]
+    free.find((name) => /\b(?:to|of|gives?)\s+(?:the\s+)?$/i.test(plain.slice(title!.from, name.from))) && /\bto\b/.test(text)
+      ? free.at(-1)
+      : free[0]
   if (named) return named.of[0]!.id
   const given = single.find(
-    (name) => !taken.has(name.of[0]!.id) && /\b(?:gave|to give|giving|afford(?:s|ed|ing)?|yield(?:s|ed|ing)?(?: of)?|yields?:?|pure|crude)\s+(?:pure |crude |the )?$/i.test(plain.slice(Math.max(0, name.from - 30), name.from)),
+    (name) =>
+      !taken.has(name.of[0]!.id) &&
+      /\b(?:gave|to give|giving|afford(?:s|ed|ing)?|yield(?:s|ed|ing)?(?: of)?|yields?:?|pure|crude)\s+(?:pure |crude |the )?$/i.test(
+        plain.slice(Math.max(0, name.from - 30), name.from),
+      ),
   )
   return given?.of[0]!.id
 }
@@ -60,7 +73,8 @@ function productOf(plain: string, title: Span | undefined, names: readonly Named
 const isWarning =
   (plain: string) =>
   (sentence: Span): boolean =>
-    warnsFirst.test(plain.slice(sentence.from, sentence.to).replace(/^\W+/, '')) || (warns.test(plain.slice(sentence.from, sentence.to)) && !/\d/.test(plain.slice(sentence.from, sentence.to)))
+    warnsFirst.test(plain.slice(sentence.from, sentence.to).replace(/^\W+/, '')) ||
+    (warns.test(plain.slice(sentence.from, sentence.to)) && !/\d/.test(plain.slice(sentence.from, sentence.to)))
 
 /** Reads a procedure: what it takes, what is done, and what it says of the outcome. Nothing is decided that the text does not say. */
 export function readText(text: string, lexicon: Lexicon, table = nameTable(lexicon)): TextRead {
@@ -91,10 +105,17 @@ export function readText(text: string, lexicon: Lexicon, table = nameTable(lexic
   const spoken = body.filter((sentence) => sentence !== title || isDeed(plain, sentence))
   const all = spoken.map((sentence) => ({ sentence, seen: seenOf(sentence) }))
   // Amounts in a row without a deed are a list of what is needed.
-  const listed = all.filter(({ seen }) => seen.every(({ verb }) => !verb) && seen.flatMap(({ portions }) => portions).filter(({ measure }) => measure).length > 1)
+  const listed = all.filter(
+    ({ seen }) =>
+      seen.every(({ verb }) => !verb) && seen.flatMap(({ portions }) => portions).filter(({ measure }) => measure).length > 1,
+  )
   const seen = all.filter((each) => !listed.includes(each)).flatMap((each) => each.seen)
   const inLists = listed.flatMap((each) => each.seen.flatMap(({ portions }) => portions.filter(({ measure }) => measure)))
-  const taken = new Set([...seen.flatMap(({ portions }) => portions), ...rows.map(({ portion }) => portion)].flatMap(({ measure, of }) => (measure && of[0] ? [of[0].id] : [])))
+  const taken = new Set(
+    [...seen.flatMap(({ portions }) => portions), ...rows.map(({ portion }) => portion)].flatMap(({ measure, of }) =>
+      measure && of[0] ? [of[0].id] : [],
+    ),
+  )
   const product = productOf(plain, title, names, taken)
   // A sentence that only says how much was got is no deed.
   const outcomes = (each: Seen) => sayings.some((saying) => within(saying, each)) && each.verb === undefined

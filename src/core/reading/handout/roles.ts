@@ -47,16 +47,36 @@ export function withRoles(read: TextRead, lines: ProposedLine[], lexicon: Lexico
   const early = lines.filter(({ role, substance }) => role === 'reagent' && substance !== undefined)
   const isSolvent = ({ substance, note }: ProposedLine) => lexicon.solvents.includes(substance!.id) && note !== 'glacial'
   const unique = (of: readonly ProposedLine[]) => [...new Map(of.map(({ substance }) => [substance!.id, substance!])).values()]
-  const solvents = [...early.filter(isSolvent), ...lines.filter(({ role, substance }) => role === 'work-up' && substance && (substance.formula === 'HCl' || substance.formula === 'H2O' || substance.formula === 'H2SO4'))]
-  const equation = product ? equationOf(product, unique(early.filter((line) => !isSolvent(line))), unique(solvents), lexicon.byProducts) : undefined
+  const solvents = [
+    ...early.filter(isSolvent),
+    ...lines.filter(
+      ({ role, substance }) =>
+        role === 'work-up' &&
+        substance &&
+        (substance.formula === 'HCl' || substance.formula === 'H2O' || substance.formula === 'H2SO4'),
+    ),
+  ]
+  const equation = product
+    ? equationOf(product, unique(early.filter((line) => !isSolvent(line))), unique(solvents), lexicon.byProducts)
+    : undefined
   if (product && equation) return made(lines, product, equation, lexicon)
   const material = lines.find(({ role }) => role === 'reagent') ?? lines[0]
   if (product && !purifying.test(title) && early.length > 0 && material) {
     // Nothing balances: the product is made all the same, and the Desk asks about the equation.
-    const parts = lines.map((line): ProposedLine => (line.role !== 'reagent' ? line : isSolvent(line) ? { ...line, role: 'solvent' } : line))
+    const parts = lines.map((line): ProposedLine =>
+      line.role !== 'reagent' ? line : isSolvent(line) ? { ...line, role: 'solvent' } : line,
+    )
     const first = parts.find(({ role }) => role === 'reagent')!
     return {
-      lines: [...parts.map((line) => (line === first ? { ...line, role: 'reactant' as const, coefficient: 1 } : line)), forming(product, 'product', 1, lines.map(({ id }) => id))],
+      lines: [
+        ...parts.map((line) => (line === first ? { ...line, role: 'reactant' as const, coefficient: 1 } : line)),
+        forming(
+          product,
+          'product',
+          1,
+          lines.map(({ id }) => id),
+        ),
+      ],
       does: 'makes',
       product: product.id,
       reference: first.id,
@@ -67,7 +87,12 @@ export function withRoles(read: TextRead, lines: ProposedLine[], lexicon: Lexico
   return isolating(title, lines, material, product, lexicon)
 }
 
-function made(lines: ProposedLine[], product: Substance, equation: NonNullable<ReturnType<typeof equationOf>>, lexicon: Lexicon): Parts {
+function made(
+  lines: ProposedLine[],
+  product: Substance,
+  equation: NonNullable<ReturnType<typeof equationOf>>,
+  lexicon: Lexicon,
+): Parts {
   const reacting = new Map<string, number>()
   for (const { substance, coefficient } of equation.reactants) {
     const possible = bySubstance(lines, substance.id)
@@ -97,19 +122,43 @@ function made(lines: ProposedLine[], product: Substance, equation: NonNullable<R
 }
 
 const helper = ({ substance, besides }: ProposedLine, lexicon: Lexicon): Role => {
-  const little = (besides.find(({ kind }) => kind === 'equivalents')?.high ?? 1) < 0.3 || besides.some(({ kind }) => kind === 'mol percent')
+  const little =
+    (besides.find(({ kind }) => kind === 'equivalents')?.high ?? 1) < 0.3 || besides.some(({ kind }) => kind === 'mol percent')
   if (little) return 'catalyst'
-  if (substance?.formula === 'H2SO4' || substance?.id === 'thiamine-hydrochloride' || substance?.id === 'p-toluenesulfonic-acid-monohydrate') return 'catalyst'
+  if (
+    substance?.formula === 'H2SO4' ||
+    substance?.id === 'thiamine-hydrochloride' ||
+    substance?.id === 'p-toluenesulfonic-acid-monohydrate'
+  )
+    return 'catalyst'
   return lexicon.solvents.includes(substance?.id ?? '') ? 'solvent' : 'reagent'
 }
 
-function isolating(title: string, lines: ProposedLine[], material: ProposedLine, product: Substance | undefined, lexicon: Lexicon): Parts {
+function isolating(
+  title: string,
+  lines: ProposedLine[],
+  material: ProposedLine,
+  product: Substance | undefined,
+  lexicon: Lexicon,
+): Parts {
   const tests = testing.test(title) && !purifying.test(title)
   const parts = lines.map((line): ProposedLine =>
-    line === material || (line.role === 'reagent' && parting.test(title) && line.measure?.kind === material.measure?.kind) ? { ...line, role: 'material' } : line.role === 'reagent' ? { ...line, role: lexicon.solvents.includes(line.substance?.id ?? '') ? 'solvent' : 'reagent' } : line,
+    line === material || (line.role === 'reagent' && parting.test(title) && line.measure?.kind === material.measure?.kind)
+      ? { ...line, role: 'material' }
+      : line.role === 'reagent'
+        ? { ...line, role: lexicon.solvents.includes(line.substance?.id ?? '') ? 'solvent' : 'reagent' }
+        : line,
   )
-  if (tests || (!product && (!material.substance || !purifying.test(title)))) return { lines: parts, does: 'works', reference: material.id, balanced: true }
+  if (tests || (!product && (!material.substance || !purifying.test(title))))
+    return { lines: parts, does: 'works', reference: material.id, balanced: true }
   const sought = product ?? material.substance!
-  const got = { ...forming(sought, 'component', null, lines.map(({ id }) => id)) }
+  const got = {
+    ...forming(
+      sought,
+      'component',
+      null,
+      lines.map(({ id }) => id),
+    ),
+  }
   return { lines: [...parts, got], does: 'isolates', product: got.id, reference: material.id, balanced: true }
 }

@@ -30,7 +30,8 @@ function literatureOf(plain: string, sentence: Sentence, figure: Figure, names: 
   if (/\b(?:oven|bath|dry|dried|cool|heat|at a rate|per min|until)\b/i.test(before.slice(nearest + 14))) return undefined
   const of = places.boiling > places.melting ? 'boiling' : 'melting'
   // `the fraction that boils between`: what is collected, and no value of the literature.
-  if (/\b(?:fraction|portion|distillate|collect\w*|material|liquid)\b[^.;]{0,30}\bboil(?:s|ing)\b[^.;]*$/i.test(before)) return undefined
+  if (/\b(?:fraction|portion|distillate|collect\w*|material|liquid)\b[^.;]{0,30}\bboil(?:s|ing)\b[^.;]*$/i.test(before))
+    return undefined
   const named = names.filter((name) => name.from >= sentence.from && name.to <= figure.from).at(-1)
   return {
     of,
@@ -52,9 +53,19 @@ function outcomeOf(plain: string, sentence: Sentence, figure: Figure): Saying | 
   if (!keyword) return undefined
   const theory = /theor/i.test(before) && !/\bof (?:the )?theor/i.test(before)
   const of = figure.kind === 'percent' ? 'yield percent' : theory ? 'theory' : 'yield mass'
-  if (/\b(?:to give|giving|gives?|gave|afford)/i.test(keyword[0]) && !/^[^.;]*\(/.test(before.slice(keyword.index))) return undefined
-  if (figure.kind === 'percent' && /^\s*(?:w\/v|ethanol|sodium|hydro)/i.test(text.slice(figure.to - sentence.from))) return undefined
-  return { of, from: figure.from, to: figure.to, low: figure.low, high: figure.high, unit: figure.unit, decimals: figure.decimals }
+  if (/\b(?:to give|giving|gives?|gave|afford)/i.test(keyword[0]) && !/^[^.;]*\(/.test(before.slice(keyword.index)))
+    return undefined
+  if (figure.kind === 'percent' && /^\s*(?:w\/v|ethanol|sodium|hydro)/i.test(text.slice(figure.to - sentence.from)))
+    return undefined
+  return {
+    of,
+    from: figure.from,
+    to: figure.to,
+    low: figure.low,
+    high: figure.high,
+    unit: figure.unit,
+    decimals: figure.decimals,
+  }
 }
 
 /** The sayings of a sentence. */

@@ -16,7 +16,8 @@ function endsIn(line: string): number[] {
     const at = match.index + match[0].length
     const before = line.slice(0, match.index)
     const next = line.slice(at).trimStart()
-    if (next !== '' && match[0] === '.' && (short.test(before) || /^\s*\(?\w{1,2}$/.test(before)) && !endsByUnit(before, next)) return []
+    if (next !== '' && match[0] === '.' && (short.test(before) || /^\s*\(?\w{1,2}$/.test(before)) && !endsByUnit(before, next))
+      return []
     if (next !== '' && /^[a-z]/.test(next)) return []
     return [at]
   })
@@ -30,7 +31,11 @@ const endsByUnit = (before: string, next: string) =>
 export function sentencesIn(plain: string): Sentence[] {
   const found: Sentence[] = []
   let paragraph = 0
-  const blocks = [...plain.matchAll(/(?:[^\n]|\n(?![ \t]*\n|[ \t]*(?:\(?\d{1,2}[.)]|\d{1,2}(?=\s+[A-Z][a-z])|[-•*]|\(?[a-h]\)|step\s+\d+)\s))+/gi)]
+  const blocks = [
+    ...plain.matchAll(
+      /(?:[^\n]|\n(?![ \t]*\n|[ \t]*(?:\(?\d{1,2}[.)]|\d{1,2}(?=\s+[A-Z][a-z])|[-•*]|\(?[a-h]\)|step\s+\d+)\s))+/gi,
+    ),
+  ]
   for (const block of blocks) {
     const text = block[0]
     if (text.trim() === '') continue

@@ -16,6 +16,8 @@ export interface ReadField extends Span {
 export interface ReadStep extends Span {
   operation: OperationKey
   sentence: Sentence
+  /** The word that says what is done. */
+  verb?: Span
   portions: Portion[]
   fields: ReadField[]
   until?: Span

@@ -35,7 +35,7 @@ export const wasteSaid = (text: string): WasteStream[] => {
   let rest = text
   for (const [pattern, into] of streams) {
     if (!pattern.test(rest)) continue
-    found.push(into)
+    if (!found.includes(into)) found.push(into)
     rest = rest.replace(pattern, ' ')
   }
   return found

@@ -85,12 +85,20 @@ function coolFields(seen: Seen): ReadField[] {
       : cold
         ? [field('bath', 'cold water', cold, true)]
         : []
-  return [...bath, ...(at ? [field('toC', at.high, at)] : room ? [field('toC', 25, room, true)] : []), ...timeField(seen, '@holdMin')]
+  return [
+    ...bath,
+    ...(at ? [field('toC', at.high, at)] : room ? [field('toC', 25, room, true)] : []),
+    ...timeField(seen, '@holdMin'),
+  ]
 }
 
 function addFields(seen: Seen): ReadField[] {
   const [at] = degrees(seen)
-  const over = times(seen).find((time) => /\b(?:over|during|in|within|a period of)\s+(?:a period of\s+)?(?:about\s|ca\.?\s)?$/i.test(seen.text.slice(0, time.from - seen.from)))
+  const over = times(seen).find((time) =>
+    /\b(?:over|during|in|within|a period of)\s+(?:a period of\s+)?(?:about\s|ca\.?\s)?$/i.test(
+      seen.text.slice(0, time.from - seen.from),
+    ),
+  )
   return [
     ...(over ? [field('minutes', minutesOf(over), over)] : []),
     ...(at && at.low < at.high ? [field('startC', at.low, at)] : []),
@@ -107,8 +115,16 @@ const fieldsOf: Partial<Record<OperationKey, (seen: Seen) => ReadField[]>> = {
   cool: coolFields,
   add: addFields,
   distil: bandFields,
-  dry: (seen) => [...degrees(seen).slice(0, 1).map((at) => field('ovenC', at.high, at)), ...timeField(seen, '@waitMin')],
-  evaporate: (seen) => degrees(seen).slice(0, 1).map((at) => field('bathC', at.high, at)),
+  dry: (seen) => [
+    ...degrees(seen)
+      .slice(0, 1)
+      .map((at) => field('ovenC', at.high, at)),
+    ...timeField(seen, '@waitMin'),
+  ],
+  evaporate: (seen) =>
+    degrees(seen)
+      .slice(0, 1)
+      .map((at) => field('bathC', at.high, at)),
   'dry-solution': (seen) => {
     const agent = seen.portions.find(({ of }) => of[0] && dryingAgents[of[0].id])
     return [...(agent ? [field('agent', dryingAgents[agent.of[0]!.id]!, agent)] : []), ...timeField(seen, '@waitMin')]
@@ -116,7 +132,10 @@ const fieldsOf: Partial<Record<OperationKey, (seen: Seen) => ReadField[]>> = {
   'set-ph': (seen) => {
     const pH = seen.figures.find(({ kind }) => kind === 'pH')
     if (!pH) return []
-    return [...(pH.bound === 'below' ? [] : [field('lowPH', pH.low, pH)]), ...(pH.bound === 'above' ? [] : [field('highPH', pH.high, pH)])]
+    return [
+      ...(pH.bound === 'below' ? [] : [field('lowPH', pH.low, pH)]),
+      ...(pH.bound === 'above' ? [] : [field('highPH', pH.high, pH)]),
+    ]
   },
   melt: (seen) => bandFields(seen),
 }
@@ -130,6 +149,7 @@ const step = (operation: OperationKey, seen: Seen, portions: Portion[], fields =
     from: seen.from,
     to: seen.to,
     sentence: seen.sentence,
+    ...(seen.verb ? { verb: { from: seen.verb.from, to: seen.verb.to } } : {}),
     portions,
     fields,
     ...(until ? { until } : {}),
@@ -189,7 +209,11 @@ function rinsed(seen: Seen, place: Place): ReadStep[] {
   const last = place.steps.at(-1)
   const taken = seen.portions.filter(({ measure }) => measure)
   if (!last || last.operation !== 'filter' || last.fields.some(({ key }) => key === 'rinseML') || taken.length > 1)
-    return taken.length > 0 ? taken.map((portion) => step('rinse', seen, [portion], rinseFields(portion, false))) : last?.operation === 'filter' ? stay(last, seen) : [step('rinse', seen, [])]
+    return taken.length > 0
+      ? taken.map((portion) => step('rinse', seen, [portion], rinseFields(portion, false)))
+      : last?.operation === 'filter'
+        ? stay(last, seen)
+        : [step('rinse', seen, [])]
   const [portion] = taken
   last.to = seen.to
   if (portion) {
@@ -229,7 +253,10 @@ const put: Reader = (seen, place) => {
     return stay(last, seen)
   }
   const named = seen.portions.filter(({ of }) => of.length > 0)
-  if (/transfer|tip|empt/i.test(seen.text) && named.length === 0) return /\b(?:contents|mixture|solution|reaction|liquid)\b/i.test(seen.text) || seen.vessels.length > 0 ? [step('pour', seen, [])] : []
+  if (/transfer|tip|empt/i.test(seen.text) && named.length === 0)
+    return /\b(?:contents|mixture|solution|reaction|liquid)\b/i.test(seen.text) || seen.vessels.length > 0
+      ? [step('pour', seen, [])]
+      : []
   return named.length > 0 ? charges(seen, named) : []
 }
 
@@ -240,13 +267,17 @@ const adding: Reader = (seen, place) => {
   const slow = slowly.test(seen.text) || addFields(seen).length > 0
   if (slow) return [step('add', seen, named)]
   if (named.length > 0) return charges(seen, named)
-  return /rest|remainder|mixture|solution|extract/i.test(seen.text) ? [step('add', seen, [])] : (place.steps.at(-1) && stay(place.steps.at(-1)!, seen)) || []
+  return /rest|remainder|mixture|solution|extract/i.test(seen.text)
+    ? [step('add', seen, [])]
+    : (place.steps.at(-1) && stay(place.steps.at(-1)!, seen)) || []
 }
 
 const collecting: Reader = (seen, place) => {
   const last = place.steps.at(-1)
   if (/\bwaste\b/i.test(seen.text)) return [step('dispose', seen, [])]
-  const isFraction = /fraction|distillate|portion|forerun|passes over|comes over|receiver|boil/i.test(seen.text) || (last?.operation === 'distil' && degrees(seen).length > 0)
+  const isFraction =
+    /fraction|distillate|portion|forerun|passes over|comes over|receiver|boil/i.test(seen.text) ||
+    (last?.operation === 'distil' && degrees(seen).length > 0)
   if (!isFraction) return [step('filter', seen, [])]
   const windows = degrees(seen)
   if (windows.length > 1) {
@@ -262,7 +293,8 @@ const collecting: Reader = (seen, place) => {
 
 const heating: Reader = (seen, place) => {
   if (isCold(seen) && !/heat|warm|boil/i.test(seen.text)) return [step('cool', seen, [])]
-  if (place.condenser && /boil/i.test(seen.text) && degrees(seen).length === 0 && times(seen).length > 0) return [step('reflux', seen, [])]
+  if (place.condenser && /boil/i.test(seen.text) && degrees(seen).length === 0 && times(seen).length > 0)
+    return [step('reflux', seen, [])]
   const taken = measured(seen)
   return [...charges(seen, taken), step('heat', { ...seen, vessels: taken.length > 0 ? [] : seen.vessels }, [])]
 }
@@ -287,22 +319,30 @@ const stirring: Reader = (seen, place) => {
 
 const drying: Reader = (seen, place) => {
   const agent = seen.portions.find(({ of }) => of.some(({ id }) => id in dryingAgents))
-  const wet = place.at === 'funnel' && !/solid|crystal|product|oven|air/i.test(seen.text) && /layer|ether|ester|solution|extract|organic|phase|over|\(/i.test(seen.text)
+  const wet =
+    place.at === 'funnel' &&
+    !/solid|crystal|product|oven|air/i.test(seen.text) &&
+    /layer|ether|ester|solution|extract|organic|phase|over|\(/i.test(seen.text)
   if (agent || wet) return [step('dry-solution', seen, agent?.measure ? [agent] : [])]
   if (/glass|apparatus|tubes|everything/i.test(seen.text)) return []
-  return /^press/i.test(seen.text) && place.steps.at(-1)?.operation === 'filter' ? stay(place.steps.at(-1)!, seen) : [step('dry', seen, [])]
+  return /^press/i.test(seen.text) && place.steps.at(-1)?.operation === 'filter'
+    ? stay(place.steps.at(-1)!, seen)
+    : [step('dry', seen, [])]
 }
 
 const washing: Reader = (seen, place) => {
   const ofSolid = /crystal|solid|precipitate|cake|powder|\bthem\b|needles/i.test(seen.text)
   const ofLayer = /layer|phase|organic|\bester\b|extracts?\b/i.test(seen.text)
-  if (!ofLayer && (place.at === 'filter' || ofSolid) && (onTheFilter.test(seen.text) || place.at === 'filter')) return rinsed(seen, place)
+  if (!ofLayer && (place.at === 'filter' || ofSolid) && (onTheFilter.test(seen.text) || place.at === 'filter'))
+    return rinsed(seen, place)
   return shakings('wash', seen)
 }
 
 const weighing: Reader = (seen) => {
   const taken = measured(seen)
-  return taken.length > 0 ? charges(seen, taken) : [step('weigh', seen, [])]
+  const named = seen.portions.filter(({ of }) => of.length > 0)
+  if (taken.length > 0) return charges(seen, taken)
+  return named.length > 0 && /\b(?:into|out)\b/i.test(seen.text) ? charges(seen, named) : [step('weigh', seen, [])]
 }
 
 const dissolving: Reader = (seen) => {
@@ -325,7 +365,12 @@ const filtering: Reader = (seen) => [step('filter', { ...seen, vessels: [] }, []
 const pouring: Reader = (seen) => {
   const taken = measured(seen)
   const target = found(seen, /\b(?:into|onto|over|on to|in to)\b/i)
-  const outOf = taken.filter(({ from }) => !target || from < target.from || /\b(?:flask|vial|tube)\b/i.test(seen.text.slice(target.from - seen.from, from - seen.from)))
+  const outOf = taken.filter(
+    ({ from }) =>
+      !target ||
+      from < target.from ||
+      /\b(?:flask|vial|tube)\b/i.test(seen.text.slice(target.from - seen.from, from - seen.from)),
+  )
   return taken.length > 0 && outOf.length === taken.length ? charges(seen, taken) : [step('pour', seen, taken)]
 }
 const withPortions =
@@ -338,15 +383,24 @@ const plain =
 const evaporating: Reader = (seen) => [step('evaporate', { ...seen, vessels: [] }, [])]
 
 const crystallising: Reader = (seen) => {
-  const solvent = seen.portions.find(({ measure, of }) => measure && of.length > 0) ?? seen.portions.find(({ of }) => of.length > 0)
+  const solvent =
+    seen.portions.find(({ measure, of }) => measure && of.length > 0) ?? seen.portions.find(({ of }) => of.length > 0)
   const taken = measured(seen)
-  return [step('crystallise', seen, taken.length > 0 ? taken : solvent ? [solvent] : [], solvent?.of[0] ? [field('@solvent', solvent.of[0].id, solvent, !solvent.measure)] : [])]
+  return [
+    step(
+      'crystallise',
+      seen,
+      taken.length > 0 ? taken : solvent ? [solvent] : [],
+      solvent?.of[0] ? [field('@solvent', solvent.of[0].id, solvent, !solvent.measure)] : [],
+    ),
+  ]
 }
 
 const readers: Readonly<Record<Deed, Reader>> = {
   put,
   add: adding,
-  bring: (seen) => (/boil/i.test(seen.text) ? [step('heat', seen, [])] : /\d/.test(seen.text) && isWarm(seen) ? [step('heat', seen, [])] : []),
+  bring: (seen) =>
+    /boil/i.test(seen.text) ? [step('heat', seen, [])] : /\d/.test(seen.text) && isWarm(seen) ? [step('heat', seen, [])] : [],
   collect: collecting,
   heat: heating,
   hold: leaving,
@@ -355,7 +409,10 @@ const readers: Readonly<Record<Deed, Reader>> = {
   'dry-what': drying,
   clean: () => [],
   wash: washing,
-  rinse: (seen, place) => (place.at === 'filter' || place.steps.at(-1)?.operation === 'filter' ? rinsed(seen, place) : [step('rinse', seen, measured(seen), [])]),
+  rinse: (seen, place) =>
+    place.at === 'filter' || place.steps.at(-1)?.operation === 'filter'
+      ? rinsed(seen, place)
+      : [step('rinse', seen, measured(seen), [])],
   extract: (seen) => shakings('extract', seen),
   weigh: weighing,
   dissolve: dissolving,
@@ -366,20 +423,70 @@ const readers: Readonly<Record<Deed, Reader>> = {
   'set-ph': withPortions('set-ph'),
   crystallise: crystallising,
   evaporate: evaporating,
-  cool: (seen) => [...charges(seen, measured(seen)), step('cool', { ...seen, vessels: measured(seen).length > 0 ? [] : seen.vessels }, [])],
+  cool: (seen) => [
+    ...charges(seen, measured(seen)),
+    step('cool', { ...seen, vessels: measured(seen).length > 0 ? [] : seen.vessels }, []),
+  ],
   ...(Object.fromEntries(
-    (['reflux', 'distil', 'decant', 'titrate', 'make-up', 'dilute', 'sublime', 'column', 'thin-layer', 'melt', 'boil', 'refract', 'send', 'store', 'dispose', 'safety', 'charge', 'test', 'pause', 'dry', 'dry-solution'] as const).map(
-      (key) => [key, plain(key)] as const,
-    ),
-  ) as Record<'reflux' | 'distil' | 'decant' | 'titrate' | 'make-up' | 'dilute' | 'sublime' | 'column' | 'thin-layer' | 'melt' | 'boil' | 'refract' | 'send' | 'store' | 'dispose' | 'safety' | 'charge' | 'test' | 'pause' | 'dry' | 'dry-solution', Reader>),
+    (
+      [
+        'reflux',
+        'distil',
+        'decant',
+        'titrate',
+        'make-up',
+        'dilute',
+        'sublime',
+        'column',
+        'thin-layer',
+        'melt',
+        'boil',
+        'refract',
+        'send',
+        'store',
+        'dispose',
+        'safety',
+        'charge',
+        'test',
+        'pause',
+        'dry',
+        'dry-solution',
+      ] as const
+    ).map((key) => [key, plain(key)] as const),
+  ) as Record<
+    | 'reflux'
+    | 'distil'
+    | 'decant'
+    | 'titrate'
+    | 'make-up'
+    | 'dilute'
+    | 'sublime'
+    | 'column'
+    | 'thin-layer'
+    | 'melt'
+    | 'boil'
+    | 'refract'
+    | 'send'
+    | 'store'
+    | 'dispose'
+    | 'safety'
+    | 'charge'
+    | 'test'
+    | 'pause'
+    | 'dry'
+    | 'dry-solution',
+    Reader
+  >),
 }
 
 /** Where the work stands after a step. */
 function after(place: Place, steps: readonly ReadStep[], seen: Seen): void {
   for (const { operation } of steps) {
     if (operation === 'filter') place.at = 'filter'
-    else if (operation === 'extract' || operation === 'wash' || (operation === 'pour' && /separat/i.test(seen.text))) place.at = 'funnel'
-    else if (operation === 'charge' || operation === 'crystallise' || operation === 'dissolve') place.at = place.at === 'funnel' ? 'funnel' : 'flask'
+    else if (operation === 'extract' || operation === 'wash' || (operation === 'pour' && /separat/i.test(seen.text)))
+      place.at = 'funnel'
+    else if (operation === 'charge' || operation === 'crystallise' || operation === 'dissolve')
+      place.at = place.at === 'funnel' ? 'funnel' : 'flask'
   }
   if (/separat(?:ing|ory) funnel/i.test(seen.text)) place.at = 'funnel'
   if (/reflux condenser/i.test(seen.text)) place.condenser = true
@@ -388,7 +495,11 @@ function after(place: Place, steps: readonly ReadStep[], seen: Seen): void {
 
 /** A wait that only leads up to the verb behind it: `let it`, `allow to`. */
 const leadsUp = (seen: Seen, next: Seen | undefined) =>
-  seen.verb?.deed === 'hold' && next?.sentence === seen.sentence && seen.figures.length === 0 && seen.portions.length === 0 && (seen.text.length < 34 || /\b(?:let|allow(?:ed)?|leave|left)\s+(?:it|them|the \w+(?: \w+)?)?\s*(?:to\s*)?$/i.test(seen.text))
+  seen.verb?.deed === 'hold' &&
+  next?.sentence === seen.sentence &&
+  seen.figures.length === 0 &&
+  seen.portions.length === 0 &&
+  (seen.text.length < 34 || /\b(?:let|allow(?:ed)?|leave|left)\s+(?:it|them|the \w+(?: \w+)?)?\s*(?:to\s*)?$/i.test(seen.text))
 
 /** The steps of a text, in its order; a sentence without a deed goes to the step before it. */
 export function stepsOf(clauses: readonly Seen[], isWarning: (sentence: Span) => boolean): ReadStep[] {
@@ -406,7 +517,9 @@ export function stepsOf(clauses: readonly Seen[], isWarning: (sentence: Span) =>
       lead = seen.from
       return
     }
-    const made = (seen.verb ? readers[seen.verb.deed](seen, place) : []).map((each) => (lead === undefined ? each : { ...each, from: lead }))
+    const made = (seen.verb ? readers[seen.verb.deed](seen, place) : []).map((each) =>
+      lead === undefined ? each : { ...each, from: lead },
+    )
     lead = undefined
     place.steps.push(...made)
     after(place, made, seen)
@@ -420,4 +533,3 @@ export function stepsOf(clauses: readonly Seen[], isWarning: (sentence: Span) =>
   if (place.steps[0] && early.length > 0) place.steps[0].words.unshift(...early)
   return place.steps
 }
-

@@ -24,7 +24,8 @@ const heads: readonly [RegExp, FigureKind, string][] = [
   [/\bg\b|mass|weight/i, 'mass', 'g'],
 ]
 
-const headWords = /\b(?:substances?|compounds?|reagents?|materials?|chemicals?|names?|amounts?|quantit(?:y|ies)|mass|volume|mmol|equiv|eq|mw|density|formula|notes?|role)\b/gi
+const headWords =
+  /\b(?:substances?|compounds?|reagents?|materials?|chemicals?|names?|amounts?|quantit(?:y|ies)|mass|volume|mmol|equiv|eq|mw|density|formula|notes?|role)\b/gi
 
 /** What parts the cells of a row; undefined where it is no row. */
 function separatorOf(line: string): RegExp | undefined {
@@ -127,7 +128,8 @@ function rowPortion(
 ): Portion | undefined {
   const named = names.find((name) => within(name, line))
   const figures = cells.flatMap((cell, index) => cellFigures(cell, head?.[index]?.text))
-  const measure = figures.find(({ kind }) => kind === 'mass' || kind === 'volume') ?? figures.find(({ kind }) => kind === 'amount')
+  const measure =
+    figures.find(({ kind }) => kind === 'mass' || kind === 'volume') ?? figures.find(({ kind }) => kind === 'amount')
   if (!measure || (!named && !head)) return undefined
   const strength = figures.find(({ kind }) => kind === 'strength' || kind === 'percent')
   const first = cells.find(({ text }) => /[a-z]{3}/i.test(text))
@@ -141,6 +143,10 @@ function rowPortion(
     besides: figures.filter((each) => each !== measure && each !== strength),
     ...(strength ? { strength } : {}),
     ...(named?.strength ? { strong: named.strength } : {}),
-    ...(/\bconc/i.test(line.text) ? { strong: 'concentrated' as const } : /\bsat(?:urated|d|\.)/i.test(line.text) ? { strong: 'saturated' as const } : {}),
+    ...(/\bconc/i.test(line.text)
+      ? { strong: 'concentrated' as const }
+      : /\bsat(?:urated|d|\.)/i.test(line.text)
+        ? { strong: 'saturated' as const }
+        : {}),
   }
 }

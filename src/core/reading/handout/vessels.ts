@@ -22,7 +22,15 @@ export const vesselsIn = (plain: string, figures: readonly Figure[]): NamedVesse
   figures.flatMap((figure): NamedVessel[] => {
     if (!isOfVessel(plain, figure)) return []
     const behind = plain.slice(figure.to, figure.to + 40).split(/[,.;(]/)[0]!
-    if (/dropping|addition|measuring|volumetric|filter|suction|beaker|pipette|cylinder|syringe|burette/i.test(behind.split(/\b(?:with|and|fitted)\b/)[0]!)) return []
+    if (
+      /dropping|addition|measuring|volumetric|filter|suction|beaker|pipette|cylinder|syringe|burette/i.test(
+        behind.split(/\b(?:with|and|fitted)\b/)[0]!,
+      )
+    )
+      return []
     const kind = kinds.find(([pattern]) => pattern.test(behind))?.[1]
-    return kind ? [{ from: figure.from, to: figure.to + behind.search(/(?:flask|funnel|vial|tube|Erlenmeyer|RBF|rbf)\b/i) + 5, kind, sizeML: figure.high }] : []
+    const noun = /(?:flask|funnel|vial|tube|Erlenmeyer|RBF)s?\b/i.exec(behind)
+    return kind
+      ? [{ from: figure.from, to: figure.to + (noun ? noun.index + noun[0].length : 0), kind, sizeML: figure.high }]
+      : []
   })

@@ -16,7 +16,17 @@ function about(operation: OperationKey, key: string): { label: string; unit: str
   return { label: field?.label ?? key.replace('@', ''), unit: field?.kind === 'number' ? field.unit : '' }
 }
 
-function FieldInput({ label, unit, value, onValue }: { label: string; unit: string; value: number; onValue: (value: number) => void }) {
+function FieldInput({
+  label,
+  unit,
+  value,
+  onValue,
+}: {
+  label: string
+  unit: string
+  value: number
+  onValue: (value: number) => void
+}) {
   const { input, problem } = useWritten({
     value: `${value}`,
     take: (text) => {

@@ -45,7 +45,9 @@ export function LineRows({ course, proposal, now, plan, table, said, numbers, at
       {proposal.lines.map((line) => {
         const current = now.lines.find(({ id }) => id === line.id)
         const shown = current ?? line
-        const computed = plan.lines.some(({ id }) => id === line.id) ? table.lines.find((each) => each.line.id === line.id) : undefined
+        const computed = plan.lines.some(({ id }) => id === line.id)
+          ? table.lines.find((each) => each.line.id === line.id)
+          : undefined
         const name = shown.substance?.name ?? shown.written
         const state = !current ? 'left' : !decided(current) ? 'asks' : shown.follows ? 'follows' : 'ready'
         const strength = strengthText(shown.form)
@@ -64,7 +66,13 @@ export function LineRows({ course, proposal, now, plan, table, said, numbers, at
             onSay={onSay}
             change={
               open === line.id ? (
-                <ChangeLine key={inFull(shown)} course={course} line={shown} amount={inFull(shown)} onChange={(change) => onSay({ do: 'line', id: line.id, change })} />
+                <ChangeLine
+                  key={inFull(shown)}
+                  course={course}
+                  line={shown}
+                  amount={inFull(shown)}
+                  onChange={(change) => onSay({ do: 'line', id: line.id, change })}
+                />
               ) : undefined
             }
           >
@@ -74,7 +82,9 @@ export function LineRows({ course, proposal, now, plan, table, said, numbers, at
               <span className="role">{shown.role}</span>
             </span>
             <span className="fig typed">{amountText(shown)}</span>
-            <span className="fig derived">{computed?.amount ? writeFigureText(computed.amount, 'amount') : shown.follows ? '' : '–'}</span>
+            <span className="fig derived">
+              {computed?.amount ? writeFigureText(computed.amount, 'amount') : shown.follows ? '' : '–'}
+            </span>
             <span className="fig derived">{computed?.ratio ? writeRatio(computed.ratio) : ''}</span>
           </Row>
         )

@@ -61,7 +61,8 @@ export function Paste({
         }}
       />
       <p id="paste-help" className="quiet">
-        Or drop a .txt, .md, .html, .docx or .pdf file here. It is read on this machine; nothing is kept before you take it. Ctrl and Enter read.
+        Or drop a .txt, .md, .html, .docx or .pdf file here. It is read on this machine; nothing is kept before you take it. Ctrl
+        and Enter read.
       </p>
       {problem && (
         <div className="problem" role="alert">

@@ -7,11 +7,11 @@ import { counted, nothingSaid, withSaid, type Said } from '@/core/reading/handou
 import type { Disagreement } from '@/core/reading/handout/disagreements'
 import { planAndSteps } from '@/core/reading/handout/planFrom'
 import type { Proposal } from '@/core/reading/handout/proposal'
-import { writePlanFile } from '@/core/format/planFile'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import type { Substance } from '@/core/substance/substance'
 import { call } from '../../call'
 import { SubstancePicker } from '../SubstancePicker'
+import { useStable } from '../useStable'
 import { Disagreements } from './Disagreements'
 import { HandoutText } from './HandoutText'
 import { LineRows } from './LineRows'
@@ -19,7 +19,7 @@ import { numbersOf } from './marks'
 import { Paste } from './Paste'
 import { StepRows } from './StepRows'
 import { useReader } from './useReader'
-import { useSaid } from './useSaid'
+import { useSaid, type Deed } from './useSaid'
 
 const place = 'mozle.handout'
 
@@ -33,7 +33,10 @@ interface Kept {
 
 function kept(): Kept {
   try {
-    return { ...{ text: '', read: false, said: nothingSaid }, ...(JSON.parse(sessionStorage.getItem(place) ?? '{}') as Partial<Kept>) }
+    return {
+      ...{ text: '', read: false, said: nothingSaid },
+      ...(JSON.parse(sessionStorage.getItem(place) ?? '{}') as Partial<Kept>),
+    }
   } catch {
     return { text: '', read: false, said: nothingSaid }
   }
@@ -46,20 +49,27 @@ export function Reading({ course, own }: { course: string; own: Substance[] }) {
   const { state, read, open, forget } = useReader(own)
   const { said, mayUndo, mayRedo, say, undo, redo, begin } = useSaid()
   const started = useRef(false)
+  const { takeUp } = useStable({
+    takeUp: () => {
+      const before = kept()
+      setText(before.text)
+      setMaking(before.making)
+      begin(before.said)
+      if (before.read) void read(before.text, before.making)
+    },
+  })
+  // What was there before the page was loaded anew can only be asked of the browser, after the page has come.
   useEffect(() => {
     if (started.current) return
     started.current = true
-    const before = kept()
-    // What was there before the page was loaded anew can only be asked of the browser, after the page has come.
-    // eslint-disable-next-line react-hooks/set-state-in-effect
-    setText(before.text)
-    setMaking(before.making)
-    begin(before.said)
-    if (before.read) void read(before.text, before.making)
-  })
+    takeUp()
+  }, [takeUp])
   useEffect(() => {
     if (started.current && (text !== '' || state.state !== 'waiting'))
-      sessionStorage.setItem(place, JSON.stringify({ text, read: state.state === 'read', said, ...(making === undefined ? {} : { making }) }))
+      sessionStorage.setItem(
+        place,
+        JSON.stringify({ text, read: state.state === 'read', said, ...(making === undefined ? {} : { making }) }),
+      )
   }, [text, said, making, state.state])
 
   const begun = (next: string) => {
@@ -92,7 +102,11 @@ export function Reading({ course, own }: { course: string; own: Substance[] }) {
       />
     )
   const busy =
-    state.state === 'reading' ? { words: 'Reading' } : state.state === 'opening' ? { words: `Opening ${state.name}`, share: state.share } : undefined
+    state.state === 'reading'
+      ? { words: 'Reading' }
+      : state.state === 'opening'
+        ? { words: `Opening ${state.name}`, share: state.share }
+        : undefined
   return (
     <main className="page-only" id="work">
       <h1>Paste a procedure</h1>
@@ -147,8 +161,12 @@ function Read({ course, proposal, said, mayUndo, mayRedo, say, undo, redo, onAno
   }
   const showPlace = ({ at: places }: Disagreement) => {
     const [first] = places
-    const line = proposal.lines.find(({ spans }) => spans.some((span) => first && first.from >= span.from && first.from < span.to))
-    const step = proposal.steps.find((each) => each.offered === undefined && first && first.from >= each.read.from && first.from < each.read.to)
+    const line = proposal.lines.find(({ spans }) =>
+      spans.some((span) => first && first.from >= span.from && first.from < span.to),
+    )
+    const step = proposal.steps.find(
+      (each) => each.offered === undefined && first && first.from >= each.read.from && first.from < each.read.to,
+    )
     const found = line?.id ?? step?.id
     if (found) show(found)
     document.querySelector('.handout-text mark.on')?.scrollIntoView({ block: 'center' })
@@ -158,7 +176,7 @@ function Read({ course, proposal, said, mayUndo, mayRedo, say, undo, redo, onAno
     setBusy(true)
     setProblem(undefined)
     try {
-      const { id } = await call<{ id: string }>(`/api/courses/${course}/preparations`, 'POST', { file: writePlanFile(plan) })
+      const { id } = await call<{ id: string }>(`/api/courses/${course}/preparations`, 'POST', { file: JSON.stringify(plan) })
       sessionStorage.removeItem(place)
       router.push(`/desk/${id}`)
     } catch (error) {
@@ -168,7 +186,34 @@ function Read({ course, proposal, said, mayUndo, mayRedo, say, undo, redo, onAno
   }
   const nothing = proposal.lines.length === 0 && proposal.steps.length === 0
   const made = now.lines.find(({ id }) => id === now.product)
-  const rows = { proposal, now, plan, table, said, numbers, at, open: openItem, onAt: setAt, onSay: say, onOpen: (id: string) => setOpenItem(openItem === id ? undefined : id) }
+  /** What “concentrated” is said to be once holds for every bottle of the same substance that asks the same. */
+  const sayAlike = (deed: Deed) => {
+    say(deed)
+    if (deed.do !== 'answer') return
+    const [item, ask] = deed.key.split('/')
+    const line = proposal.lines.find(({ id }) => id === item)
+    const question = line?.asks.find(({ id }) => id === ask)
+    if (!line?.substance || ask !== 'strength' || !question) return
+    for (const other of proposal.lines) {
+      const key = `${other.id}/strength`
+      const same =
+        other.substance?.id === line.substance.id && other.asks.some(({ id, words }) => id === ask && words === question.words)
+      if (other !== line && same && said.answers[key] === undefined) say({ do: 'answer', key, choice: deed.choice })
+    }
+  }
+  const rows = {
+    proposal,
+    now,
+    plan,
+    table,
+    said,
+    numbers,
+    at,
+    open: openItem,
+    onAt: setAt,
+    onSay: sayAlike,
+    onOpen: (id: string) => setOpenItem(openItem === id ? undefined : id),
+  }
   return (
     <main className="reading" id="work">
       <header className="reading-head">
@@ -206,8 +251,8 @@ function Read({ course, proposal, said, mayUndo, mayRedo, say, undo, redo, onAno
           <section className="nothing-read">
             <h2>No procedure was found in this text</h2>
             <p>
-              Mozle looks for amounts of substances (5.0 mL of aniline), a table of reagents, and what is done with them (heat under reflux for 15
-              min). Paste the part of the text that says how it is made.
+              Mozle looks for amounts of substances (5.0 mL of aniline), a table of reagents, and what is done with them (heat
+              under reflux for 15 min). Paste the part of the text that says how it is made.
             </p>
           </section>
         ) : (
@@ -223,7 +268,11 @@ function Read({ course, proposal, said, mayUndo, mayRedo, say, undo, redo, onAno
                 />
               </label>
               <p>
-                {now.does === 'makes' ? 'It makes ' : now.does === 'isolates' ? 'It gets back ' : 'It makes nothing that is counted. '}
+                {now.does === 'makes'
+                  ? 'It makes '
+                  : now.does === 'isolates'
+                    ? 'It gets back '
+                    : 'It makes nothing that is counted. '}
                 {made && <b>{made.substance?.name}</b>}
               </p>
               <SubstancePicker
@@ -240,7 +289,9 @@ function Read({ course, proposal, said, mayUndo, mayRedo, say, undo, redo, onAno
               Procedure <small>{plural(now.steps.length, 'step')}</small>
             </h2>
             <StepRows {...rows} stepOf={stepOf} />
-            <p className="quiet keys">Arrows go from row to row, 1 to 4 answer, Enter changes, Delete leaves out, Ctrl and Z take back.</p>
+            <p className="quiet keys">
+              Arrows go from row to row, 1 to 4 answer, Enter changes, Delete leaves out, Ctrl and Z take back.
+            </p>
           </section>
         )}
       </div>

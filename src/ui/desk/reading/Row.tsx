@@ -60,7 +60,13 @@ export function Row({ item, number, name, state, at, answers, className, childre
       {children}
       <span className="acts">
         {state !== 'left' && (
-          <button type="button" className="link" aria-label={`Change ${name}`} aria-expanded={change !== undefined} onClick={onOpen}>
+          <button
+            type="button"
+            className="link"
+            aria-label={`Change ${name}`}
+            aria-expanded={change !== undefined}
+            onClick={onOpen}
+          >
             change
           </button>
         )}

@@ -36,7 +36,9 @@ const waits: readonly OperationKey[] = ['heat', 'hold', 'stir', 'cool', 'reflux'
 function silent(item: ProposedStep, step: Step | undefined): string | undefined {
   if (!step || item.offered !== undefined || !waits.includes(item.operation)) return undefined
   const held = 'holdMin' in step ? step.holdMin : undefined
-  return held === undefined || item.fields.some(({ key }) => key === '@holdMin') ? undefined : `how long is not said: ${held} min, as usual`
+  return held === undefined || item.fields.some(({ key }) => key === '@holdMin')
+    ? undefined
+    : `how long is not said: ${held} min, as usual`
 }
 
 /** The steps that were read, each as the bench would have it. */
@@ -63,11 +65,19 @@ export function StepRows({ proposal, now, plan, table, stepOf, said, numbers, at
             onAt={() => onAt(item.id)}
             onOpen={() => onOpen(item.id)}
             onSay={onSay}
-            change={open === item.id ? <ChangeStep step={shown} onChange={(change) => onSay({ do: 'step', id: item.id, change })} /> : undefined}
+            change={
+              open === item.id ? (
+                <ChangeStep step={shown} onChange={(change) => onSay({ do: 'step', id: item.id, change })} />
+              ) : undefined
+            }
           >
             <b className="what">{name}</b>
             <span className="says">
-              {step ? <PrintedSentence step={step} table={table} figures={wordFigures(plan, table, step, defaultLab)} /> : <em>{item.offered === undefined ? '' : 'not in the text'}</em>}
+              {step ? (
+                <PrintedSentence step={step} table={table} figures={wordFigures(plan, table, step, defaultLab)} />
+              ) : (
+                <em>{item.offered === undefined ? '' : 'not in the text'}</em>
+              )}
               {step?.until && <span> {capital(printed(step.until))}.</span>}
               {step?.vessel && item.read.vessel && (
                 <em>

@@ -11,17 +11,8 @@ export interface Piece extends Span {
   number?: number
 }
 
-/** A number for each line and step that stands in the text, by where it begins there. */
-export function numbersOf({ lines, steps }: Proposal): Map<string, number> {
-  const places = [
-    ...lines.filter(({ spans }) => spans.length > 0).map(({ id, spans }) => ({ id, from: spans[0]!.from })),
-    ...steps.filter(({ offered }) => offered === undefined).map(({ id, read }) => ({ id, from: read.from + 0.5 })),
-  ].sort((a, b) => a.from - b.from)
-  return new Map(places.map(({ id }, index) => [id, index + 1]))
-}
-
 /** The places of the text that something was read from, without overlap, in their order. */
-function marksOf(proposal: Proposal, numbers: ReadonlyMap<string, number>, left: readonly string[]): Piece[] {
+function marksOf(proposal: Proposal, left: readonly string[]): Piece[] {
   const { lines, steps, read } = proposal
   const kindOf = (item: (typeof lines)[number] | (typeof steps)[number]) =>
     left.includes(item.id) ? ('left' as const) : decided(item) ? ('sure' as const) : ('asks' as const)
@@ -30,27 +21,44 @@ function marksOf(proposal: Proposal, numbers: ReadonlyMap<string, number>, left:
   )
   const ofSteps = steps.flatMap((step) => {
     if (step.offered !== undefined) return []
-    const places = [...step.fields, ...(step.read.until ? [step.read.until] : []), ...(step.read.vessel ? [step.read.vessel] : [])]
+    const places = [
+      ...(step.read.verb ? [step.read.verb] : []),
+      ...step.fields,
+      ...(step.read.until ? [step.read.until] : []),
+      ...(step.read.vessel ? [step.read.vessel] : []),
+    ]
     return places.map(({ from, to }): Piece => ({ from, to, item: step.id, kind: kindOf(step) }))
   })
   const said = read.sayings.map(({ from, to }): Piece => ({ from, to, kind: 'said' }))
   const warns = steps.flatMap(({ read: { warnings } }) => warnings.map(({ from, to }): Piece => ({ from, to, kind: 'warns' })))
   const words = proposal.left.map(({ from, to }): Piece => ({ from, to, kind: 'words' }))
   const ranked = [...ofLines, ...ofSteps, ...said, ...warns, ...words]
-  const apart = ranked.filter((piece, index) => !ranked.slice(0, index).some((other) => piece.from < other.to && other.from < piece.to))
-  const shown = new Set<string>()
-  return apart
-    .sort((a, b) => a.from - b.from)
-    .map((piece) => {
-      const number = piece.item === undefined || shown.has(piece.item) ? undefined : numbers.get(piece.item)
-      if (piece.item !== undefined) shown.add(piece.item)
-      return number === undefined ? piece : { ...piece, number }
-    })
+  const apart = ranked.filter(
+    (piece, index) => !ranked.slice(0, index).some((other) => piece.from < other.to && other.from < piece.to),
+  )
+  return apart.sort((a, b) => a.from - b.from)
+}
+
+/** A number for each line and step, in the order in which they are met in the text. */
+export function numbersOf(proposal: Proposal): Map<string, number> {
+  const met = marksOf(proposal, []).flatMap(({ item }) => (item === undefined ? [] : [item]))
+  const numbers = new Map([...new Set(met)].map((id, index) => [id, index + 1]))
+  // Of several steps by one verb the later stand where their line does.
+  for (const { id, lines } of proposal.steps) {
+    const number = numbers.get(lines[0]?.id ?? '')
+    if (!numbers.has(id) && number !== undefined) numbers.set(id, number)
+  }
+  return numbers
 }
 
 /** The whole text in pieces. */
 export function piecesOf(proposal: Proposal, numbers: ReadonlyMap<string, number>, left: readonly string[]): Piece[] {
-  const marks = marksOf(proposal, numbers, left)
+  const shown = new Set<string>()
+  const marks = marksOf(proposal, left).map((piece) => {
+    const number = piece.item === undefined || shown.has(piece.item) ? undefined : numbers.get(piece.item)
+    if (piece.item !== undefined) shown.add(piece.item)
+    return number === undefined ? piece : { ...piece, number }
+  })
   const pieces: Piece[] = []
   let at = 0
   for (const mark of marks) {

@@ -47,8 +47,8 @@ export function useReader(own: readonly Substance[]) {
     const mine = ++turn.current
     setState({ state: 'opening', name: file.name, share: 0 })
     const bytes = new Uint8Array(await file.arrayBuffer())
-    const found = await remote.current!
-      .file(
+    const found = await remote
+      .current!.file(
         file.name,
         bytes,
         proxy((share: number) => {

@@ -41,7 +41,8 @@ function reduce(history: History, action: Action): History {
   if (action.do === 'all') return { now: action.said, before: [], after: [] }
   if (action.do === 'undo')
     return before.length === 0 ? history : { now: before.at(-1)!, before: before.slice(0, -1), after: [now, ...after] }
-  if (action.do === 'redo') return after.length === 0 ? history : { now: after[0]!, before: [...before, now], after: after.slice(1) }
+  if (action.do === 'redo')
+    return after.length === 0 ? history : { now: after[0]!, before: [...before, now], after: after.slice(1) }
   return { now: next(now, action.deed), before: [...before, now], after: [] }
 }
 

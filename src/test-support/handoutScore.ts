@@ -1,6 +1,6 @@
-import type { Figure } from './figures'
-import type { TextRead } from './readText'
-import type { Portion } from './portions'
+import type { Figure } from '@/core/reading/handout/figures'
+import type { TextRead } from '@/core/reading/handout/readText'
+import type { Portion } from '@/core/reading/handout/portions'
 
 /** What stands in a text by a chemist's reading, or by the reader's: amounts and conditions, one line each. */
 export interface Account {
@@ -13,8 +13,7 @@ const figureText = (value: number) => String(Number(value.toPrecision(6)))
 /** Heating, stirring and leaving at a temperature are one condition. */
 const family: Readonly<Record<string, string>> = { stir: 'heat', hold: 'heat' }
 
-const strengthOf = ({ strength }: Portion) =>
-  strength?.kind === 'strength' ? ` ${figureText(strength.low)} mol/L` : ''
+const strengthOf = ({ strength }: Portion) => (strength?.kind === 'strength' ? ` ${figureText(strength.low)} mol/L` : '')
 
 const total = (measure: Figure) => (measure.times ?? 1) * measure.high
 
@@ -29,7 +28,10 @@ export function accountOf(read: TextRead): Account {
   const portions = [...read.table, ...read.steps.flatMap((step) => step.portions)]
   const amounts = portions
     .filter((portion, index) => portion.measure && portions.findIndex(({ from }) => from === portion.from) === index)
-    .map((portion) => `${portion.of[0]?.id ?? slug(portion.written)} ${figureText(total(portion.measure!))} ${portion.measure!.unit}${strengthOf(portion)}`)
+    .map(
+      (portion) =>
+        `${portion.of[0]?.id ?? slug(portion.written)} ${figureText(total(portion.measure!))} ${portion.measure!.unit}${strengthOf(portion)}`,
+    )
   const fields = read.steps.flatMap((step) =>
     step.fields.flatMap(({ key, value, inWords }) => {
       if (inWords && key !== 'bath' && key !== '@solvent') return []
@@ -39,7 +41,9 @@ export function accountOf(read: TextRead): Account {
     }),
   )
   const vessels = read.steps.flatMap(({ vessel }) => (vessel ? [`vessel ${vessel.kind} ${vessel.sizeML}`] : []))
-  const untils = read.steps.flatMap(({ until }) => (until ? [`until ${read.plain.slice(until.from, until.to).replace(/^(?:until|till)\s+/i, '')}`] : []))
+  const untils = read.steps.flatMap(({ until }) =>
+    until ? [`until ${read.plain.slice(until.from, until.to).replace(/^(?:until|till)\s+/i, '')}`] : [],
+  )
   const sayings = read.sayings.flatMap(({ of, low, high }) => {
     const name = { melting: 'mp', boiling: 'bp', theory: 'theory', 'yield mass': 'yield g', 'yield percent': 'yield %' }[of]
     return low === high ? [`${name} ${figureText(low)}`] : [`${name} ${figureText(low)}`, `${name} ${figureText(high)}`]
@@ -74,12 +78,20 @@ export function truthOf(lines: string): Account {
 }
 
 /** What of the truth was found, what was missed, and what was said that is not so. A temperature without a range may stand at either end. */
-export function compare(said: readonly string[], truth: readonly string[]): { found: string[]; missed: string[]; wrong: string[] } {
+export function compare(
+  said: readonly string[],
+  truth: readonly string[],
+): { found: string[]; missed: string[]; wrong: string[] } {
   const left = [...said]
   const found: string[] = []
   const missed: string[] = []
   for (const each of truth) {
-    const same = left.findIndex((other) => other === each || (each.startsWith('until ') && other.startsWith('until ') && other.includes(each.slice(6, 26))) || ends(other) === ends(each))
+    const same = left.findIndex(
+      (other) =>
+        other === each ||
+        (each.startsWith('until ') && other.startsWith('until ') && other.includes(each.slice(6, 26))) ||
+        ends(other) === ends(each),
+    )
     if (same < 0) missed.push(each)
     else {
       found.push(each)
@@ -87,7 +99,9 @@ export function compare(said: readonly string[], truth: readonly string[]): { fo
     }
   }
   // Both ends of one temperature are one condition; a wait of a dried solution and of a drying are one.
-  const wrong = left.filter((other) => !(/ (?:lowC|highC|lowPH|highPH) /.test(other) && found.some((each) => ends(each) === ends(other))))
+  const wrong = left.filter(
+    (other) => !(/ (?:lowC|highC|lowPH|highPH) /.test(other) && found.some((each) => ends(each) === ends(other))),
+  )
   return { found, missed, wrong }
 }
 

@@ -1,0 +1,180 @@
+import { readFileSync } from 'node:fs'
+import path from 'node:path'
+import { expect, test, type Page } from '@playwright/test'
+import { docxOf, pdfOf } from '../src/test-support/handoutFiles'
+import { handOf } from './hand'
+import { expectAccessible, owner, saved, signIn } from './support'
+
+const shipped = path.join(__dirname, '../src/test-support')
+const fourteen = readFileSync(path.join(shipped, 'fourteenSteps.txt'), 'utf8')
+const handout = (name: string) => readFileSync(path.join(shipped, 'handouts', `${name}.txt`), 'utf8').split('=====')[0]!
+
+const text = (page: Page) => page.getByLabel('Text of a handout')
+const row = (page: Page, name: string | RegExp) => page.getByRole('listitem', { name })
+const rows = (page: Page) => page.locator('.read-row')
+
+async function paste(page: Page, words: string): Promise<void> {
+  await page.goto('/desk/new/reading')
+  await text(page).fill(words)
+  await page.getByRole('button', { name: 'Read it' }).click()
+  await expect(page.getByRole('heading', { name: 'Reading a procedure' })).toBeVisible()
+}
+
+for (const by of ['mouse', 'keyboard'] as const)
+  test(`by ${by}, a handout of 14 steps becomes a plan without queries in under 60 interactions`, async ({ page }) => {
+    await signIn(page, owner)
+    await page.goto('/desk/new')
+    const hand = handOf(page, by)
+    await hand.press(page.getByRole('link', { name: 'Paste a procedure' }))
+    await expect(text(page)).toBeFocused()
+    // One paste.
+    await page.keyboard.insertText(fourteen)
+    await hand.press(page.getByRole('button', { name: 'Read it' }))
+    await expect(page.getByText('23 items ready, 1 asks, 0 sentences stay as words; nothing is kept yet')).toBeVisible()
+    await expect(page.getByText('They give 6.46 g, and the text says 5.1 g.')).toBeVisible()
+    if (by === 'mouse') await hand.press(row(page, /^sulfuric acid/).getByRole('button', { name: '96 %, 1.84 g/mL' }))
+    else {
+      // The row is reached with an arrow or two; the answer is a digit.
+      await row(page, /^sulfuric acid/).focus()
+      await page.keyboard.press('1')
+    }
+    await hand.press(page.getByRole('button', { name: 'Take all (24)' }))
+    await expect(page.getByRole('heading', { name: 'Isopentyl acetate', level: 1 })).toBeVisible()
+    await expect(page.getByRole('region', { name: 'Procedure' }).locator('li[data-about]')).toHaveCount(16)
+    await expect(page.locator('.query')).toHaveCount(0)
+    await expect(page.getByRole('textbox', { name: /^volume of isopentyl alcohol,/ })).toHaveValue('5.4 mL')
+    expect(hand.count).toBeLessThan(59)
+    // What was read follows the scale as any plan does.
+    await page.getByRole('textbox', { name: /^volume of isopentyl alcohol,/ }).fill('10.8 mL')
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('textbox', { name: /^mass of isopentyl acetate,/ })).toHaveValue('12.92 g')
+    await saved(page)
+  })
+
+test('what is doubtful asks, is answered, changed, left out and taken back by keyboard; a reload keeps it', async ({ page }) => {
+  await signIn(page, owner)
+  await paste(page, handout('07-nitrobenzoate'))
+  await expectAccessible(page)
+  const sure = page.getByRole('button', { name: /^Take (what is sure|all)/ })
+  await expect(sure).toHaveText(/^Take what is sure/)
+  const acid = row(page, /^sulfuric acid/).first()
+  await acid.focus()
+  await page.keyboard.press('1')
+  await expect(acid).toHaveAccessibleName('sulfuric acid: ready')
+  await page.keyboard.press('ArrowDown')
+  await expect(row(page, /^methyl benzoate/)).toBeFocused()
+  await page.keyboard.press('Delete')
+  await expect(row(page, 'methyl benzoate: left out')).toBeFocused()
+  await page.keyboard.press('Control+z')
+  await expect(row(page, 'methyl benzoate: ready')).toBeVisible()
+  await page.keyboard.press('Control+Shift+z')
+  await expect(row(page, 'methyl benzoate: left out')).toBeVisible()
+  await page.keyboard.press('Control+z')
+
+  // An amount is changed, and a bad one is kept with what would be right.
+  await row(page, 'methyl benzoate: ready').focus()
+  await page.keyboard.press('Enter')
+  const amount = row(page, /^methyl benzoate/).getByLabel('Amount')
+  await expect(amount).toBeFocused()
+  await amount.fill('five')
+  await amount.press('Enter')
+  await expect(row(page, /^methyl benzoate/).getByRole('alert')).toContainText('for example 4.09 g')
+  await expect(amount).toHaveValue('five')
+  await amount.fill('2.8 mL')
+  await amount.press('Enter')
+  await expect(row(page, /^methyl benzoate/)).toContainText('2.8 mL')
+
+  // A step becomes another, with the words it was read from beside it.
+  const hold = row(page, /^Hold/)
+  await hold.getByRole('button', { name: 'Change Hold' }).click()
+  await hold.getByLabel('for how long, min').fill('20')
+  await hold.getByLabel('for how long, min').press('Enter')
+  await expect(hold).toContainText('Let stand for 20 min.')
+  await expect(page.locator('.handout-text mark.on')).toContainText(['let stand'])
+
+  await page.reload()
+  await expect(row(page, /^methyl benzoate/)).toContainText('2.8 mL')
+  await expect(row(page, /^Hold/)).toContainText('Let stand for 20 min.')
+  await expect(row(page, 'sulfuric acid: ready').first()).toBeVisible()
+
+  // What still asks is not in the plan.
+  await page.getByRole('button', { name: /^Take what is sure/ }).click()
+  await expect(page.getByRole('textbox', { name: /^volume of methyl benzoate,/ })).toHaveValue('2.8 mL')
+  await expect(page.getByRole('textbox', { name: /^volume of nitric acid,/ })).toHaveCount(0)
+})
+
+test('what is made is said where the text does not say it, and the equation follows', async ({ page }) => {
+  await signIn(page, owner)
+  await paste(page, handout('13-acetanilide-table'))
+  await expect(page.getByText('It makes nothing that is counted.')).toBeVisible()
+  await page.getByRole('combobox', { name: 'It makes: name or formula' }).fill('acetanilide')
+  await page.locator('.picker [role=option]:visible').first().click()
+  await expect(page.locator('.headline')).toContainText('It makes acetanilide')
+  await expect(row(page, 'acetanilide: follows')).toBeVisible()
+  await expect(row(page, /^aniline/)).toContainText('reactant')
+})
+
+test.describe('files are read on this machine', () => {
+  test.beforeEach(async ({ page }) => {
+    await signIn(page, owner)
+    await page.goto('/desk/new/reading')
+  })
+  const drop = (page: Page, name: string, content: Uint8Array | string) =>
+    page.getByLabel('From a file').setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(content) })
+
+  for (const [kind, content] of [
+    [
+      'docx',
+      docxOf([
+        'Benzil',
+        ['Substance', 'Amount'],
+        ['benzoin', '4.0 g'],
+        'Heat the benzoin with 14 mL of conc. nitric acid for 10 min at 95 °C.',
+      ]),
+    ],
+    ['pdf', pdfOf(['Benzil', 'Heat 4.0 g of benzoin with 14 mL of conc. nitric acid for 10 min at 95 °C.'])],
+    ['html', '<h1>Benzil</h1><p>Heat 4.0&nbsp;g of benzoin with 14 mL of conc. nitric acid for 10 min at 95 °C.</p>'],
+    ['md', '# Benzil\n\nHeat **4.0 g** of benzoin with 14 mL of conc. nitric acid for 10 min at 95 °C.'],
+  ] as const)
+    test(kind, async ({ page }) => {
+      await drop(page, `benzil.${kind}`, content)
+      await expect(row(page, 'benzoin: ready')).toContainText('4.0 g')
+      await expect(row(page, /^Heat and hold/)).toContainText('10 min')
+      await expect(page.locator('.headline')).toContainText('It makes benzil')
+    })
+
+  for (const [what, name, content, words] of [
+    ['a scan', 'scan.pdf', pdfOf([]), 'scan.pdf is a picture of a page: it carries no text.'],
+    ['nothing', 'empty.txt', '', 'empty.txt is empty.'],
+    ['garbage', 'garbage.txt', Uint8Array.from({ length: 400 }, (_, index) => (index * 7) % 9), 'garbage.txt is no text.'],
+    ['a damaged document', 'broken.docx', 'PK\u0003\u0004', 'broken.docx could not be opened as a .docx.'],
+  ] as const)
+    test(`${what} is met with words`, async ({ page }) => {
+      await text(page).fill('Heat 4.0 g of benzoin.')
+      await drop(page, name, content)
+      await expect(page.locator('.paste').getByRole('alert')).toContainText(words)
+      // What stood there is kept.
+      await expect(text(page)).toHaveValue('Heat 4.0 g of benzoin.')
+    })
+
+  test('a novel gives nothing, and says so', async ({ page }) => {
+    await text(page).fill(
+      'She put the letter down and looked at the sea. It was a long time before anybody spoke, and longer before they laughed.\n\n'.repeat(
+        40,
+      ),
+    )
+    await page.keyboard.press('Control+Enter')
+    await expect(page.getByRole('heading', { name: 'No procedure was found in this text' })).toBeVisible()
+    await expect(rows(page)).toHaveCount(0)
+    await page.getByRole('button', { name: 'Another text' }).click()
+    await expect(text(page)).toBeVisible()
+  })
+})
+
+test('at 360 px the text stands above what was read', async ({ page }) => {
+  await page.setViewportSize({ width: 360, height: 800 })
+  await signIn(page, owner)
+  await paste(page, handout('02-isopentyl-acetate'))
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
+  await expectAccessible(page)
+})
