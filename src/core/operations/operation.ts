@@ -29,6 +29,11 @@ export type Law = 'as the amounts' | 'as the time of cooling'
 export interface Operation {
   /** What a person types to get it, and what stands in the list. */
   name: string
+  /**
+   * How it is told in a paper afterwards, without capital and stop: `{lines}` for what it takes, `{were}` for was or were, a blank of its planner or `{@field}` of its step; what stands in `[…]` is left out where its
+   * blanks were not typed. Absent where a paper says nothing of it.
+   */
+  past?: string
   /** The danger that goes with it wherever it is done; empty where there is none of its own. */
   danger: string
   /** A fresh step, as it stands before anything is typed. */

@@ -33,6 +33,9 @@ export function DeskHead({ plan, draft, preparation, zone, readOnly, onPublish }
       <Link className="sub no-print" href={`/desk/${preparation}/safety?revision=${base.number}`}>
         Safety sheet
       </Link>
+      <Link className="sub no-print" href={`/desk/${preparation}/handout?revision=${base.number}`}>
+        Handout
+      </Link>
       {!readOnly && (
         <div className="actions">
           <Button

@@ -4,6 +4,7 @@ import { times } from '../made'
 
 export const cool: Operation = {
   name: 'cool',
+  past: 'it was cooled[ in {bath}][ to below {toC}]',
   danger: '',
   make: (base) => ({
     ...base,

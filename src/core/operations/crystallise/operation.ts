@@ -5,6 +5,7 @@ import { times, firstLine } from '../made'
 
 export const crystallise: Operation = {
   name: 'crystallise',
+  past: 'the crude product was recrystallised[ from {lines}]',
   danger: 'Hot solvent burns, and most of it catches fire: no flame.',
   make: (base, plan) => ({
     ...base,

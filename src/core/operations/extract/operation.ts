@@ -4,6 +4,7 @@ import { act } from '../made'
 
 export const extract: Operation = {
   name: 'extract',
+  past: 'it was extracted[ with {lines}][ in {portions} portions]',
   danger: 'Pressure builds up in the funnel: vent it often, pointed away from people.',
   make: act('Extract', 'Shake, vent, let the layers part. Keep both layers, in named flasks.', 10, {
     says: ['vented'],

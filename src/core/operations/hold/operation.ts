@@ -4,6 +4,7 @@ import { times } from '../made'
 
 export const hold: Operation = {
   name: 'hold',
+  past: 'it was left[ for {@holdMin}]',
   says: ['Leave it for {@holdMin}.'],
   danger: '',
   make: (base) => ({

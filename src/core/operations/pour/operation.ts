@@ -3,6 +3,7 @@ import { act } from '../made'
 
 export const pour: Operation = {
   name: 'pour over',
+  past: 'it was poured[ into {lines}]',
   danger: '',
   make: act('Pour', 'Pour into the other vessel.', 4),
   effect: { moves: 'always' },

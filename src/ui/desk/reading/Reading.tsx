@@ -52,7 +52,9 @@ export function Reading({ course, own }: { course: string; own: Substance[] }) {
   const { takeUp } = useStable({
     takeUp: () => {
       const before = kept()
-      setText(before.text)
+      // What was typed before the page had come to life stands in the field already.
+      const typed = document.querySelector<HTMLTextAreaElement>('#handout')?.value
+      setText(typed || before.text)
       setMaking(before.making)
       begin(before.said)
       if (before.read) void read(before.text, before.making)
