@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { handoutJson } from '@/core/format/handoutJson'
-import { propose } from '@/core/reading/handout/propose'
 import { lexiconWith } from '@/reference/shorthand'
+import { proposalOf } from '@/workers/proposalOf'
 import { NoTextError, textOfFile } from '@/workers/textOfFile'
 import type { Outcome } from './calc'
 
@@ -20,7 +20,9 @@ export async function read(args: readonly string[]): Promise<Outcome> {
   }
   try {
     const text = await textOfFile(path.basename(file), bytes)
-    return { code: 0, out: `${JSON.stringify(handoutJson(propose(text, lexiconWith())), null, 2)}\n`, err: '' }
+    const proposal = await proposalOf(text, lexiconWith())
+    if ('problem' in proposal) return refuse(`${file}: ${proposal.problem}`)
+    return { code: 0, out: `${JSON.stringify(handoutJson(proposal), null, 2)}\n`, err: '' }
   } catch (error) {
     if (error instanceof NoTextError) return refuse(error.message)
     throw error

@@ -1,9 +1,9 @@
 import { expose } from 'comlink'
 import { nameTable } from '@/core/reading/handout/names'
 import type { Proposal } from '@/core/reading/handout/proposal'
-import { propose } from '@/core/reading/handout/propose'
 import type { Substance } from '@/core/substance/substance'
 import { lexiconWith } from '@/reference/shorthand'
+import { proposalOf } from './proposalOf'
 import { NoTextError, textOfFile } from './textOfFile'
 
 let lexicon = lexiconWith()
@@ -16,7 +16,8 @@ const reading = {
     lexicon = lexiconWith(own)
     table = nameTable(lexicon)
   },
-  propose: (text: string, making?: Substance | null): Proposal => propose(text, lexicon, table, making),
+  propose: (text: string, making?: Substance | null): Promise<Proposal | { problem: string }> =>
+    proposalOf(text, lexicon, table, making),
   /** The text of a file, or why it has none. */
   file: async (
     name: string,

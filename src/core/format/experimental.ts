@@ -20,7 +20,9 @@ function told(plan: Plan, table: ReactionTable, { line: id, part }: { line: stri
   const inEquation = line.role === 'reactant' || line.role === 'reagent' || line.role === 'catalyst'
   const figures = [
     measured ? writeFigureText(scaled(measured.figure)!, measured.dimension) : '',
-    measured?.dimension === 'volume' && inEquation && found.mass && line.form.kind === 'neat' ? writeFigureText(scaled(found.mass)!, 'mass') : '',
+    measured?.dimension === 'volume' && inEquation && found.mass && line.form.kind === 'neat'
+      ? writeFigureText(scaled(found.mass)!, 'mass')
+      : '',
     inEquation && found.amount ? writeFigureText(scaled(found.amount)!, 'amount') : '',
     inEquation && part === 1 && found.ratio ? `${writeRatio(found.ratio)} equiv` : '',
   ].filter(Boolean)
@@ -29,7 +31,8 @@ function told(plan: Plan, table: ReactionTable, { line: id, part }: { line: stri
   return figures.length > 0 ? `${name} (${figures.join(', ')})` : name
 }
 
-const joined = (parts: readonly string[]) => (parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)!}`)
+const joined = (parts: readonly string[]) =>
+  parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)!}`
 
 /** What was typed into a blank, with its unit; undefined for what nobody typed. */
 function typed(plan: Plan, step: Step, key: string, lab: Lab): string | undefined {
@@ -78,7 +81,10 @@ export function experimental(plan: Plan, lab: Lab = defaultLab): string[] {
   const result = mainResult(plan)
   const theory = result && plan.mainProduct !== undefined ? theoreticalYield(plan, table) : null
   return days
-    .map((day, index) => [...sentences(day), ...(theory && index === days.length - 1 ? [`theoretical yield ${writeFigureText(theory, 'mass')}`] : [])])
+    .map((day, index) => [
+      ...sentences(day),
+      ...(theory && index === days.length - 1 ? [`theoretical yield ${writeFigureText(theory, 'mass')}`] : []),
+    ])
     .filter((day) => day.length > 0)
     .map((day) => day.map((each) => `${capital(each)}.`).join(' '))
 }
@@ -90,7 +96,8 @@ interface Told {
   says: string
 }
 
-const bareOf = ({ past, lines }: Pick<Told, 'past' | 'lines'>) => sentence(past.replace(/\[[^\]]*\]/g, ''), lines, () => undefined)
+const bareOf = ({ past, lines }: Pick<Told, 'past' | 'lines'>) =>
+  sentence(past.replace(/\[[^\]]*\]/g, ''), lines, () => undefined)
 const isPut = (past: string) => past.startsWith('{lines} {were} added')
 
 /** Sentences as one writes them: what goes in without more words in one, washes of one layer in one, and deeds on the same thing in one. */
@@ -109,7 +116,9 @@ function sentences(day: readonly Told[]): string[] {
       .reduce<string[]>((done, next) => {
         const last = done.at(-1)
         const [head] = next.split(' with ')
-        return last && head !== next && last.startsWith(`${head} with `) ? [...done.slice(0, -1), `${last}, then${next.slice(head!.length)}`] : [...done, next]
+        return last && head !== next && last.startsWith(`${head} with `)
+          ? [...done.slice(0, -1), `${last}, then${next.slice(head!.length)}`]
+          : [...done, next]
       }, []),
   )
 }
@@ -119,7 +128,9 @@ const it = 'it was '
 function chained(all: readonly string[]): string[] {
   const chains = all.reduce<string[][]>((done, next) => {
     const last = done.at(-1)
-    return last && next.startsWith(it) && last[0]!.startsWith(it) ? [...done.slice(0, -1), [...last, next.slice(it.length)]] : [...done, [next]]
+    return last && next.startsWith(it) && last[0]!.startsWith(it)
+      ? [...done.slice(0, -1), [...last, next.slice(it.length)]]
+      : [...done, [next]]
   }, [])
   return chains.map(joined)
 }

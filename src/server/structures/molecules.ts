@@ -1,19 +1,10 @@
-import { Molecule } from 'openchemlib'
 import type { FunctionalGroup } from '@/core/substance/lists'
 import type { ReactiveClass } from '@/core/substance/reactiveClass'
-import { sameAtoms } from '@/core/substance/sameAtoms'
-import { substanceRecords } from '@/reference/records'
-import { groupsOf } from './functionalGroups'
-import { reactiveClassesShown } from './reactiveGroups'
+import { groupsOf } from '@/reference/structures/functionalGroups'
+import { reactiveClassesShown } from '@/reference/structures/reactiveGroups'
+import { readStructure as read, recordWith } from '@/reference/structures/readStructure'
 
-/** A structure that is refused, in words for the person who typed it. */
-export class StructureError extends Error {
-  override name = 'StructureError'
-}
-
-/** More atoms than these, hydrogens aside, is no molecule of a teaching laboratory. */
-export const mostAtoms = 250
-const tooLarge = `A structure may have up to ${mostAtoms} atoms. Write this substance by its formula instead.`
+export { mostAtoms, StructureError } from '@/reference/structures/readStructure'
 
 /** What is read from a structure. */
 export interface Understood {
@@ -35,7 +26,7 @@ export function understand(text: string): Understood {
     smiles: molecule.toIsomericSmiles(),
     groups: groupsOf(molecule),
     classes: reactiveClassesShown(molecule),
-    same: recordWith(molecule.getIDCode(), formula),
+    same: recordWith(molecule.getIDCode(), formula)?.name ?? null,
   }
 }
 
@@ -74,50 +65,4 @@ const pxToEm = 16
 /** A structure as a molfile without its first line, which is for a name. @throws StructureError */
 export function molfile(smiles: string): string {
   return read(smiles).toMolfile().split('\n').slice(1).join('\n').trimEnd()
-}
-
-function read(text: string): Molecule {
-  const asMolfile = /V[23]000|M {2}END/.test(text)
-  // Counted before it is read: a few bytes may promise more atoms than there is memory for.
-  if (asMolfile ? atomsPromised(text) > mostAtoms : atomsWritten(text) > mostAtoms) throw new StructureError(tooLarge)
-  let molecule: Molecule | undefined
-  try {
-    molecule = asMolfile ? Molecule.fromMolfile(text) : Molecule.fromSmiles(text.trim())
-  } catch {
-    // The reader's own message names nothing a chemist could use.
-  }
-  if (!molecule || molecule.getAllAtoms() === 0)
-    throw new StructureError('This is neither SMILES (such as CC(=O)O) nor a molfile that ends with “M  END”.')
-  if (molecule.getAllAtoms() > mostAtoms) throw new StructureError(tooLarge)
-  return molecule
-}
-
-/** The number of atoms that the counts line of a molfile announces, and never less than its lines could hold. */
-function atomsPromised(text: string): number {
-  const version3 = /^M {2}V30 COUNTS\s+(\d+)\s+(\d+)/m.exec(text)
-  if (version3) return Math.max(Number(version3[1]), Number(version3[2]))
-  const counts = text.split(/\r?\n/, 4)[3] ?? ''
-  const [atoms, bonds] = [counts.slice(0, 3), counts.slice(3, 6)].map(Number)
-  // What is no number is left to the reader to refuse.
-  return Math.max(atoms || 0, bonds || 0)
-}
-
-/** Never less than the atoms of a SMILES string: its letters, of which two make one atom only in brackets, in Cl and in Br. */
-function atomsWritten(text: string): number {
-  return text
-    .replace(/\[[^\]]*\]/g, 'C')
-    .replace(/Cl|Br/g, 'C')
-    .replace(/[^A-Za-z*]/g, '').length
-}
-
-/** The record with this structure. Only records of the same formula are read, for reading all of them takes seconds. */
-function recordWith(code: string, formula: string): string | null {
-  const found = substanceRecords.find(
-    (record) =>
-      record.smiles &&
-      record.formula &&
-      sameAtoms(record.formula, formula) &&
-      Molecule.fromSmiles(record.smiles).getIDCode() === code,
-  )
-  return found?.name ?? null
 }

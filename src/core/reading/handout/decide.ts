@@ -52,5 +52,7 @@ export function withSaid(proposal: Proposal, said: Said): Proposal {
   })
   const steps = proposal.steps.filter(there).map((step): ProposedStep => ({ ...answered(step, said), ...said.steps[step.id] }))
   const next = { ...proposal, lines, steps, ...(said.title === undefined ? {} : { title: said.title }) }
-  return { ...next, disagreements: disagreed(next) }
+  // What of a file was not taken stays said whatever else is.
+  const ofFile = proposal.disagreements.filter(({ id }) => id.startsWith('not-taken'))
+  return { ...next, disagreements: [...ofFile, ...disagreed(next)] }
 }

@@ -84,7 +84,8 @@ export function readText(text: string, lexicon: Lexicon, table = nameTable(lexic
   const { rows, places } = tablesIn(plain, names)
   const inTable = (span: Span) => places.some((place) => overlap(place, span))
   const sentences = sentencesIn(plain).filter((sentence) => !inTable(sentence))
-  const title = titleOf(plain, sentences)
+  const first = titleOf(plain, sentences)
+  const title = first && isDeed(plain, first) ? undefined : first
   const headings = sentences.filter((sentence) => heading.test(plain.slice(sentence.from, sentence.to)))
   const body = sentences.filter((sentence) => !headings.includes(sentence))
   const sayings = body.flatMap((sentence) => sayingsIn(plain, sentence, figures, names))
@@ -102,7 +103,7 @@ export function readText(text: string, lexicon: Lexicon, table = nameTable(lexic
     }))
   }
   // A heading names what is made and is no deed, unless the text goes on in the same line.
-  const spoken = body.filter((sentence) => sentence !== title || isDeed(plain, sentence))
+  const spoken = body.filter((sentence) => sentence !== title)
   const all = spoken.map((sentence) => ({ sentence, seen: seenOf(sentence) }))
   // Amounts in a row without a deed are a list of what is needed.
   const listed = all.filter(
@@ -137,7 +138,7 @@ export function readText(text: string, lexicon: Lexicon, table = nameTable(lexic
   }
 }
 
-const isDeed = (plain: string, sentence: Sentence) => {
+const isDeed = (plain: string, sentence: Span) => {
   const text = plain.slice(sentence.from, sentence.to)
-  return /[.;]$/.test(text) && !making.test(text) && text.split(' ').length > 6
+  return /[.;]$/.test(text) && !making.test(text) && (text.split(' ').length > 6 || /\d/.test(text))
 }

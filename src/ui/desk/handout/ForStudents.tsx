@@ -31,12 +31,15 @@ export function ForStudents({ plan, measures }: { plan: Plan; measures: readonly
           {lines.map((computed) => {
             const measured = dispensed(computed)
             const strength = strengthText(computed.line.form)
+            const name = lineName(plan, computed.line)
             return (
               <tr key={computed.line.id}>
                 <th scope="row">
-                  {lineName(plan, computed.line)}
-                  {strength && !lineName(plan, computed.line).includes(strength) && `, ${strength}`}
-                  {computed.line.note && <span className="quiet"> {computed.line.note}</span>}
+                  {name}
+                  {strength && !name.includes(strength) && `, ${strength}`}
+                  {computed.line.note && !name.includes(computed.line.note) && (
+                    <span className="quiet"> {computed.line.note}</span>
+                  )}
                 </th>
                 <td className="fig">{measured ? writeFigureText(measured.figure, measured.dimension) : ''}</td>
                 <td className="fig">

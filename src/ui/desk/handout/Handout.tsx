@@ -38,8 +38,6 @@ export function Handout({ plan, course, desk, revision, measures }: Props) {
   }
   return (
     <div className="handout">
-      {/* The size of the paper goes to the printer with the page. */}
-      <style>{`@page { size: ${paper === 'A4' ? 'A4' : 'letter'}; margin: 16mm; }`}</style>
       <div className="handout-tools no-print">
         <fieldset className="choice">
           <legend className="visually-hidden">What is printed</legend>

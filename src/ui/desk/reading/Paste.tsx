@@ -3,7 +3,7 @@
 import { useState, type DragEvent } from 'react'
 import { Button } from 'react-bootstrap'
 
-const kinds = '.txt,.md,.markdown,.html,.htm,.docx,.pdf,.csv,.tsv,text/plain,text/html,application/pdf'
+const kinds = '.txt,.md,.markdown,.html,.htm,.docx,.pdf,.csv,.tsv,.rxn,.rdf,.rd,.sdf,.mol,text/plain,text/html,application/pdf'
 
 /** Where a text is pasted, or a file dropped. */
 export function Paste({
@@ -61,8 +61,8 @@ export function Paste({
         }}
       />
       <p id="paste-help" className="quiet">
-        Or drop a .txt, .md, .html, .docx or .pdf file here. It is read on this machine; nothing is kept before you take it. Ctrl
-        and Enter read.
+        Or drop a .txt, .md, .html, .docx or .pdf file here, rows of a spreadsheet (.csv, .tsv), or structures (.rxn, .rdf, .sdf;
+        reaction SMILES can be pasted). It is read on this machine; nothing is kept before you take it. Ctrl and Enter read.
       </p>
       {problem && (
         <div className="problem" role="alert">

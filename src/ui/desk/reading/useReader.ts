@@ -36,7 +36,8 @@ export function useReader(own: readonly Substance[]) {
     setState((now) => (now.state === 'read' ? now : { state: 'reading' }))
     try {
       const proposal = await remote.current!.propose(text, making)
-      if (mine === turn.current) setState({ state: 'read', proposal })
+      if (mine === turn.current)
+        setState('problem' in proposal ? { state: 'refused', why: proposal.problem } : { state: 'read', proposal })
     } catch {
       if (mine === turn.current) setState({ state: 'refused', why: broken })
     }
