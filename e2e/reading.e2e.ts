@@ -4,7 +4,7 @@ import { fileURLToPath } from 'node:url'
 import { expect, test, type Page } from '@playwright/test'
 import { docxOf, pdfOf } from '../src/test-support/handoutFiles'
 import { handOf } from './hand'
-import { expectAccessible, owner, saved, signIn } from './support'
+import { expectAccessible, openDesk, owner, saved, signIn } from './support'
 
 const shipped = fileURLToPath(new URL('../src/test-support', import.meta.url))
 const fourteen = readFileSync(path.join(shipped, 'fourteenSteps.txt'), 'utf8')
@@ -91,7 +91,7 @@ test('what is doubtful asks, is answered, changed, left out and taken back by ke
   await hold.getByLabel('for how long, min').fill('20')
   await hold.getByLabel('for how long, min').press('Enter')
   await expect(hold).toContainText('Let stand for 20 min.')
-  await expect(page.locator('.handout-text mark.on')).toContainText(['let stand'])
+  await expect(page.locator('.handout-text mark.on')).toHaveText(['stand', '15 min'])
 
   await page.reload()
   await expect(row(page, /^methyl benzoate/)).toContainText('2.8 mL')
@@ -178,4 +178,57 @@ test('at 360 px the text stands above what was read', async ({ page }) => {
   await paste(page, handout('02-isopentyl-acetate'))
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
   await expectAccessible(page)
+})
+
+test('a spreadsheet’s rows, a scheme and a file of structures', async ({ page }) => {
+  await signIn(page, owner)
+  await paste(page, 'Substance\tAmount\tmmol\naniline\t4.0 mL\t44\nacetic anhydride\t5.0 mL\t53\n')
+  await expect(rows(page)).toHaveCount(2)
+  await expect(row(page, 'aniline: ready')).toContainText('4.0 mL')
+  await page.getByRole('button', { name: 'Another text' }).click()
+  await text(page).fill('Nc1ccccc1.CC(=O)OC(C)=O>>CC(=O)Nc1ccccc1')
+  await page.getByRole('button', { name: 'Read it' }).click()
+  await expect(page.getByText('C: 10 on the left, 8 on the right')).toBeVisible()
+  await expect(row(page, 'acetanilide: follows')).toBeVisible()
+  await page.getByRole('button', { name: 'Another text' }).click()
+  await text(page).fill('Qq>>CC=O')
+  await page.getByRole('button', { name: 'Read it' }).click()
+  await expect(page.locator('.paste').getByRole('alert')).toContainText('neither SMILES')
+})
+
+test('a plan is printed for students, for the stores and for a paper, on either paper and in the words that were chosen', async ({
+  page,
+}) => {
+  await signIn(page, owner)
+  await openDesk(page, 'Acetanilide')
+  await page.getByRole('link', { name: 'Handout', exact: true }).click()
+  const sheet = page.locator('.sheet')
+  await expect(sheet.getByRole('row', { name: /^aniline 4\.00 mL 43\.5 mmol/ })).toBeVisible()
+  await expect(sheet).toContainText('Read the safety data sheets.')
+  await expect(sheet.locator('.printed-steps > li')).not.toHaveCount(0)
+  await expectAccessible(page)
+
+  await page.getByLabel('Instructions to the stores').check()
+  await expect(sheet.getByRole('row', { name: /^aniline 4 mL 53 mL/ })).toBeVisible()
+  await page.getByLabel('Benches').fill('6')
+  // 6 × 4.00 mL and a tenth to spare is 26.4 mL, issued as 27.
+  await expect(sheet.getByRole('row', { name: /^aniline 4 mL 27 mL/ })).toBeVisible()
+  await expectAccessible(page)
+
+  await page.getByLabel('Experimental part of a paper').check()
+  await expect(sheet).toContainText('Aniline (4.00 mL, 4.09 g, 43.5 mmol, 1.00 equiv)')
+  await expectAccessible(page)
+
+  // On paper nothing of the tools, and the paper that was chosen.
+  await page.getByRole('combobox', { name: 'Paper' }).selectOption('Letter')
+  const letter = await page.pdf({ preferCSSPageSize: true })
+  expect(letter.toString('latin1')).toMatch(/MediaBox ?\[ ?0 0 612 792 ?\]/)
+  await page.getByRole('combobox', { name: 'Paper' }).selectOption('A4')
+  const a4 = await page.pdf({ preferCSSPageSize: true })
+  expect(a4.toString('latin1')).toMatch(/MediaBox ?\[ ?0 0 59[45](?:\.\d+)? 84[12](?:\.\d+)? ?\]/)
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
+  await page.emulateMedia({ media: 'screen' })
+  await page.setViewportSize({ width: 360, height: 800 })
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
 })

@@ -4,6 +4,7 @@ import { createServer } from 'node:net'
 import os from 'node:os'
 import path from 'node:path'
 import { TestLog } from '@/test-support/entries'
+import { pdfOf } from '@/test-support/handoutFiles'
 import { acetanilide } from '@/test-support/plans'
 import { calc } from './calc'
 import { freePort } from './freePort'
@@ -184,3 +185,58 @@ describe('what a killed command leaves', () => {
     second!.kill()
   })
 })
+
+describe('mozle read', () => {
+  const text = 'Benzil\n\nHeat 4.0 g of benzoin with 14 mL of conc. nitric acid for 10 min at 95 °C. Yield 3.2 g.'
+
+  test('prints what a procedure says, with the words that each comes from', () => {
+    const { status, stdout } = mozle('read', file('benzil.txt', text))
+    expect(status).toBe(0)
+    const read = JSON.parse(stdout) as Read
+    expect(read).toMatchObject({
+      format: 'mozle-reading',
+      version: 1,
+      title: 'Benzil',
+      does: 'makes',
+      product: 'benzil',
+      balanced: true,
+    })
+    expect(read.lines[0]).toMatchObject({ id: 'benzoin', sure: true, places: [{ text: '4.0 g of benzoin' }] })
+    expect(read.lines[1]).toMatchObject({ id: 'nitric-acid', sure: false, asks: [{ words: '“concentrated” is' }] })
+    const heat = read.steps.find(({ operation }) => operation === 'heat')!
+    expect(heat.fields).toEqual(
+      expect.arrayContaining([{ field: 'holdMin', value: 10, figure: true, place: expect.objectContaining({ text: '10 min' }) }]),
+    )
+    expect(read.says).toMatchObject([{ of: 'yield mass', low: 3.2, unit: 'g', place: { text: '3.2 g' } }])
+    for (const { from, to, text: words } of read.lines.flatMap(({ places }) => places)) expect(text.slice(from, to)).toBe(words)
+  })
+
+  test('reads a PDF that carries text, and a scheme', () => {
+    const pdf = path.join(folder, 'benzil.pdf')
+    writeFileSync(pdf, pdfOf(['Benzil', 'Heat 4.0 g of benzoin for 10 min at 95 °C.']))
+    expect((JSON.parse(mozle('read', pdf).stdout) as Read).lines[0]).toMatchObject({ id: 'benzoin' })
+    const scheme = JSON.parse(mozle('read', file('a.smi', 'O=Cc1ccccc1.O=Cc1ccccc1>>OC(c1ccccc1)C(=O)c1ccccc1')).stdout) as Read
+    expect(scheme).toMatchObject({ product: 'benzoin', balanced: true })
+  })
+
+  test('exit code 2 with the reason on what is no text', () => {
+    const scan = path.join(folder, 'scan.pdf')
+    writeFileSync(scan, pdfOf([]))
+    for (const [args, words] of [
+      [['read', scan], 'scan.pdf is a picture of a page'],
+      [['read', path.join(folder, 'nowhere.txt')], 'cannot be opened'],
+      [['read', file('bad.smi', 'Qq>>CC=O')], 'bad.smi:'],
+      [['read'], 'usage'],
+    ] as const) {
+      const { status, stderr } = mozle(...args)
+      expect([args.join(' '), status]).toEqual([args.join(' '), 2])
+      expect(stderr).toContain(words)
+    }
+  })
+})
+
+interface Read {
+  lines: { places: { from: number; to: number; text: string }[] }[]
+  steps: { operation: string; fields: unknown[] }[]
+  says: unknown[]
+}

@@ -65,6 +65,18 @@ describe('what the text gets wrong', () => {
       true,
     ],
     [
+      'a density of something else',
+      'Acetanilide\n\nTo aniline (4.0 mL, 1.22 g/mL) add acetic anhydride (5.0 mL).',
+      'Another density is on record.',
+      true,
+    ],
+    [
+      'its density',
+      'Acetanilide\n\nTo aniline (4.0 mL, 1.02 g/mL) add acetic anhydride (5.0 mL).',
+      'Another density is on record.',
+      false,
+    ],
+    [
       'two amounts of one thing',
       'Acetanilide\n\nCompound\tamount\naniline\t3.7 g\nacetic anhydride\t4.9 g\n\nPlace 4.5 g of aniline in a flask and add the acetic anhydride.',
       'Two amounts of one thing.',
@@ -180,6 +192,18 @@ describe('what was read follows as fields', () => {
     const charge = steps.find(({ kind }) => kind === 'charge')!
     expect(printed(charge.caution!)).toContain('Caution: brown gas!')
     expect(printed(charge.text)).toContain('The colour is that of old honey.')
+  })
+  it('ratios, mole per cent and equimolar amounts count from what the text counts from', () => {
+    const { lines } = plan(
+      'Acetanilide\n\nTo aniline (4.0 mL, 1.0 equiv) add acetic anhydride (1.2 equiv) and zinc dust (3 mol %). Add an equimolar amount of sodium acetate.',
+    )
+    expect(lines.map(({ id, anchor }) => [id, anchor])).toEqual(
+      expect.arrayContaining([
+        ['acetic-anhydride', { of: 'ratio', ratio: 1.2, decimals: 1 }],
+        ['zinc', { of: 'mol-percent', percent: 3, decimals: 0 }],
+        ['sodium-acetate', { of: 'ratio', ratio: 1, decimals: 0 }],
+      ]),
+    )
   })
   it('a table of a spreadsheet becomes lines, and the text names them without an amount', () => {
     const { lines } = plan('Substance,Amount\naniline,4.0 mL\n"acetic anhydride",5.0 mL\n')

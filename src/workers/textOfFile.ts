@@ -115,7 +115,7 @@ async function textOfPdf(bytes: Uint8Array, progress: (share: number) => void): 
   // It works in this thread, which is off the page already.
   ;(globalThis as { pdfjsWorker?: unknown }).pdfjsWorker = await import('pdfjs-dist/legacy/build/pdf.worker.mjs')
   const document = await pdfjs.getDocument({
-    data: bytes.slice(),
+    data: Uint8Array.from(bytes),
     isEvalSupported: false,
     useSystemFonts: false,
     disableFontFace: true,

@@ -74,6 +74,7 @@ function ofRxn(text: string): Structures {
   }
   if (Object.values(molecules).some((list) => list.some((molecule) => molecule.getAllAtoms() > mostAtoms)))
     throw new StructureError(`A structure may have up to ${mostAtoms} atoms.`)
+  if (molecules.reactants.length + molecules.products.length === 0) throw new StructureError('This RXN file cannot be read.')
   const title = text.split(/\r?\n/)[1]?.trim() ?? ''
   return {
     ...empty,

@@ -6,17 +6,8 @@ import { molarMass } from '../../substance/molarMass'
 import { queriesOf } from '../../query/queries'
 import type { Plan } from '../../plan/plan'
 import type { Figure } from './figures'
-import type { Proposal, ProposedLine } from './proposal'
+import type { Disagreement, Proposal, ProposedLine } from './proposal'
 import type { Saying } from './sayings'
-import type { Span } from './span'
-
-/** Something in which the text does not agree with itself, or with what is on record. */
-export interface Disagreement {
-  id: string
-  title: string
-  words: string
-  at: readonly Span[]
-}
 
 /** How far two figures of one thing may differ before it is said: what rounding of two digits does; judgement. */
 const agreement = 0.03
@@ -46,6 +37,19 @@ function besidesOf(plan: Plan, line: ProposedLine): Disagreement[] {
               id: `molar-${line.id}`,
               title: 'A molar mass that is another one.',
               words: `${figure.high} g/mol stands by ${name}, whose molar mass is ${writeNumber(right, 2)} g/mol.`,
+              at: [figure],
+            },
+          ]
+        : []
+    }
+    if (figure.kind === 'density') {
+      const known = line.substance!.density?.gPerML
+      return known !== undefined && line.form.kind === 'neat' && Math.abs(figure.high / known - 1) > agreement
+        ? [
+            {
+              id: `density-${line.id}`,
+              title: 'Another density is on record.',
+              words: `${figure.high} g/mL stands by ${name}, whose record has ${known} g/mL.`,
               at: [figure],
             },
           ]

@@ -178,6 +178,18 @@ function timesInWords(plain: string): Figure[] {
   return [...found, ...nights]
 }
 
+/** `an equimolar amount of`: one mole for each of what is counted from. */
+const equimolar = (plain: string): Figure[] =>
+  [...plain.matchAll(/\b(?:an? |the )?equimolar (?:amount|quantity|portion)s?(?= of\b)/gi)].map((match) => ({
+    from: match.index,
+    to: match.index + match[0].length,
+    kind: 'equivalents',
+    low: 1,
+    high: 1,
+    unit: 'equiv',
+    decimals: 0,
+  }))
+
 const acidity = new RegExp(
   String.raw`\bpH\s*(?:of|is|=|to|about|ca\.?|around|~)?\s*(?<bound><|>|below|above)?\s*(?<low>\d+(?:[.,]\d+)?)(?:\s?(?:-|to)\s?(?<high>\d+(?:[.,]\d+)?))?`,
   'g',
@@ -260,7 +272,9 @@ export function figuresIn(plain: string): Figure[] {
     if (read) found.push(read)
     else figure.lastIndex = match.index + 1
   }
-  const words = timesInWords(plain).filter((each) => !found.some((other) => each.from < other.to && other.from < each.to))
+  const words = [...timesInWords(plain), ...equimolar(plain)].filter(
+    (each) => !found.some((other) => each.from < other.to && other.from < each.to),
+  )
   const all = [...found, ...words, ...acidities(plain)].sort((a, b) => a.from - b.from || b.to - a.to)
   const alone = all.filter((each, index) => !all.slice(0, index).some((other) => other.to > each.from))
   return joined(plain, alone).map((each) => counted(plain, each))

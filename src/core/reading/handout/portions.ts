@@ -28,8 +28,22 @@ const filler = new RegExp(`^(?:\\s|[-,.()=~]|\\b(?:${adjectives})\\b)*$`, 'i')
 const tail = '(?:\\s(?:aqueous|solution|reagent|turnings|dust|powder|pellets|chips|granules|crystals|flakes|ribbon|anhydrous))*'
 const bracketBehind = new RegExp(`^${tail}\\s?\\(([^()]*(?:\\([^()]*\\)[^()]*)*)\\)`, 'i')
 
-export const measures: readonly FigureKind[] = ['mass', 'volume', 'drops', 'amount']
-const sidewise: readonly FigureKind[] = ['mass', 'volume', 'amount', 'equivalents', 'mol percent', 'drops', 'strength', 'percent']
+/** What can say how much of something is taken; moles and ratios where nothing is weighed or measured. */
+export const measures: readonly FigureKind[] = ['mass', 'volume', 'drops', 'amount', 'equivalents', 'mol percent']
+const sidewise: readonly FigureKind[] = [
+  ...([
+    'mass',
+    'volume',
+    'amount',
+    'equivalents',
+    'mol percent',
+    'drops',
+    'strength',
+    'percent',
+    'density',
+    'molar mass',
+  ] as const),
+]
 
 const vesselWords =
   /^[\s-]*(?:(?:round|bottom|bottomed|round-bottom|round-bottomed|conical|pear-shaped|pear|shaped|two-necked|three-necked|necked|one-necked|single-necked|erlenmeyer|dropping|separating|separatory|addition|volumetric|measuring|graduated|filter|suction|tared|dry|clean|small|large|glass|reaction|test|boiling|screw-cap|distilling|distillation|rb|r\.b\.|pressure-equalising)[\s-]+)*(?:flasks?|beakers?|funnels?|vials?|tubes?|cylinders?|pipettes?|syringes?|burettes?|erlenmeyers?|bottles?|crucibles?|dish(?:es)?|RBF|rbf)\b/i

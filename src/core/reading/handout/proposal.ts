@@ -2,7 +2,6 @@ import type { Anchor, Form } from '../../plan/plan'
 import type { Role } from '../../plan/lists'
 import type { OperationKey } from '../../operations/registry'
 import type { Substance } from '../../substance/substance'
-import type { Disagreement } from './disagreements'
 import type { TextRead } from './readText'
 import type { Figure } from './figures'
 import type { Span } from './span'
@@ -67,6 +66,14 @@ export interface ProposedStep {
   asks: readonly Ask<StepChange>[]
   /** It stands in no text, and most plans need it. */
   offered?: string
+}
+
+/** Something in which the text does not agree with itself, or with what is on record. */
+export interface Disagreement {
+  id: string
+  title: string
+  words: string
+  at: readonly Span[]
 }
 
 /** What the plan is for: it makes something, gets something back, or neither. */

@@ -4,9 +4,8 @@ import type { Plan } from '../../plan/plan'
 import { emptyPlan } from '../../edit/newPlan'
 import { balance } from '../../reaction/balance'
 import type { Substance } from '../../substance/substance'
-import type { Disagreement } from './disagreements'
 import { disagreed } from './propose'
-import type { Proposal, ProposedLine } from './proposal'
+import type { Disagreement, Proposal, ProposedLine } from './proposal'
 
 /** Structures of a file as they stand in it, one entry for each molecule; the same twice counts twice. */
 export interface Structures {

@@ -1,6 +1,6 @@
 'use client'
 
-import type { Disagreement } from '@/core/reading/handout/disagreements'
+import type { Disagreement } from '@/core/reading/handout/proposal'
 
 /** What the text gets wrong, said before anything is taken. */
 export function Disagreements({ all, onShow }: { all: readonly Disagreement[]; onShow: (place: Disagreement) => void }) {
