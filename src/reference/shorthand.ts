@@ -41,6 +41,7 @@ const shorthand: Lexicon['shorthand'] = [
       ['TsOH', 'p-toluenesulfonic-acid-monohydrate'],
       ['2,4-DNP', '2-4-dinitrophenylhydrazine'],
       ['2,4-DNPH', '2-4-dinitrophenylhydrazine'],
+      ['thiamine hcl', 'thiamine-hydrochloride'],
       ['bicarb', 'sodium-bicarbonate'],
       ['bicarbonate', 'sodium-bicarbonate'],
       ['bicarbonate of soda', 'sodium-bicarbonate'],

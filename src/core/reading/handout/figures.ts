@@ -75,7 +75,7 @@ const unitPatterns: readonly UnitPattern[] = [
   u('percent', '%', '%|per ?cent'),
   u('equivalents', 'equiv', String.raw`(?:molar\s)?equiv(?:alents?|s?\.)?|eq\.?|molar equivalents?`),
   u('drops', 'drops', 'drops?'),
-  u('mass', 'g', 'grams?|g'),
+  u('mass', 'g', 'grams?|gms?|g'),
 ]
 
 const number = `(?:${numberDigits}|${numberWord})`

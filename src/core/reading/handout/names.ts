@@ -60,7 +60,8 @@ const located = /^(.*?)((?:meth|eth|prop|but|pent|hex|hept|oct|cyclohex|cyclopen
 /** A name and its older form with the number in front of the stem: butan-2-ol and 2-butanol. */
 const forms = (name: string): string[] => {
   const [, before, stem, number, ending] = located.exec(name) ?? []
-  return stem === undefined ? [name] : [name, `${before}${number}${stem}${ending}`]
+  const all = stem === undefined ? [name] : [name, `${before}${number}${stem}${ending}`]
+  return /^(?:prop|but|pent|hex|hept|oct)yl\b/.test(name) ? [...all, `n-${name}`] : all
 }
 
 /** Prepared once for a set of substances. */
@@ -76,7 +77,8 @@ export function nameTable({ substances, shorthand }: Lexicon): NameTable {
   for (const { substance, names: called } of substances) {
     for (const name of called.flatMap(forms)) if (!names.has(spelt(name))) put(names, spelt(name), substance)
     if (substance.formula === undefined) continue
-    put(exact, substance.formula.replace(/[·.*]/g, '·'), substance)
+    // One letter is a heading or a flask before it is an element.
+    if (substance.formula.length > 1) put(exact, substance.formula.replace(/[·.*]/g, '·'), substance)
     const key = sameAtoms(substance.formula)
     if (key) put(formulas, key, substance)
   }

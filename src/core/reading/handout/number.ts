@@ -8,7 +8,7 @@ const words = new Map<string, number>([
 const wordPattern = [...words.keys()].slice(1).join('|')
 
 /** Numbers in words, as a pattern: from one to ninety-nine. */
-export const numberWord = `(?:(?:${tens.split(' ').join('|')})-(?:${ones.split(' ').slice(1, 10).join('|')})|${wordPattern})`
+export const numberWord = `(?:(?:an?|one|two|three|four|five) hundred|(?:${tens.split(' ').join('|')})-(?:${ones.split(' ').slice(1, 10).join('|')})|${wordPattern})`
 
 /** Numbers in digits, as a pattern: with a decimal point, comma or raised point, as a fraction, or with one of its own signs. */
 export const numberDigits = String.raw`(?:\d+\s\d\/\d|\d+\/\d+|\d*[½¼¾]|\d+(?:[.,·]\d+)?|[.,]\d+)`
@@ -26,6 +26,8 @@ const quarters: Readonly<Record<string, number>> = { '½': 0.5, '¼': 0.25, '¾'
 /** The number that a piece of such a pattern says. */
 export function numberIn(text: string): ReadNumber {
   const plain = text.trim().toLowerCase()
+  const [, hundreds] = /^(\w+) hundred$/.exec(plain) ?? []
+  if (hundreds !== undefined) return { value: 100 * (words.get(hundreds) ?? 1), decimals: 0 }
   const word = plain.split('-').reduce<number | undefined>((sum, part) => {
     const value = words.get(part)
     return sum === undefined || value === undefined ? undefined : sum + value

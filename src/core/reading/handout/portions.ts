@@ -20,7 +20,7 @@ export interface Portion extends Span {
 }
 
 const adjectives = [
-  'of|a|an|the|some|more|cold|hot|warm|boiling|hot,|ice-cold|ice cold|ice-cooled|iced|chilled|glacial|concentrated|conc|dilute|dil|anhydrous|dry|absolute|abs|crude',
+  'of|a|an|the|some|more|anhyd|cold|hot|warm|boiling|hot,|ice-cold|ice cold|ice-cooled|iced|chilled|glacial|concentrated|conc|dilute|dil|anhydrous|dry|absolute|abs|crude',
   'saturated|satd|sat|aqueous|aq|crushed|fresh|freshly|distilled|deionised|ground|powdered|granulated|pure|solution|solutions|fuming|about|each|portions|portion|finely|clean',
   'commercial|technical|rectified|decolourising|decolorizing|activated|small|another|further|extra|lukewarm|strong|mixture|their|your|its|neat|in|one|lots|aliquots|parts|equal',
 ].join('|')
@@ -46,7 +46,7 @@ const sidewise: readonly FigureKind[] = [
 ]
 
 const vesselWords =
-  /^[\s-]*(?:(?:round|bottom|bottomed|round-bottom|round-bottomed|conical|pear-shaped|pear|shaped|two-necked|three-necked|necked|one-necked|single-necked|erlenmeyer|dropping|separating|separatory|addition|volumetric|measuring|graduated|filter|suction|tared|dry|clean|small|large|glass|reaction|test|boiling|screw-cap|distilling|distillation|rb|r\.b\.|pressure-equalising)[\s-]+)*(?:flasks?|beakers?|funnels?|vials?|tubes?|cylinders?|pipettes?|syringes?|burettes?|erlenmeyers?|bottles?|crucibles?|dish(?:es)?|RBF|rbf)\b/i
+  /^[\s-]*(?:(?:round|bottom|bottomed|round-bottom|round-bottomed|conical|pear-shaped|pear|shaped|(?:one|two|three|single|[123])-neck(?:ed)?|necked|erlenmeyer|dropping|separating|separatory|addition|volumetric|measuring|graduated|filter|suction|tared|dry|clean|small|large|glass|reaction|test|boiling|screw-cap|distilling|distillation|rb|r\.b\.|pressure-equalising)[\s-]+)*(?:flasks?|beakers?|funnels?|vials?|tubes?|cylinders?|pipettes?|syringes?|burettes?|erlenmeyers?|bottles?|crucibles?|dish(?:es)?|RBF|rbf)\b/i
 
 /** True for a volume that is that of a vessel. */
 export const isOfVessel = (plain: string, figure: Figure): boolean =>
@@ -124,7 +124,7 @@ const isWholly = (plain: string, bracket: Span, only: Figure) =>
 
 /** Nothing that could be a substance of its own stands behind it. */
 const isAlone = (plain: string, figure: Figure) =>
-  /^\s*(?:$|[\n;,.)]|and\b)/.test(plain.slice(figure.to, figure.to + 8)) && measures.includes(figure.kind)
+  /^\s*(?:$|[\n;,.()]|and\b)/.test(plain.slice(figure.to, figure.to + 8)) && measures.includes(figure.kind)
 
 function portionOf(scene: Scene, name: Named, after: number): Portion {
   const { plain } = scene
@@ -170,19 +170,43 @@ const noSubstance =
 const nounPhrase =
   /^\s?(?:of\s)?(?:a\s|an\s|the\s)?((?:[\p{L}\d][\p{L}\d'()[\],-]*)(?:\s(?!into\b|in\b|to\b|and\b|with\b|over\b|at\b|for\b|from\b|is\b|are\b|was\b|were\b|by\b|on\b|onto\b|until\b|through\b|as\b|or\b|while\b|slowly\b|gives?\b)[\p{L}\d][\p{L}\d'()[\]-]*){0,3})/u
 
+/** `Crude acid: 2.5 g` as a row of a list. */
+function listedAt({ plain }: Scene, figure: Figure): Portion | undefined {
+  const line = plain.slice(plain.lastIndexOf('\n', figure.from - 1) + 1, figure.from)
+  const [, written] = /^\W*([\p{L}][\p{L}\d ,'()-]{2,40}?)\s*:\s*$/u.exec(line) ?? []
+  if (written === undefined || /yield|theor|time|temp|mass of|weight of|\bmp\b|\bbp\b/i.test(written)) return undefined
+  const from = figure.from - line.length + line.indexOf(written)
+  return { from, to: figure.to, of: [], written, measure: figure, besides: [] }
+}
+
 /** Amounts of what no record is called. */
 function unknownAt({ plain, names }: Scene, figure: Figure): Portion | undefined {
   if (figure.kind !== 'mass' && figure.kind !== 'volume') return undefined
-  const rest = plain.slice(figure.to, figure.to + 90)
+  // `1.8 g (5.3 mmol) of X`: what stands in brackets says the same in other words.
+  const [lead = ''] = /^\s?\([^()]*\)/.exec(plain.slice(figure.to, figure.to + 60)) ?? []
+  const rest = plain.slice(figure.to + lead.length, figure.to + lead.length + 90)
   const [whole, phrase] = nounPhrase.exec(rest.split(/[.;:(\n]/)[0]!) ?? []
-  if (!whole || !phrase || noSubstance.test(rest.trimStart())) return undefined
+  if (!whole || !phrase || noSubstance.test(rest.trimStart())) return listedAt({ plain, figures: [], names }, figure)
   if (/\d\s?:\s?\d/.test(rest.slice(0, whole.length + 3))) return undefined
   const trimmed = phrase.split(/,\s/)[0]!.replace(/[,)]+$/, '')
   const written = trimmed.replace(/^(?:crude|dry|cold|hot|fresh|finely|the|a)\s/i, '')
-  const to = figure.to + whole.indexOf(phrase) + trimmed.length
+  const to = figure.to + lead.length + whole.indexOf(phrase) + trimmed.length
   const known = names.find((name) => overlap(name, { from: figure.to, to }))
   if (known || noSubstance.test(written) || written.length < 3) return undefined
   return { from: figure.from, to, of: [], written, measure: figure, besides: [] }
+}
+
+/** `1.00 g each of A, B and C`: what is said of the first holds for those that follow it. */
+function shareOut({ plain }: Scene, portions: Portion[]): void {
+  portions.forEach((portion, index) => {
+    const { measure } = portion
+    if (!measure || !/^\s*each\s+of\b/i.test(plain.slice(measure.to, measure.to + 12))) return
+    for (let next = index + 1; next < portions.length; next++) {
+      const gap = plain.slice(portions[next - 1]!.to, portions[next]!.from)
+      if (portions[next]!.measure || !/^\s*(?:,|and|,\s*and)\s*$/i.test(gap)) return
+      portions[next] = { ...portions[next]!, measure }
+    }
+  })
 }
 
 /** What a sentence takes of what: every substance that it names, and amounts of what is not known. */
@@ -193,6 +217,7 @@ export function portionsIn(scene: Scene): Portion[] {
     after = portion.to
     return portion
   })
+  shareOut(scene, known)
   const taken = (figure: Figure) =>
     known.some(({ measure, besides, strength }) => measure === figure || strength === figure || besides.includes(figure))
   const unknown = scene.figures

@@ -31,7 +31,7 @@ export interface TextRead {
 }
 
 const heading =
-  /^(?:reagents?|materials?|chemicals?|apparatus|equipment|procedure|method|experimental|experiment|introduction|aim|hazards|safety|notes?|results?|work-?up|purification|reaction|table|part\b.*|day \d.*|quantities)\s*:?\.?$/i
+  /^(?:reagents?|materials?|chemicals?|apparatus|equipment|procedure|steps|method|experimental|experiment|introduction|aim|hazards|safety|notes?|results?|work-?up|purification|reaction|table|part\b[^.:]{0,20}|day \d.*|quantities)\s*:?\.?$/i
 const making =
   /\b(?:preparation|synthesis|oxidation|reduction|condensation|nitration|acetylation|esterification|hydrolysis|rearrangement|bromination|reaction|making|isolation|extraction)\b/i
 
@@ -86,7 +86,9 @@ export function readText(text: string, lexicon: Lexicon, table = nameTable(lexic
   const sentences = sentencesIn(plain).filter((sentence) => !inTable(sentence))
   const first = titleOf(plain, sentences)
   const title = first && isDeed(plain, first) ? undefined : first
-  const headings = sentences.filter((sentence) => heading.test(plain.slice(sentence.from, sentence.to)))
+  const headings = sentences.filter((sentence) =>
+    heading.test(plain.slice(sentence.from, sentence.to).replace(/[*#_]/g, '').trim()),
+  )
   const body = sentences.filter((sentence) => !headings.includes(sentence))
   const sayings = body.flatMap((sentence) => sayingsIn(plain, sentence, figures, names))
   const free = figures.filter((figure) => !sayings.some((saying) => overlap(saying, figure)))
@@ -106,10 +108,11 @@ export function readText(text: string, lexicon: Lexicon, table = nameTable(lexic
   const spoken = body.filter((sentence) => sentence !== title)
   const all = spoken.map((sentence) => ({ sentence, seen: seenOf(sentence) }))
   // Amounts in a row without a deed are a list of what is needed.
-  const listed = all.filter(
-    ({ seen }) =>
-      seen.every(({ verb }) => !verb) && seen.flatMap(({ portions }) => portions).filter(({ measure }) => measure).length > 1,
-  )
+  const listed = all.filter(({ sentence, seen }) => {
+    const measured = seen.flatMap(({ portions }) => portions).filter(({ measure }) => measure)
+    const alone = /^[^.]{3,60}$/.test(plain.slice(sentence.from, sentence.to)) && measured.length === 1
+    return seen.every(({ verb }) => !verb) && (measured.length > 1 || alone)
+  })
   const seen = all.filter((each) => !listed.includes(each)).flatMap((each) => each.seen)
   const inLists = listed.flatMap((each) => each.seen.flatMap(({ portions }) => portions.filter(({ measure }) => measure)))
   const taken = new Set(

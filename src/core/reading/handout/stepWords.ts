@@ -88,6 +88,7 @@ export function stepWords(read: TextRead, step: ProposedStep, { amounts, names, 
 export function tidy(text: string): string {
   const plain = text
     .replace(/^\s*(?:\(?\d{1,2}[.)]\s|\(?[a-z]\)\s|step\s+\d+\s*[:.)-]?\s|[-•*]\s)/i, '')
+    .replace(/\n\s*(?:\(?\d{1,2}[.)]|[-•*]|\(?[a-h]\)|step\s+\d+\s*[:.)-]?)\s+/gi, ' ')
     .replace(/\s+/g, ' ')
     .replace(/\s+([,.;:)])/g, '$1')
     .replace(/,\./g, '.')

@@ -235,7 +235,8 @@ const rinseFields = ({ measure, of }: Portion, named: boolean): ReadField[] => [
   ...(named && of[0] ? [field('rinseWith', of[0].name, measure!, true)] : []),
 ]
 
-const hasBath = (seen: Seen) => iceBath.test(seen.text) || /refrigerator|fridge|freezer/i.test(seen.text)
+const hasBath = (seen: Seen) =>
+  (iceBath.test(seen.text) && !/\bice\b.{0,12}\bmelt/i.test(seen.text)) || /refrigerator|fridge|freezer/i.test(seen.text)
 const coldest = (seen: Seen) => degrees(seen)[0]?.high
 const isCold = (seen: Seen) => (coldest(seen) ?? Infinity) < warmerC || (hasBath(seen) && measured(seen).length === 0)
 const isWarm = (seen: Seen) => (degrees(seen)[0]?.high ?? 0) > warmerC + 8
@@ -254,7 +255,7 @@ const put: Reader = (seen, place) => {
   }
   const named = seen.portions.filter(({ of }) => of.length > 0)
   if (/transfer|tip|empt/i.test(seen.text) && named.length === 0)
-    return /\b(?:contents|mixture|solution|reaction|liquid)\b/i.test(seen.text) || seen.vessels.length > 0
+    return /\b(?:contents|mixture|solution|reaction|liquid|funnel|beaker)\b/i.test(seen.text) || seen.vessels.length > 0
       ? [step('pour', seen, [])]
       : []
   return named.length > 0 ? charges(seen, named) : []
@@ -371,6 +372,8 @@ const pouring: Reader = (seen) => {
       from < target.from ||
       /\b(?:flask|vial|tube)\b/i.test(seen.text.slice(target.from - seen.from, from - seen.from)),
   )
+  const named = seen.portions.filter(({ of, from }) => of.length > 0 && target !== undefined && from < target.from)
+  if (taken.length === 0 && named.length > 0 && seen.vessels.length > 0) return charges(seen, named)
   return taken.length > 0 && outOf.length === taken.length ? charges(seen, taken) : [step('pour', seen, taken)]
 }
 const withPortions =
@@ -422,6 +425,11 @@ const readers: Readonly<Record<Deed, Reader>> = {
   quench: withPortions('quench'),
   'set-ph': withPortions('set-ph'),
   crystallise: crystallising,
+  // A layer or a liquor that is thrown away: said with the step that it comes from.
+  dispose: (seen, place) =>
+    /layer|washings|liquor|filtrate|forerun/i.test(seen.text) && !/waste|container/i.test(seen.text) && place.steps.length > 0
+      ? stay(place.steps.at(-1)!, seen)
+      : [step('dispose', seen, [])],
   evaporate: evaporating,
   cool: (seen) => [
     ...charges(seen, measured(seen)),
@@ -444,7 +452,6 @@ const readers: Readonly<Record<Deed, Reader>> = {
         'refract',
         'send',
         'store',
-        'dispose',
         'safety',
         'charge',
         'test',
@@ -468,7 +475,6 @@ const readers: Readonly<Record<Deed, Reader>> = {
     | 'refract'
     | 'send'
     | 'store'
-    | 'dispose'
     | 'safety'
     | 'charge'
     | 'test'

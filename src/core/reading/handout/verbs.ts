@@ -17,12 +17,12 @@ const verbs: readonly [Deed, string][] = [
     'reflux(?:ed|es|ing)?|(?:heat(?:ed)?|boil(?:ed)?|stir(?:red)?|hold|held|kept|keep|maintain(?:ed)?)\\b(?:[^.;,]{0,30}?)\\s(?:under|at|to)\\s(?:gentle\\s|a gentle\\s)?reflux',
   ],
   ['crystallise', 're-?crystalli[sz](?:ed?|es|ation|ing)'],
-  ['distil', 'distillation(?= (?:\\(|of|at|under|gave|afford|through))|distil(?:l|led|ls)?|fractionat(?:e|ed)'],
   ['dispose', 'dispos(?:e|ed) of|discard(?:ed)?|throw away'],
   [
     'evaporate',
     'evaporat(?:e|ed)|remov(?:e|ed)(?=[^.;,]{0,30}(?:rotary|evaporat|water bath|reduced pressure|vacuum))|remove (?:the |all )?(?:the )?(?:solvents?|ether|\\w+ether)|concentrat(?:e|ed)(?= (?:to|the|it|on|in|under|by|until|down))|strip(?:ped)? off|rotovap(?:ped)?|boil(?:ed)? (?:off|down)|distil(?:led)? off',
   ],
+  ['distil', 'distillation(?= (?:\\(|of|at|under|gave|afford|through))|distil(?:l|led|ls)?|fractionat(?:e|ed)'],
   [
     'filter',
     'filter(?:ed)?(?: off)?(?! (?:papers?|funnel|flask|cake|aid)\\b)|suck(?:ed)? (?:off|dry)|isolat(?:e|ed)(?=[^.]*filtr)',
@@ -30,10 +30,10 @@ const verbs: readonly [Deed, string][] = [
   ['wash', 'wash(?:ed|ing)?|shak(?:e|en)(?= with)'],
   ['rinse', 'rins(?:e|ed|ing)'],
   ['extract', 'extract(?:ed)?|shak(?:e|en) out'],
-  ['dry-what', 'dr(?:y|ied)|press(?:ed)? dry|air-dr(?:y|ied)|oven-dr(?:y|ied)'],
+  ['dry-what', 'dr(?:y|ied)|press(?:ed)? dry|air[ -]dr(?:y|ied)|oven-dr(?:y|ied)'],
   [
     'set-ph',
-    'acidif(?:y|ied)|basif(?:y|ied)|alkalif(?:y|ied)|neutrali[sz](?:ed?)|adjust(?:ed)?(?=[^.]{0,30}pH)|(?:bring|brought)(?=[^.]{0,30}pH)',
+    '(?:make|made)(?=[^.;,]{0,30}\\b(?:alkaline|acidic|basic|neutral)\\b)|acidif(?:y|ied)|basif(?:y|ied)|alkalif(?:y|ied)|neutrali[sz](?:ed?)|adjust(?:ed)?(?=[^.]{0,30}pH)|(?:bring|brought)(?=[^.]{0,30}pH)',
   ],
   ['quench', 'quench(?:ed)?|hydroly[sz]ed?|decompos(?:e|ed) with'],
   ['pour', 'pour(?:ed)?|decant(?:ed)? into'],
@@ -65,7 +65,7 @@ const verbs: readonly [Deed, string][] = [
   ],
   [
     'put',
-    'plac(?:e|ed)|put|prepar(?:e|ed)|charg(?:e|ed)|tip(?:ped)?|transfer(?:red)?|measur(?:e|ed)(?: out| into)?|suspend(?:ed)?|cover(?:ed)?(?= the| with| it)|empt(?:y|ied)|fill(?:ed)?|load(?:ed)?',
+    'plac(?:e|ed)|put|prepar(?:e|ed)|replac(?:e|ed)|charg(?:e|ed)|tip(?:ped)?|transfer(?:red)?|measur(?:e|ed)(?: out| into)?|suspend(?:ed)?|cover(?:ed)?(?= the| with| it)|empt(?:y|ied)|fill(?:ed)?|load(?:ed)?',
   ],
   ['bring', 'bring|brought'],
   [
@@ -98,8 +98,10 @@ function isDone(plain: string, sentence: Span, from: number, said: string): bool
   if (/^(?:cooling|washing|rinsing)/i.test(first)) return /(?:^|after |on |,\s*(?:and )?|\bby )$/i.test(before)
   if (/^dry$/i.test(first))
     return (
-      /(?:^|[.;:,)]\s*|\b(?:and|then|finally)\s+|\b(?:let|allow|leave)\s(?:it|them|the \w+)(?: to)?\s)$/i.test(before) &&
-      /^\s*(?:$|[(,.;]|(?:the|it|them|over|with|in|at|under|between|overnight|for|to|off|and weigh)\b)/i.test(after)
+      /(?:^|[.;:,)]\s*|\b(?:and|then|finally)\s+|\b(?:let|allow|leave)\s[\w ]{0,24}\s)$/i.test(before) &&
+      /^\s*(?:$|[(,.;]|(?:the|it|them|over|with|in|at|under|between|overnight|until|till|well|thoroughly|completely|for|to|off|and weigh)\b)/i.test(
+        after,
+      )
     )
   if (/^(?:press|suck|air|oven)/i.test(first)) return true
   // `the combined layers`, `cooled solution`: no deed.

@@ -1,6 +1,6 @@
 /** Turns of phrase that matter to more than one verb. */
 export const slowly =
-  /drop ?wise|drop by drop|slowly|dropping funnel|in (?:small |\w+ )?portions(?! of)|portion ?wise|over (?:a period of )?(?:about |ca\.? )?[\dahtf]|a little at a time|cautiously|little by little|run(?:ning)? in\b/i
+  /drop ?wise|drop by drop|slowly|dropping funnel|in (?:small |\w+ )?portions(?! of)|portion ?wise|in small amounts|by the spatula|over (?:a period of )?(?:about |ca\.? )?[\dahtf]|a little at a time|cautiously|little by little|run(?:ning)? in\b/i
 export const iceBath = /\bice\b(?![- ]cold)(?!d)/i
 export const saltBath = /ice[\s/-]*(?:and[\s-]*)?salt|salt[\s/-]*(?:and[\s-]*)?ice/i
 export const coldWater = /(?:\bin )?cold[\s-]water bath|\bin cold water\b|running water|tap water|under the tap/i
