@@ -65,6 +65,18 @@ describe('what the text gets wrong', () => {
       true,
     ],
     [
+      'a coefficient',
+      `Benzoin\n\nbenzaldehyde → benzoin\n\nAdd 10 mL of benzaldehyde.`,
+      'An equation of the text does not balance.',
+      true,
+    ],
+    [
+      'its coefficient',
+      `Benzoin\n\n2 benzaldehyde → benzoin\n\nAdd 10 mL of benzaldehyde.`,
+      'An equation of the text does not balance.',
+      false,
+    ],
+    [
       'a density of something else',
       'Acetanilide\n\nTo aniline (4.0 mL, 1.22 g/mL) add acetic anhydride (5.0 mL).',
       'Another density is on record.',

@@ -7,7 +7,7 @@ import { meetings } from '../reaction/meetings'
 import { reactionTable, type Charge } from '../reaction/reactionTable'
 import { classesOf, type ClassInVessel } from '../reaction/reactiveClasses'
 import { baseCapacityOf, protonsOf } from '../substance/acidBase'
-import type { WasteStream } from '../substance/lists'
+import { aqueousStreams, type WasteStream } from '../substance/lists'
 
 /** One waste container of a session: what comes into it from all groups. */
 export interface WasteForecast {
@@ -101,11 +101,12 @@ const ordinary: readonly WasteStream[] = ['aqueous, harmless', 'aqueous acid or 
 function takesTheRest(streams: readonly WasteStream[]): { stream?: WasteStream; takes: (content: Content) => boolean } {
   const liquids = streams.filter((stream) => ordinary.includes(stream))
   if (liquids.length === 1) return { stream: liquids[0]!, takes: ({ line }) => line.form.kind !== 'solid' }
-  const aqueous = liquids.filter((stream) => stream.startsWith('aqueous'))
+  const aqueous = liquids.filter((stream) => aqueousStreams.includes(stream))
   return aqueous.length === 1 ? { stream: aqueous[0]!, takes: isAqueous } : { takes: () => false }
 }
 
-const isAqueous = (content: Content): boolean => isWatery(content) || content.substance.waste?.startsWith('aqueous') === true
+const isAqueous = (content: Content): boolean =>
+  isWatery(content) || (content.substance.waste !== undefined && aqueousStreams.includes(content.substance.waste))
 
 function contentsUpTo({ placed }: InContainer, done: ReadonlySet<string> | undefined): Content[] {
   return [...new Set(placed.flatMap(({ step, contents }) => (done === undefined || done.has(step) ? contents : [])))]

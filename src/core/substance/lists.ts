@@ -18,6 +18,9 @@ export const wasteStreams = [
   'explosive when dry, kept wet',
 ] as const
 
+/** Streams that are mostly water: what is watery goes into them. */
+export const aqueousStreams: readonly WasteStream[] = ['aqueous, harmless', 'aqueous acid or base']
+
 /** What a label says before its statements; some statements stand without one (CLP, annex I). */
 export const signalWords = ['danger', 'warning', 'none'] as const
 

@@ -1,3 +1,4 @@
+import { calledBy } from '../../substance/calledBy'
 import { taking } from '../taken'
 import { mainSubstance } from '../../plan/plan'
 import { writeNumber } from '../../quantity/write'
@@ -35,7 +36,7 @@ export const filtering = planner({
     const { plan, now } = context
     const solidG = rough(expectedProductG(context))
     const rinseWith = typed.rinseWith ?? ''
-    const solvent = plan.substances.find(({ name }) => name === rinseWith)?.id ?? rinseWith
+    const solvent = calledBy(plan.substances, rinseWith)?.id ?? rinseWith
     const points = mainSubstance(plan)?.solubility?.find((each) => each.solvent === solvent)?.points
     return {
       keep: usual('solid', 'most filtrations are for the solid'),

@@ -33,6 +33,9 @@ interface Part extends Component {
   inWater: boolean
 }
 
+/** The water of all that is there stands as one part; no record is behind it. */
+const isWater = ({ substance }: Part) => substance === null
+
 const nothing = { a: -12, b: 0, c: 1000 }
 const waterMass = 18.015
 
@@ -167,7 +170,7 @@ function layerOf(all: readonly Part[]): Layer {
   const inside = all.filter(({ a }) => a !== nothing.a)
   const moles = (of: readonly Part[]) => of.reduce((sum, { mmol }) => sum + mmol, 0)
   const x = inside.map(({ mmol }) => mmol / moles(inside))
-  const water = inside.findIndex(({ name }) => name === 'water')
+  const water = inside.findIndex(isWater)
   const mixed = water >= 0 && x[water]! > 0.1 && x[water]! < 0.9
   // A salt in a mixed solvent drives the organic part out about as much as it holds the water back: neither is counted.
   const solutes = all.filter(({ a, substance }) => a === nothing.a && !(mixed && substance && ionsOf(substance) > 1))
@@ -209,8 +212,8 @@ export function boilingOf(contents: readonly Content[], mmHg: number): Boiling |
   const amine = contents.some(({ substance, line }) => line.form.kind === 'neat' && classesOf(substance, line).has('amine'))
   const acidic = contents.some(({ substance, line }) => line.form.kind === 'neat' && classesOf(substance, line).has('acid'))
   const organic = volatile.filter(({ inWater }) => !inWater)
-  const mixing = volatile.filter(({ inWater, name }) => inWater && name !== 'water')
-  const waterML = inside.filter(({ name }) => name === 'water').reduce((sum, { mmol }) => sum + (mmol * waterMass) / 1000, 0)
+  const mixing = volatile.filter((part) => part.inWater && !isWater(part))
+  const waterML = inside.filter(isWater).reduce((sum, { mmol }) => sum + (mmol * waterMass) / 1000, 0)
   const mixingML = mixing.reduce((sum, { mmol, gPerMol, gPerML }) => sum + (mmol * gPerMol) / 1000 / gPerML, 0)
   const parted = waterML > 0 && organic.length > 0 && mixingML < waterML / 2
   const groups = parted ? [inside.filter(({ inWater }) => inWater), inside.filter(({ inWater }) => !inWater)] : [inside]

@@ -1,6 +1,6 @@
 import type { Plan } from '../../plan/plan'
 import type { ReactionTable } from '../../reaction/reactionTable'
-import type { WasteStream } from '../../substance/lists'
+import { aqueousStreams, type WasteStream } from '../../substance/lists'
 import type { Content } from './content'
 import { stepContents } from './contents'
 import { isWatery } from './watery'
@@ -28,7 +28,7 @@ function goesIn({ into, what }: Placed, contents: readonly Content[]): Content[]
       case 'filtrate':
       case 'mother liquor':
       case 'washings':
-        return isWatery(content) || content.substance.waste?.startsWith('aqueous')
+        return isWatery(content) || (content.substance.waste !== undefined && aqueousStreams.includes(content.substance.waste))
       case 'solid':
         return content.line.form.kind === 'solid'
       default:

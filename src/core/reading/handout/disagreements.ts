@@ -1,3 +1,5 @@
+import { balance } from '../../reaction/balance'
+import type { TextScheme } from './textScheme'
 import { inBaseUnit, units, type Unit } from '../../quantity/unit'
 import { rough } from '../../quantity/rough'
 import { writeNumber } from '../../quantity/write'
@@ -201,6 +203,38 @@ const twice = ({ steps }: Proposal): Disagreement[] =>
       : [],
   )
 
+/** An equation of the text that does not balance, with what would. */
+const equations = ({ read }: Proposal): Disagreement[] =>
+  read.schemes.flatMap((scheme, index): Disagreement[] => {
+    const term = (role: 'reactant' | 'product') => (each: TextScheme['left'][number], place: number) => ({
+      id: `${role}-${place}`,
+      substance: `${role}-${place}`,
+      role,
+      coefficient: each.coefficient,
+      form: { kind: 'solid' as const, purity: 1 },
+      anchor: null,
+    })
+    const lines = [...scheme.left.map(term('reactant')), ...scheme.right.map(term('product'))]
+    const all = [...scheme.left, ...scheme.right]
+    const { imbalances, suggestion } = balance({
+      lines,
+      substances: all.map(({ substance }, place) => ({ ...substance, id: lines[place]!.id })),
+    } as unknown as Plan)
+    if (imbalances.length === 0) return []
+    const counts = imbalances.map(({ element, left, right }) => `${element} ${left} and ${right}`).join(', ')
+    const better = suggestion
+      ? ` It balances with ${lines.map(({ id }, place) => `${suggestion[id]} ${all[place]!.substance.name}`).join(', ')}.`
+      : ''
+    return [
+      {
+        id: `equation-${index}`,
+        title: 'An equation of the text does not balance.',
+        words: `Left and right: ${counts}.${better}`,
+        at: [scheme],
+      },
+    ]
+  })
+
 /** A substance that stands in a table with one amount and in the text with another. */
 function twoAmounts({ lines, read }: Proposal): Disagreement[] {
   return read.table.flatMap((row): Disagreement[] => {
@@ -247,6 +281,7 @@ export function disagreementsOf(proposal: Proposal, plan: Plan): Disagreement[] 
     ...onRecord(proposal),
     ...twice(proposal),
     ...twoAmounts(proposal),
+    ...equations(proposal),
     ...rules,
   ]
 }

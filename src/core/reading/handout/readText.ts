@@ -8,6 +8,7 @@ import { overlap, plainSigns, within, type Span } from './span'
 import type { ReadStep } from './step'
 import { stepsOf, type Seen } from './steps'
 import { tablesIn } from './table'
+import { textSchemes, type TextScheme } from './textScheme'
 import { vesselsIn } from './vessels'
 import { warns, warnsFirst } from './words'
 
@@ -26,6 +27,8 @@ export interface TextRead {
   figures: Figure[]
   names: Named[]
   sentences: Sentence[]
+  /** Equations that the text writes out. */
+  schemes: TextScheme[]
   /** Headings and heads of tables: read, and nothing follows. */
   headings: Span[]
 }
@@ -82,7 +85,8 @@ export function readText(text: string, lexicon: Lexicon, table = nameTable(lexic
   const figures = figuresIn(plain)
   const names = namesIn(plain, table)
   const { rows, places } = tablesIn(plain, names)
-  const inTable = (span: Span) => places.some((place) => overlap(place, span))
+  const schemes = textSchemes(plain, names)
+  const inTable = (span: Span) => [...places, ...schemes].some((place) => overlap(place, span))
   const sentences = sentencesIn(plain).filter((sentence) => !inTable(sentence))
   const first = titleOf(plain, sentences)
   const title = first && isDeed(plain, first) ? undefined : first
@@ -137,7 +141,8 @@ export function readText(text: string, lexicon: Lexicon, table = nameTable(lexic
     figures,
     names,
     sentences,
-    headings: [...headings, ...places, ...listed.map(({ sentence }) => sentence)],
+    schemes,
+    headings: [...schemes, ...headings, ...places, ...listed.map(({ sentence }) => sentence)],
   }
 }
 

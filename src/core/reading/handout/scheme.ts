@@ -81,7 +81,18 @@ export function proposalOfStructures(text: string, structures: Structures): Prop
   const product = lines.find(({ role }) => role === 'product')?.id
   const reference = lines.find(({ role }) => role === 'reactant')?.id ?? lines[0]?.id
   const proposal: Proposal = {
-    read: { text, plain: text, table: [], steps: [], sayings: [], figures: [], names: [], sentences: [], headings: [] },
+    read: {
+      text,
+      plain: text,
+      table: [],
+      steps: [],
+      sayings: [],
+      figures: [],
+      names: [],
+      sentences: [],
+      schemes: [],
+      headings: [],
+    },
     title,
     does: product ? 'makes' : 'works',
     ...(product ? { product } : {}),
