@@ -217,6 +217,17 @@ describe('what was read follows as fields', () => {
       ]),
     )
   })
+  it('what only the text’s own list names is known where the text speaks of it again', () => {
+    const proposal = read(
+      'Recrystallising 4-methylbenzoic acid\n\n- Crude acid: 2.5 g\n- Ethanol: 15 mL\n\nPlace the crude acid in a 50 mL Erlenmeyer flask and add 10 mL of ethanol.',
+    )
+    const charge = proposal.steps.find(({ operation }) => operation === 'charge')!
+    expect(charge.lines.map(({ id }) => id)).toEqual(['crude-acid'])
+    expect(proposal.lines.find(({ id }) => id === 'crude-acid')!.asks[0]!.choices[0]!.label).toBe(
+      'a material of our own, Crude acid',
+    )
+    expect(proposal.steps[1]!.parts).toEqual({ ethanol: 10 / 15 })
+  })
   it('a table of a spreadsheet becomes lines, and the text names them without an amount', () => {
     const { lines } = plan('Substance,Amount\naniline,4.0 mL\n"acetic anhydride",5.0 mL\n')
     expect(lines.map(({ id }) => id)).toEqual(expect.arrayContaining(['aniline', 'acetic-anhydride']))

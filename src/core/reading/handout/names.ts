@@ -22,6 +22,8 @@ export interface Named extends Span {
   /** More than one where the text does not tell them apart. */
   of: readonly Substance[]
   strength?: 'saturated'
+  /** No record is called so, but a table or list of the text is where it stands with an amount. */
+  listed?: true
 }
 
 interface Entry {
@@ -150,4 +152,17 @@ function isPartOfAnother(plain: string, { from, to }: Span): boolean {
   const after = plain.slice(to, to + 40)
   if (/^-\p{L}/u.test(after) && !/^-(?:water|free|toluene|dried)/i.test(after)) return true
   return cation.test(said) && restOfSalt.test(after)
+}
+
+/** Where the text speaks again of what only its own table or list names: `the crude acid`. */
+export function namedAgain(plain: string, listed: readonly (Span & { written: string })[], names: readonly Named[]): Named[] {
+  const literal = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
+  return listed
+    .filter(({ written }) => written.length > 3)
+    .flatMap(({ written, from, to }) =>
+      [...plain.matchAll(new RegExp(`(?<![\\p{L}\\d])${literal(written)}(?![\\p{L}\\d])`, 'giu'))]
+        .map((match): Named => ({ from: match.index, to: match.index + match[0].length, of: [], listed: true }))
+        .filter((again) => again.from >= to || again.to <= from),
+    )
+    .filter((again) => !names.some((name) => name.from < again.to && again.from < name.to))
 }

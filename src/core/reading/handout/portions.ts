@@ -9,6 +9,8 @@ export interface Portion extends Span {
   of: readonly Substance[]
   /** Its name as it is written. */
   written: string
+  /** Named in a table or list of the text, and known by that alone. */
+  listed?: true
   /** What is measured out; absent where the text only names it. */
   measure?: Figure
   /** Other figures of the same amount: moles, equivalents, a second measure. */
@@ -147,6 +149,7 @@ function portionOf(scene: Scene, name: Named, after: number): Portion {
     to: follow.to,
     of: name.of,
     written: plain.slice(name.from, name.to),
+    ...(name.listed ? { listed: true as const } : {}),
     besides: all.filter((each) => each !== measure && !isStrength(each)),
     ...(measure ? { measure } : {}),
     ...(strength ? { strength } : {}),

@@ -1,6 +1,6 @@
 import { clausesOf } from './clauses'
 import { figuresIn, type Figure } from './figures'
-import { namesIn, nameTable, type Lexicon, type Named } from './names'
+import { namedAgain, namesIn, nameTable, type Lexicon, type Named } from './names'
 import { portionsIn, type Portion } from './portions'
 import { sayingsIn, type Saying } from './sayings'
 import { sentencesIn, type Sentence } from './sentences'
@@ -96,7 +96,7 @@ export function readText(text: string, lexicon: Lexicon, table = nameTable(lexic
   const body = sentences.filter((sentence) => !headings.includes(sentence))
   const sayings = body.flatMap((sentence) => sayingsIn(plain, sentence, figures, names))
   const free = figures.filter((figure) => !sayings.some((saying) => overlap(saying, figure)))
-  const seenOf = (sentence: Sentence): Seen[] => {
+  const seenOf = (sentence: Sentence, names: readonly Named[]): Seen[] => {
     const here = free.filter((figure) => within(figure, sentence))
     const portions = portionsIn({ plain, figures: here, names: names.filter((name) => within(name, sentence)) })
     const vessels = vesselsIn(plain, here)
@@ -110,15 +110,23 @@ export function readText(text: string, lexicon: Lexicon, table = nameTable(lexic
   }
   // A heading names what is made and is no deed, unless the text goes on in the same line.
   const spoken = body.filter((sentence) => sentence !== title)
-  const all = spoken.map((sentence) => ({ sentence, seen: seenOf(sentence) }))
+  const all = spoken.map((sentence) => ({ sentence, seen: seenOf(sentence, names) }))
   // Amounts in a row without a deed are a list of what is needed.
   const listed = all.filter(({ sentence, seen }) => {
     const measured = seen.flatMap(({ portions }) => portions).filter(({ measure }) => measure)
-    const alone = /^[^.]{3,60}$/.test(plain.slice(sentence.from, sentence.to)) && measured.length === 1
+    const alone = sentence.to - sentence.from < 60 && plain[sentence.to - 1] !== '.' && measured.length === 1
     return seen.every(({ verb }) => !verb) && (measured.length > 1 || alone)
   })
-  const seen = all.filter((each) => !listed.includes(each)).flatMap((each) => each.seen)
   const inLists = listed.flatMap((each) => each.seen.flatMap(({ portions }) => portions.filter(({ measure }) => measure)))
+  const again = namedAgain(
+    plain,
+    [...rows.map(({ portion }) => portion), ...inLists].filter(({ of }) => of.length === 0),
+    names,
+  )
+  const known = [...names, ...again].sort((a, b) => a.from - b.from)
+  const seen = all
+    .filter((each) => !listed.includes(each))
+    .flatMap((each) => (again.some((name) => within(name, each.sentence)) ? seenOf(each.sentence, known) : each.seen))
   const taken = new Set(
     [...seen.flatMap(({ portions }) => portions), ...rows.map(({ portion }) => portion)].flatMap(({ measure, of }) =>
       measure && of[0] ? [of[0].id] : [],

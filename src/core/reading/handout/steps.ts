@@ -37,6 +37,8 @@ const warmerC = 20
 
 const times = (seen: Seen) => seen.figures.filter(({ kind }) => kind === 'time')
 const degrees = (seen: Seen) => seen.figures.filter(({ kind }) => kind === 'temperature')
+/** Something that a record or the text's own table knows. */
+const isNamed = ({ of, listed }: Portion) => of.length > 0 || listed === true
 const measured = (seen: Seen) => seen.portions.filter(({ measure }) => measure)
 
 const field = (key: string, value: number | string, at: Span, inWords?: boolean): ReadField => ({
@@ -253,7 +255,7 @@ const put: Reader = (seen, place) => {
     last.vessel ??= vessel
     return stay(last, seen)
   }
-  const named = seen.portions.filter(({ of }) => of.length > 0)
+  const named = seen.portions.filter(isNamed)
   if (/transfer|tip|empt/i.test(seen.text) && named.length === 0)
     return /\b(?:contents|mixture|solution|reaction|liquid|funnel|beaker)\b/i.test(seen.text) || seen.vessels.length > 0
       ? [step('pour', seen, [])]
@@ -264,7 +266,7 @@ const put: Reader = (seen, place) => {
 const adding: Reader = (seen, place) => {
   if (/^\W*(?:then\s+)?combine/i.test(seen.text) && measured(seen).length === 0) return []
   const taken = seen.portions.filter(({ measure }) => measure)
-  const named = taken.length > 0 ? taken : seen.portions.filter(({ of }) => of.length > 0)
+  const named = taken.length > 0 ? taken : seen.portions.filter(isNamed)
   const slow = slowly.test(seen.text) || addFields(seen).length > 0
   if (slow) return [step('add', seen, named)]
   if (named.length > 0) return charges(seen, named)
@@ -341,14 +343,14 @@ const washing: Reader = (seen, place) => {
 
 const weighing: Reader = (seen) => {
   const taken = measured(seen)
-  const named = seen.portions.filter(({ of }) => of.length > 0)
+  const named = seen.portions.filter(isNamed)
   if (taken.length > 0) return charges(seen, taken)
   return named.length > 0 && /\b(?:into|out)\b/i.test(seen.text) ? charges(seen, named) : [step('weigh', seen, [])]
 }
 
 const dissolving: Reader = (seen) => {
   const taken = measured(seen)
-  const named = seen.portions.filter(({ measure, of }) => !measure && of.length > 0)
+  const named = seen.portions.filter((portion) => !portion.measure && isNamed(portion))
   const { vessel, ...last } = step('dissolve', seen, named)
   const before = charges(seen, taken)
   return before.length > 0 ? [...before, last] : [{ ...last, ...(vessel ? { vessel } : {}) }]
@@ -372,7 +374,7 @@ const pouring: Reader = (seen) => {
       from < target.from ||
       /\b(?:flask|vial|tube)\b/i.test(seen.text.slice(target.from - seen.from, from - seen.from)),
   )
-  const named = seen.portions.filter(({ of, from }) => of.length > 0 && target !== undefined && from < target.from)
+  const named = seen.portions.filter((portion) => isNamed(portion) && target !== undefined && portion.from < target.from)
   if (taken.length === 0 && named.length > 0 && seen.vessels.length > 0) return charges(seen, named)
   return taken.length > 0 && outOf.length === taken.length ? charges(seen, taken) : [step('pour', seen, taken)]
 }
