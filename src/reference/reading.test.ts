@@ -106,3 +106,49 @@ it('reads two pages in under 300 ms', () => {
   readText(pages, lexicon, table)
   expect(performance.now() - before).toBeLessThan(300)
 })
+
+/** The same words as other people would have typed them. */
+const otherwise: readonly (readonly [string, (text: string) => string])[] = [
+  ...[62, 90].map(
+    (width) =>
+      [
+        `in lines of ${width} letters`,
+        (text: string) =>
+          text
+            .split('\n')
+            .map((line) =>
+              /[\t|]/.test(line) ? line : line.replace(new RegExp(`(.{1,${width}})(?:\\s+|$)`, 'g'), '$1\n').trimEnd(),
+            )
+            .join('\n'),
+      ] as const,
+  ),
+  [
+    'with decimal commas, units close to their figures and the other spelling',
+    (text) =>
+      text
+        .replace(/(\d) (mL|ml)\b/g, '$1ml')
+        .replace(/°C/g, '° C')
+        .replace(/sulfur/g, 'sulphur')
+        .replace(/(\d)\.(\d)(?= ?(?:ml|g|mL))/g, '$1,$2'),
+  ],
+  [
+    'with units in full',
+    (text) =>
+      text
+        .replace(/ min\b/g, ' minutes')
+        .replace(/ mL\b/g, ' millilitres')
+        .replace(/ g\b/g, ' grams')
+        .replace(/(\d) h\b/g, '$1 hours'),
+  ],
+]
+
+test.each(otherwise)('%s nothing is read otherwise', (_, written) => {
+  for (const { file, text } of cases) {
+    const truth = truthOf(readFileSync(path.join(folder, file), 'utf8').split('=====\n')[1]!)
+    const said = accountOf(readText(written(text), lexicon, table))
+    for (const part of ['amounts', 'conditions'] as const) {
+      const { missed, wrong } = compare(said[part], truth[part])
+      expect([file, missed, wrong]).toEqual([file, [], []])
+    }
+  }
+})

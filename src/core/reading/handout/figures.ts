@@ -63,7 +63,7 @@ const unitPatterns: readonly UnitPattern[] = [
   u('mol percent', '%', String.raw`mol\s?%`),
   u('amount', 'mol', 'moles?|mol'),
   u('volume', 'µL', String.raw`µ[Ll]|microlit(?:re|er)s?`),
-  u('volume', 'mL', String.raw`m[Ll]|cm\^?3|c\.?c\.?(?![a-z])|millilit(?:re|er)s?`),
+  u('volume', 'mL', String.raw`m[Ll]s?|cm\^?3|c\.?c\.?(?![a-z])|millilit(?:re|er)s?`),
   u('volume', 'L', String.raw`dm\^?3|[Ll]|lit(?:re|er)s?`),
   u('pressure', 'mmHg', String.raw`mm\s?Hg|torr`),
   u('pressure', 'mmHg', 'mbar|hPa', 0.750062),
@@ -87,7 +87,7 @@ const unitSource = unitPatterns.map(({ pattern }, index) => `(?<u${index}>(?:${p
 /** `3 x`, `two portions of`, `two 5-mL portions`: what comes before or after so many of the same. */
 const figure = new RegExp(
   String.raw`(?:(?<bound>${below}|${above})\s+)?(?<about>${about})?` +
-    String.raw`(?:(?<times>${number})\s?(?:x|\*|times|portions of|lots of|parts of|aliquots of|portions each of)\s?|(?<lots>${number})\s(?=${numberDigits}[\s-]?(?:m[Ll]|cm3?|g)[\s-]))?` +
+    String.raw`(?:(?<times>${number})\s?(?:x|\*|times|portions of|lots of|parts of|aliquots of|portions each of)\s?|(?<lots>${number})\s(?=${numberDigits}[\s-]?(?:m[Ll]|cm3?|g|millilit(?:re|er)s?)[\s-]))?` +
     String.raw`(?<sign>-(?=\d))?(?<low>${number})(?:\s?(?:-|to|±)\s?(?<high>${number}))?[\s-]?(?:${unitSource})(?![A-Za-zµ°])`,
   'gi',
 )

@@ -4,7 +4,7 @@ import { namedAgain, namesIn, nameTable, type Lexicon, type Named } from './name
 import { portionsIn, type Portion } from './portions'
 import { sayingsIn, type Saying } from './sayings'
 import { sentencesIn, type Sentence } from './sentences'
-import { overlap, plainSigns, within, type Span } from './span'
+import { overlap, plainSigns, unwrapped, within, type Span } from './span'
 import type { ReadStep } from './step'
 import { stepsOf, type Seen } from './steps'
 import { tablesIn } from './table'
@@ -81,7 +81,7 @@ const isWarning =
 
 /** Reads a procedure: what it takes, what is done, and what it says of the outcome. Nothing is decided that the text does not say. */
 export function readText(text: string, lexicon: Lexicon, table = nameTable(lexicon)): TextRead {
-  const plain = plainSigns(text)
+  const plain = unwrapped(plainSigns(text))
   const figures = figuresIn(plain)
   const names = namesIn(plain, table)
   const { rows, places } = tablesIn(plain, names)

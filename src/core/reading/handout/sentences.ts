@@ -25,7 +25,7 @@ function endsIn(line: string): number[] {
 
 /** `for 15 min. Pour`: a unit before the stop, and a capital behind it, end a sentence. */
 const endsByUnit = (before: string, next: string) =>
-  /\d\s?(?:min|mins|hr|hrs|h|sec|g|wt|vol|deg)$/i.test(before) && /^[A-Z]/.test(next)
+  /(?:\d\s?|°\s?)(?:C|min|mins|hr|hrs|h|sec|g|wt|vol|deg)$/i.test(before) && /^[A-Z]/.test(next)
 
 /** The sentences of a text; lines that are wrapped in the middle of one are one. */
 export function sentencesIn(plain: string): Sentence[] {

@@ -14,7 +14,7 @@ export interface Verb extends Span {
 const verbs: readonly [Deed, string][] = [
   [
     'reflux',
-    'reflux(?:ed|es|ing)?|(?:heat(?:ed)?|boil(?:ed)?|stir(?:red)?|hold|held|kept|keep|maintain(?:ed)?)\\b(?:[^.;,]{0,30}?)\\s(?:under|at|to)\\s(?:gentle\\s|a gentle\\s)?reflux',
+    'reflux(?:ed|es|ing)?|(?:heat(?:ed|ing)?|boil(?:ed|ing)?|stir(?:red)?|hold|held|kept|keep|maintain(?:ed)?)\\b(?:[^.;,]{0,30}?)\\s(?:under|at|to)\\s(?:gentle\\s|a gentle\\s)?reflux',
   ],
   ['crystallise', 're-?crystalli[sz](?:ed?|es|ation|ing)'],
   ['dispose', 'dispos(?:e|ed) of|discard(?:ed)?|throw away'],
@@ -92,6 +92,8 @@ function isDone(plain: string, sentence: Span, from: number, said: string): bool
   const before = plain.slice(Math.max(0, from - 40), from)
   const after = plain.slice(from + said.length, from + said.length + 24)
   if (helper.test(before)) return !/^dry$/i.test(said)
+  // `we heated`: whoever tells it.
+  if (/\b(?:we|I|you|they|one|students?|groups?)\s+(?:then\s+|now\s+|\w+ly\s+)?$/i.test(before)) return true
   const first = said.split(/\s/)[0]!
   // To put and to add are no nouns.
   if (noun.test(before) && !/^(?:dr(?:y|ied)|put|add|place|pour)$/i.test(first)) return false
