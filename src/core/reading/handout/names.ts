@@ -35,6 +35,8 @@ export interface NameTable {
   names: ReadonlyMap<string, Entry>
   formulas: ReadonlyMap<string, Entry>
   exact: ReadonlyMap<string, Entry>
+  /** How names begin: most words begin none, and need not be looked up. */
+  starts: ReadonlySet<string>
 }
 
 /** Atoms in one order, so that CH3OH and CH4O are the same. */
@@ -91,8 +93,11 @@ export function nameTable({ substances, shorthand }: Lexicon): NameTable {
     const key = map === exact ? written : spelt(written)
     map.set(key, { of: [found.substance], ...(strength ? { strength } : {}) })
   }
-  return { names, formulas, exact }
+  return { names, formulas, exact, starts: new Set([...names.keys()].map((name) => name.slice(0, beginning))) }
 }
+
+/** Letters that two names may have in common at their beginning. */
+const beginning = 3
 
 const wordChar = /[\p{L}\d]/u
 const longestName = 70
@@ -118,6 +123,9 @@ function formulaAt(plain: string, from: number, { formulas, exact }: NameTable):
 
 function nameAt(plain: string, from: number, table: NameTable): Named | undefined {
   const piece = plain.slice(from, from + longestName).split(/[\n\t|;:!?]|\.\s/)[0]!
+  // Twelve signs hold three letters of any name, whatever marks stand among them.
+  const start = spelt(piece.slice(0, 12)).slice(0, beginning)
+  if (start.length === beginning && !table.starts.has(start)) return undefined
   for (let length = piece.length; length > 1; length--) {
     if (wordChar.test(piece[length - 1]!) === false && !/[)\]]/.test(piece[length - 1]!)) continue
     if (wordChar.test(plain[from + length] ?? ' ')) continue
