@@ -115,6 +115,7 @@ export function anchorOf(measure: Figure | undefined): { anchor: Anchor | null; 
   if (!measure) return { anchor: null, asks: [] }
   const { kind, unit, decimals, low, high, times = 1 } = measure
   if (kind === 'equivalents') return { anchor: { of: 'ratio', ratio: high, decimals }, asks: [] }
+  if (kind === 'per gram') return { anchor: { of: 'per-gram', mLPerG: high, decimals }, asks: [] }
   if (kind === 'mol percent') return { anchor: { of: 'mol-percent', percent: high, decimals }, asks: [] }
   const of = kind === 'amount' ? 'amount' : kind === 'mass' ? 'mass' : 'volume'
   const anchor = (value: number, more = 0): Anchor => ({

@@ -42,7 +42,7 @@ export function clausesOf(plain: string, sentence: Sentence): Clause[] {
 /** `for 20 min at room temperature, then 10 min in ice`: the same deed twice, one after the other. */
 function inStages(plain: string, clause: Clause): Clause[] {
   const text = plain.slice(clause.from, clause.to)
-  const next = /(?:,| and)\s+(?:then|finally|afterwards)\s+(?=(?:for|in|at|on|to|until)\b|\d)/i.exec(text)
+  const next = /(?:,| and)\s+(?:then|finally|afterwards|followed by)\s+(?=(?:for|in|at|on|to|until)\b|\d)/i.exec(text)
   if (!next || !clause.verb || clause.verb.deed === 'wash' || clause.verb.deed === 'extract') return [clause]
   const at = clause.from + next.index
   return [{ ...clause, to: at }, ...inStages(plain, { ...clause, from: at + next[0].length })]

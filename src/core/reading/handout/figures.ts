@@ -16,6 +16,7 @@ export type FigureKind =
   | 'pH'
   | 'pressure'
   | 'molar mass'
+  | 'per gram'
   | 'density'
 
 /** A figure as the text has it: a range has two ends, others twice the same. */
@@ -39,7 +40,7 @@ export interface Figure extends Span {
 interface UnitPattern {
   kind: FigureKind
   pattern: string
-  unit: Unit | 'equiv' | 'drops' | 'mmHg' | 'g/mol' | ''
+  unit: Unit | 'equiv' | 'drops' | 'mL/g' | 'mmHg' | 'g/mol' | ''
   factor?: number
 }
 
@@ -54,6 +55,7 @@ const u = (kind: FigureKind, unit: UnitPattern['unit'], pattern: string, factor?
 const unitPatterns: readonly UnitPattern[] = [
   u('molar mass', 'g/mol', String.raw`g\s?\/\s?mol|g\smol-1`),
   u('density', 'g/mL', String.raw`g\s?\/\s?(?:m[Ll]|cm\^?3|cc)|g\s(?:m[Ll]|cm)-[13]`),
+  u('per gram', 'mL/g', String.raw`(?:m[Ll]|cm\^?3)\s?(?:\/|per)\s?g(?:ram)?`),
   u('mass', 'kg', 'kg'),
   u('mass', 'mg', 'mg|milligrams?'),
   u('mass', 'µg', 'µg'),
@@ -262,6 +264,10 @@ function counted(plain: string, each: Figure): Figure {
   return { ...each, times }
 }
 
+/** `one drop every two seconds`: how fast, and not how long. */
+const isRate = (plain: string, { kind, from }: Figure) =>
+  kind === 'time' && /\b(?:every|per|each)\s+$/i.test(plain.slice(0, from))
+
 /** Every figure of the text, in its order. */
 export function figuresIn(plain: string): Figure[] {
   const found: Figure[] = []
@@ -276,7 +282,7 @@ export function figuresIn(plain: string): Figure[] {
     (each) => !found.some((other) => each.from < other.to && other.from < each.to),
   )
   const all = [...found, ...words, ...acidities(plain)].sort((a, b) => a.from - b.from || b.to - a.to)
-  const alone = all.filter((each, index) => !all.slice(0, index).some((other) => other.to > each.from))
+  const alone = all.filter((each, index) => !isRate(plain, each) && !all.slice(0, index).some((other) => other.to > each.from))
   return joined(plain, alone).map((each) => counted(plain, each))
 }
 

@@ -31,7 +31,7 @@ const tail = '(?:\\s(?:aqueous|solution|reagent|turnings|dust|powder|pellets|chi
 const bracketBehind = new RegExp(`^${tail}\\s?\\(([^()]*(?:\\([^()]*\\)[^()]*)*)\\)`, 'i')
 
 /** What can say how much of something is taken; moles and ratios where nothing is weighed or measured. */
-export const measures: readonly FigureKind[] = ['mass', 'volume', 'drops', 'amount', 'equivalents', 'mol percent']
+export const measures: readonly FigureKind[] = ['mass', 'volume', 'per gram', 'drops', 'amount', 'equivalents', 'mol percent']
 const sidewise: readonly FigureKind[] = [
   ...([
     'mass',
@@ -43,6 +43,7 @@ const sidewise: readonly FigureKind[] = [
     'strength',
     'percent',
     'density',
+    'per gram',
     'molar mass',
   ] as const),
 ]
@@ -95,7 +96,7 @@ function behind({ plain, figures, names }: Scene, name: Named): { figures: Figur
   }
   // `hydrochloric acid, 2 M` and `aniline: 4.0 mL` with nothing else about it.
   const next = figures.find(
-    (each) => each.from >= name.to && new RegExp(`^${tail}\\s?[,:]\\s?$`, 'i').test(plain.slice(name.to, each.from)),
+    (each) => each.from >= name.to && new RegExp(`^${tail}(?:\\s?[,:]\\s?|\\s)$`, 'i').test(plain.slice(name.to, each.from)),
   )
   if (next && (next.kind === 'strength' || isAlone(plain, next))) return { figures: [next], to: next.to }
   return late(plain, name, figures, names)
@@ -138,7 +139,7 @@ function portionOf(scene: Scene, name: Named, after: number): Portion {
     .filter((each) => measures.includes(each.kind))
     .sort((a, b) => measures.indexOf(a.kind) - measures.indexOf(b.kind))
   // The first measure is what is measured out; moles only where nothing else is said.
-  const measure = all.find((each) => each.kind === 'mass' || each.kind === 'volume') ?? ranked[0]
+  const measure = all.find((each) => each.kind === 'mass' || each.kind === 'volume' || each.kind === 'per gram') ?? ranked[0]
   const from = Math.min(name.from, ...lead.map((each) => each.from))
   const words = plain.slice(Math.min(from, Math.max(after, name.from - 40)), name.from)
   const own = plain.slice(lead[0]?.from ?? Math.max(after, name.from - 34), name.from)
@@ -182,9 +183,31 @@ function listedAt({ plain }: Scene, figure: Figure): Portion | undefined {
   return { from, to: figure.to, of: [], written, measure: figure, besides: [] }
 }
 
+const things =
+  /\b(?:solutions?|layers?|phases?|extracts?|crystals?|needles|plates|solids?|products?|residues?|yields?|weights?|mass|flasks?|funnels?|beakers?|bath|temperature|filtrates?|distillates?|theory|about|min|hours?|portions?|times?)$/i
+
+/** `Dried nutmeg (8.0 g)`: what stands before a bracket that begins with how much of it. */
+function bracketedAt({ plain, names }: Scene, figure: Figure): Portion | undefined {
+  if (
+    figure.times !== undefined ||
+    !/\($/.test(plain.slice(0, figure.from)) ||
+    !/^\s*[,;)]/.test(plain.slice(figure.to, figure.to + 3))
+  )
+    return undefined
+  const [, written] =
+    /((?:[\p{L}\d-]+\s)?[\p{L}][\p{L}\d-]+)\s\($/u.exec(plain.slice(Math.max(0, figure.from - 50), figure.from)) ?? []
+  if (written === undefined || things.test(written)) return undefined
+  const named = written.replace(/^(?:an?|the|of|with|and|in|dried|crude|some)\s/i, '')
+  const from = figure.from - 2 - named.length
+  if (named.length < 4 || names.some((name) => overlap(name, { from, to: figure.from }))) return undefined
+  return { from, to: figure.to + 1, of: [], written: named, measure: figure, besides: [] }
+}
+
 /** Amounts of what no record is called. */
 function unknownAt({ plain, names }: Scene, figure: Figure): Portion | undefined {
   if (figure.kind !== 'mass' && figure.kind !== 'volume') return undefined
+  const bracketed = bracketedAt({ plain, figures: [], names }, figure)
+  if (bracketed) return bracketed
   // `1.8 g (5.3 mmol) of X`: what stands in brackets says the same in other words.
   const [lead = ''] = /^\s?\([^()]*\)/.exec(plain.slice(figure.to, figure.to + 60)) ?? []
   const rest = plain.slice(figure.to + lead.length, figure.to + lead.length + 90)

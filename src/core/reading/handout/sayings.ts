@@ -14,8 +14,8 @@ export interface Saying extends Span {
   substance?: string
 }
 
-const melting = /(?:\bm\.?\s?p\.?(?![a-z])|melting[\s-](?:points?|ranges?)|\bmelts?\b)/gi
-const boiling = /(?:\bb\.?\s?p\.?(?![a-z])|boiling[\s-](?:points?|ranges?)|\bboils\b)/gi
+const melting = /(?:\bm\.?\s?pt?\.?(?![a-z])|melting[\s-](?:points?|ranges?)|\bmelts?\b)/gi
+const boiling = /(?:\bb\.?\s?pt?\.?(?![a-z])|boiling[\s-](?:points?|ranges?)|\bboils\b)/gi
 const literature = /\blit(?:erature)?\b/gi
 const outcome = /\b(?:yields?|theor(?:y|etical)|recovery|gave|to give|giving|affords?|afforded)\b/i
 

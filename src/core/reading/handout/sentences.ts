@@ -8,7 +8,7 @@ export interface Sentence extends Span {
 
 /** Short forms whose full stop ends no sentence. */
 const short =
-  /(?:^|[\s(])(?:ca|c|conc|dil|sat|satd|approx|aq|anhyd|abs|vol|wt|min|mins|hr|hrs|h|sec|temp|fig|no|nos|e\.g|i\.e|cf|lit|b\.p|m\.p|bp|mp|b|m|etc|vs|eq|equiv|dist|cryst|soln|r\.t|deg|st|dr|resp|incl|max|Na|ppt|w|v|quant|r\.b|p\.a|g|pet)$/i
+  /(?:^|[\s(])(?:ca|c|conc|dil|sat|satd|approx|aq|anhyd|abs|vol|wt|min|mins|hr|hrs|h|sec|temp|fig|no|nos|e\.g|i\.e|cf|lit|b\.p|m\.p|bp|mp|b|m|etc|vs|eq|equiv|dist|cryst|soln|r\.t|deg|st|dr|resp|incl|max|Na|ppt|w|v|quant|r\.b|p\.a|g|pet|pt|m\.pt|b\.pt|theor)$/i
 
 /** The places where a sentence ends within a line. */
 function endsIn(line: string): number[] {

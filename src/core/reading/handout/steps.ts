@@ -167,7 +167,10 @@ function untilOf(seen: Seen): Span | undefined {
   const until = found(seen, untilWhen)
   if (!until) return undefined
   const said = seen.text.slice(until.from - seen.from, until.to - seen.from)
-  return { from: until.from, to: until.from + said.split(/,?\s+(?:and (?:then|finally)|then|finally)\b|\s\(/)[0]!.length }
+  return {
+    from: until.from,
+    to: until.from + said.split(/,?\s+(?:and (?:then|finally)|then|finally)\b|\s\(/)[0]!.replace(/[\s,]+$/, '').length,
+  }
 }
 
 /** One step for each thing that is measured out; the first has the vessel, the last the sign that it is over. */
@@ -256,7 +259,7 @@ const put: Reader = (seen, place) => {
     return stay(last, seen)
   }
   const named = seen.portions.filter(isNamed)
-  if (/transfer|tip|empt/i.test(seen.text) && named.length === 0)
+  if (/transfer|tip|empt|plac\w+ in (?:a|the) [^.;,]*funnel/i.test(seen.text) && named.length === 0)
     return /\b(?:contents|mixture|solution|reaction|liquid|funnel|beaker)\b/i.test(seen.text) || seen.vessels.length > 0
       ? [step('pour', seen, [])]
       : []
@@ -264,7 +267,11 @@ const put: Reader = (seen, place) => {
 }
 
 const adding: Reader = (seen, place) => {
-  if (/^\W*(?:then\s+)?combine/i.test(seen.text) && measured(seen).length === 0) return []
+  if (
+    /^\W*(?:then\s+)?combine|(?:layers?|extracts?|washings|phases?)\b.*\bcombined\b/i.test(seen.text) &&
+    measured(seen).length === 0
+  )
+    return []
   const taken = seen.portions.filter(({ measure }) => measure)
   const named = taken.length > 0 ? taken : seen.portions.filter(isNamed)
   const slow = slowly.test(seen.text) || addFields(seen).length > 0
@@ -432,6 +439,11 @@ const readers: Readonly<Record<Deed, Reader>> = {
     /layer|washings|liquor|filtrate|forerun/i.test(seen.text) && !/waste|container/i.test(seen.text) && place.steps.length > 0
       ? stay(place.steps.at(-1)!, seen)
       : [step('dispose', seen, [])],
+  // Refluxed with something it is put in first.
+  reflux: (seen) => [
+    ...charges(seen, measured(seen)),
+    step('reflux', measured(seen).length > 0 ? { ...seen, vessels: [] } : seen, []),
+  ],
   evaporate: evaporating,
   cool: (seen) => [
     ...charges(seen, measured(seen)),
@@ -440,7 +452,6 @@ const readers: Readonly<Record<Deed, Reader>> = {
   ...(Object.fromEntries(
     (
       [
-        'reflux',
         'distil',
         'decant',
         'titrate',
@@ -463,7 +474,6 @@ const readers: Readonly<Record<Deed, Reader>> = {
       ] as const
     ).map((key) => [key, plain(key)] as const),
   ) as Record<
-    | 'reflux'
     | 'distil'
     | 'decant'
     | 'titrate'

@@ -106,6 +106,8 @@ export function tablesIn(plain: string, names: readonly Named[]): { rows: Row[];
       places.push(line)
       continue
     }
+    // Semicolons part a table only below its head; else they part the things of a list.
+    if (separator.source === ';' && !head && !isHead(cells)) continue
     if (isHead(cells)) {
       head = cells
       places.push(line)

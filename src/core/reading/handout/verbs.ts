@@ -83,7 +83,7 @@ const helper =
   /\b(?:is|are|was|were|be|been|being)\s+(?:then\s+|now\s+|first\s+|finally\s+|slowly\s+|carefully\s+|cautiously\s+|\w+ly\s+)?$/i
 /** What makes a noun or an adjective of the word behind it. */
 const noun =
-  /(?:\b(?:the|a|an|of|with|no|under|by|through|hot|cold|gentle|its|this|that|for|each|after each|first|second|last|to be|further|in|at|has|have|had|must be|should be|perfectly|until|till|clean,|more|minimum of|anhydrous|crude|of the|for the)|\()\s*$/i
+  /(?:\b(?:the|a|an|of|with|no|under|by|through|fluted|folded|pleated|sintered|hot|cold|gentle|its|this|that|for|each|after each|first|second|last|to be|further|in|at|has|have|had|must be|should be|perfectly|until|till|clean,|more|minimum of|anhydrous|crude|of the|for the)|\()\s*$/i
 const adjectives =
   /^(?:dried|filtered|distilled|heated|cooled|combined|washed|dry|evaporated|isolated|collected|mixed|boiled|concentrated)\s+(?=[a-z])/i
 const past = /(?:ed|ied|en|held|kept|brought|put|left|sent|stood|made up to)$/i
@@ -95,6 +95,7 @@ function isDone(plain: string, sentence: Span, from: number, said: string): bool
   // `we heated`: whoever tells it.
   if (/\b(?:we|I|you|they|one|students?|groups?)\s+(?:then\s+|now\s+|\w+ly\s+)?$/i.test(before)) return true
   const first = said.split(/\s/)[0]!
+  if (/^refluxing/i.test(first)) return true
   // To put and to add are no nouns.
   if (noun.test(before) && !/^(?:dr(?:y|ied)|put|add|place|pour)$/i.test(first)) return false
   if (/^(?:cooling|washing|rinsing)/i.test(first)) return /(?:^|after |on |,\s*(?:and )?|\bby )$/i.test(before)
@@ -106,9 +107,6 @@ function isDone(plain: string, sentence: Span, from: number, said: string): bool
       )
     )
   if (/^(?:press|suck|air|oven)/i.test(first)) return true
-  // `the combined layers`, `cooled solution`: no deed.
-  if (/ed$/i.test(first) && adjectives.test(plain.slice(from)) && !/(?:,|\band|\bthen|\bfinally)\s+(?:\w+ly\s+)?$/i.test(before))
-    return false
   if (
     past.test(first) &&
     /\b(?:is|are|was|were)\b/i.test(plain.slice(sentence.from, from)) &&
@@ -116,6 +114,9 @@ function isDone(plain: string, sentence: Span, from: number, said: string): bool
     /\b(?:the|and the)\s[\w-]+(?:\s[\w-]+)?\s$/i.test(before)
   )
     return true
+  // `the combined layers`, `cooled solution`: no deed.
+  if (/ed$/i.test(first) && adjectives.test(plain.slice(from)) && !/(?:,|\band|\bthen|\bfinally)\s+(?:\w+ly\s+)?$/i.test(before))
+    return false
   if (past.test(first) && /^put$|^set$/i.test(first) === false)
     return (
       /(?:,|\band|\bthen|\bfinally|\bafterwards|\bbut)\s+(?:\w+ly\s+|again\s+)?$/i.test(before) ||
