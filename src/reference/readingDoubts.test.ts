@@ -30,6 +30,7 @@ describe('what the text gets wrong', () => {
     ],
     ['a window around it', ester('Distil and collect at 137-143 °C.'), 'The window misses the boiling point.', false],
     ['a window that ends 2 K below', ester('Distil and collect at 130-140 °C.'), 'The window misses the boiling point.', false],
+    ['water of a bath', ester('Remove the rest on a water bath, b.p. 142 °C.'), 'Another boiling point is on record.', false],
     ['another boiling point', ester('B.p. 160 °C.'), 'Another boiling point is on record.', true],
     ['its boiling point', ester('B.p. 142 °C.'), 'Another boiling point is on record.', false],
     ['two times', ester('Then stir for 10 min (for 20 min in winter).'), 'Two times for the same thing.', true],

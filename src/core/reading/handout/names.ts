@@ -158,6 +158,8 @@ export function namesIn(plain: string, table: NameTable): Named[] {
 function isPartOfAnother(plain: string, { from, to }: Span): boolean {
   const said = plain.slice(from, to)
   const after = plain.slice(to, to + 40)
+  // `water bath`, `ice-water bath`: apparatus, and no substance that is taken.
+  if (/^[\s-](?:water[\s-])?(?:bath|condenser|pump|jacket|aspirator)s?\b/i.test(after)) return true
   if (/^-\p{L}/u.test(after) && !/^-(?:water|free|toluene|dried)/i.test(after)) return true
   return cation.test(said) && restOfSalt.test(after)
 }

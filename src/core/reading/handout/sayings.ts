@@ -32,7 +32,9 @@ function literatureOf(plain: string, sentence: Sentence, figure: Figure, names: 
   // `the fraction that boils between`: what is collected, and no value of the literature.
   if (/\b(?:fraction|portion|distillate|collect\w*|material|liquid)\b[^.;]{0,30}\bboil(?:s|ing)\b[^.;]*$/i.test(before))
     return undefined
-  const named = names.filter((name) => name.from >= sentence.from && name.to <= figure.from).at(-1)
+  const named = names
+    .filter((name) => name.from >= sentence.from && name.to <= figure.from && !plain.slice(name.to, figure.from).includes(';'))
+    .at(-1)
   return {
     of,
     from: figure.from,
