@@ -200,6 +200,10 @@ describe('what was read follows as fields', () => {
     })
     expect(steps.find(({ kind }) => kind === 'hold')).toMatchObject({ holdMin: 15, work: { bath: 'a boiling-water bath' } })
   })
+  it('what stands between the verb and the reflux does not make an open heating of it', () => {
+    const { steps } = read('Acetanilide\n\nHeat 4.0 mL of aniline with 5.0 mL of acetic anhydride under reflux for 15 min.')
+    expect(steps.map(({ operation }) => operation)).toEqual(['assemble', 'charge', 'charge', 'reflux', 'dispose'])
+  })
   it('warnings become cautions, and what was not understood stays as words', () => {
     const { steps } = plan('Benzil\n\nAdd 4.0 g of benzoin. Caution: brown gas! The colour is that of old honey.')
     const charge = steps.find(({ kind }) => kind === 'charge')!

@@ -71,6 +71,8 @@ const heating: Reader = (seen, place) => {
   if (isCold(seen) && !/heat|warm|boil/i.test(seen.text)) return [step('cool', seen, [])]
   if (place.condenser && /boil/i.test(seen.text) && degrees(seen).length === 0 && times(seen).length > 0)
     return [step('reflux', seen, [])]
+  // What is heated may stand between the verb and how: `heat 4.0 mL of aniline with … under reflux`.
+  if (/\b(?:under|at|to)\s(?:gentle\s|a gentle\s)?reflux\b/i.test(seen.text)) return readers.reflux(seen, place)
   const taken = measured(seen)
   return [...charges(seen, taken), step('heat', { ...seen, vessels: taken.length > 0 ? [] : seen.vessels }, [])]
 }
