@@ -5,6 +5,11 @@ import { existsSync } from 'node:fs'
 const needs = {
   database: { file: '/usr/sbin/mariadbd', packages: ['mariadb-server-core', 'mariadb-client-core'] },
   backup: { file: '/usr/bin/mariadb-dump', packages: ['mariadb-client'] },
+  // Its scripts that bring a node up to date come with the server's own package, whose service must not start by itself.
+  cluster: {
+    file: '/usr/lib/galera/libgalera_smm.so',
+    packages: ['galera-4', 'mariadb-server', 'mariadb-backup', 'lsof', 'socat', 'gawk', 'psmisc', 'rsync'],
+  },
   browser: { file: '/usr/bin/chromium-headless-shell', packages: ['chromium-headless-shell'] },
 } as const
 

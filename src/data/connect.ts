@@ -1,4 +1,7 @@
-import { QueryTypes, Sequelize } from 'sequelize'
+import { QueryTypes, Sequelize, type QueryOptions, type Transaction } from 'sequelize'
+import { addressesOf } from './addresses'
+import { troubleOf, UnknownOutcome, untilDone } from './again'
+import { changesOver, standsAt } from './changeOver'
 import { defineModels } from './models'
 
 let kept: Sequelize | undefined
@@ -31,18 +34,72 @@ export async function databaseVersion(): Promise<string> {
   return found!.version
 }
 
-/** A connection of its own, for migrations, seeding and tests; close it when done. */
+/**
+ * A connection of its own, for migrations, seeding and tests; close it when done. Its address may name several servers of a cluster: it speaks to the first that answers, and changes over by itself.
+ * What is asked outside a transaction is asked again where another writer was first; where a server went away, only what changes nothing.
+ */
 export function connectTo(url: string, connections = 4): Sequelize {
-  const sequelize = new Sequelize(url, {
+  const { urls, hosts } = addressesOf(url)
+  const several = hosts.length > 1
+  const sequelize = new Sequelize(urls[0]!, {
     dialect: 'mariadb',
     logging: false,
     timezone: '+00:00',
-    // Benches that write their first entries side by side must not lock the gap between them; nothing here reads twice in one transaction.
-    // A process that is busy for a moment still makes its connection.
-    dialectOptions: { connectTimeout: 10_000, initSql: ['SET SESSION TRANSACTION ISOLATION LEVEL READ COMMITTED'] },
-    pool: { max: connections, min: 0, idle: 10_000, acquire: 20_000 },
+    dialectOptions: {
+      // A process that is busy for a moment still makes its connection.
+      connectTimeout: several ? 3000 : 10_000,
+      // A server that no longer answers must not hold what was asked for ever; longer than anything here takes.
+      ...(several ? { socketTimeout: 30_000 } : {}),
+      // Benches that write their first entries side by side must not lock the gap between them; nothing here reads twice in one transaction.
+      // At a cluster, what was written at one server is seen by whoever asks another afterwards.
+      initSql: `SET SESSION tx_isolation = 'READ-COMMITTED'${several ? ', wsrep_sync_wait = 7' : ''}`,
+    },
+    pool: { max: connections, min: 0, idle: 10_000, acquire: 20_000, ...(several ? { validate: standsAt } : {}) },
     define: { underscored: true, freezeTableName: true, timestamps: false },
   })
+  if (several) changesOver(sequelize, hosts)
+  patience.set(sequelize, several ? clusterPatienceMs : 0)
+  const ask = sequelize.query.bind(sequelize) as (sql: unknown, options?: QueryOptions) => Promise<unknown>
+  const again = (sql: unknown, options?: QueryOptions) =>
+    options?.transaction
+      ? ask(sql, options)
+      : untilDone(() => ask(sql, options), options?.type === QueryTypes.SELECT, patienceOf(sequelize))
+  sequelize.query = again as typeof sequelize.query
   defineModels(sequelize)
   return sequelize
+}
+
+/** How long a cluster is waited for that sorts itself out after one of its servers went away; its own time-outs are shorter. */
+const clusterPatienceMs = 12_000
+const patience = new WeakMap<Sequelize, number>()
+const patienceOf = (sequelize: Sequelize) => patience.get(sequelize) ?? 0
+
+/**
+ * Does something in one transaction, again from its beginning where another writer was first, or where the server went away before it was asked to keep it.
+ * @param repeats true where it may be done twice: what it writes has ids of its own
+ * @throws UnknownOutcome where the server went away while it was keeping it
+ */
+export function transacted<T>(
+  work: (transaction: Transaction) => Promise<T>,
+  { repeats = false }: { repeats?: boolean } = {},
+): Promise<T> {
+  const sequelize = database()
+  return untilDone(
+    async () => {
+      let worked = false
+      try {
+        return await sequelize.transaction(async (transaction) => {
+          const result = await work(transaction)
+          worked = true
+          return result
+        })
+      } catch (error) {
+        if (worked && !repeats && troubleOf(error) === 'lost')
+          throw new UnknownOutcome('The database went away while it was keeping this: look whether it stands there.')
+        throw error
+      }
+    },
+    true,
+    patienceOf(sequelize),
+  )
 }

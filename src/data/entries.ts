@@ -4,7 +4,7 @@ import type { Entry, EntryKind } from '@/core/run/entry'
 import { noteAppended } from './appended'
 import { putBack, setAside, writeBeside } from './beside'
 import { chained, nothingBefore, type Link } from './chain'
-import { database } from './connect'
+import { database, transacted } from './connect'
 import { EntryRow, Run } from './models'
 import { withNames } from './writers'
 
@@ -36,8 +36,8 @@ export const mostEachMinute = 60
 export const mostEntries = 10_000
 
 /**
- * Adds entries to a run's log and returns them with their numbers. Sending the same id again changes nothing. The run's row is
- * locked while numbers are given, so a reader that has seen number n has seen all before it. What is named by a correction must stand in the same step, and the
+ * Adds entries to a run's log and returns them with their numbers. Sending the same id again changes nothing. The run's row
+ * changes while numbers are given, so that one after the other gets them, at every server of a cluster, and a reader that has seen number n has seen all before it. What is named by a correction must stand in the same step, and the
  * pace at which the entries were written has a limit: both are conditions of the statement that gives the numbers.
  * @throws ForeignEntryError, UnknownEntryError, FloodError
  */
@@ -53,7 +53,7 @@ export async function appendEntries(run: string, entries: readonly Entry[], rece
 
 async function addAll(run: string, entries: readonly Entry[], received: Date): Promise<NumberedEntry[]> {
   if (new Set(entries.map(({ id }) => id)).size < entries.length) return addUnknown(run, entries, received)
-  return database().transaction(async (transaction) => {
+  const add = async (transaction: Transaction) => {
     const last = await takeNumbers(run, entries, transaction)
     const parted = entries.map((entry) => setAside(entry))
     const seqOf = (index: number) => last - entries.length + index + 1
@@ -63,9 +63,12 @@ async function addAll(run: string, entries: readonly Entry[], received: Date): P
       parted.flatMap(({ beside }) => beside),
       transaction,
     )
-    transaction.afterCommit(() => noteAppended(run, entries.length))
     return entries.map((entry, index) => fromRow(rowOf(run, entry, seqOf(index), received)))
-  })
+  }
+  // Entries have ids of their own: what was kept although nobody heard of it is found the next time.
+  const added = await transacted(add, { repeats: true })
+  noteAppended(run, entries.length)
+  return added
 }
 
 async function addUnknown(run: string, entries: readonly Entry[], received: Date): Promise<NumberedEntry[]> {
@@ -149,7 +152,7 @@ export async function lastNumbers(runs: readonly string[]): Promise<Record<strin
   return Object.fromEntries(rows.map((row) => [row.id, row.lastSeq]))
 }
 
-/** The hash that an entry follows. Numbers are given under the lock of the run's row, so the entry before stands already. */
+/** The hash that an entry follows. Numbers are given by a change of the run's row, so the entry before stands already. */
 async function hashBefore(run: string, seq: number, transaction: Transaction): Promise<string> {
   if (seq === 1) return nothingBefore
   const before = await EntryRow.findOne({ where: { run, seq: seq - 1 }, attributes: ['hash'], transaction, rejectOnEmpty: true })

@@ -14,6 +14,7 @@ import { afterTheDay } from './migrations/0010-after-the-day'
 import { filesOfGroups } from './migrations/0011-files-of-groups'
 import { chain } from './migrations/0012-chain'
 import { stores } from './migrations/0013-stores'
+import { moreMachines } from './migrations/0014-more-machines'
 
 const migrations: Record<MigrationName, (query: QueryInterface) => Promise<void>> = {
   '0001-people-and-plans': peopleAndPlans,
@@ -29,6 +30,7 @@ const migrations: Record<MigrationName, (query: QueryInterface) => Promise<void>
   '0011-files-of-groups': filesOfGroups,
   '0012-chain': chain,
   '0013-stores': stores,
+  '0014-more-machines': moreMachines,
 }
 
 /** What the application's own user may do with a table, where it is less than read, add, change and delete. */

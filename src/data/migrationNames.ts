@@ -15,6 +15,7 @@ export const migrationNames = [
   '0011-files-of-groups',
   '0012-chain',
   '0013-stores',
+  '0014-more-machines',
 ] as const
 
 export type MigrationName = (typeof migrationNames)[number]

@@ -2,7 +2,7 @@ import { ulid } from 'ulid'
 import { QueryTypes } from 'sequelize'
 import { strengthText } from '@/core/plan/lineName'
 import type { MoveKind } from '@/core/stores/stock'
-import { database } from '@/data/connect'
+import { database, transacted } from '@/data/connect'
 import { BottleMoveRow, BottleRow } from '@/data/models'
 import { formIn } from './formIn'
 import { Refusal } from './refusal'
@@ -38,7 +38,7 @@ export async function moveBottle(
         409,
         `Only ${before} ${unit} of ${bottle.substance} are left in this bottle by the book. Count it again if there is more.`,
       )
-    const done = await database().transaction(async (transaction) => {
+    const done = await transacted(async (transaction) => {
       const [changed] = await BottleRow.update(
         { leftValue: left, leftDecimals: Math.max(bottle.leftDecimals, decimalsOf(left)), changedAt: at, changedBy: person },
         { where: { id, leftValue: before }, transaction },

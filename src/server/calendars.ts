@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto'
 import { QueryTypes } from 'sequelize'
 import { calendarOf, type CalendarSession } from '@/core/format/calendar'
-import { database } from '@/data/connect'
+import { database, transacted } from '@/data/connect'
 import { Feed, User } from '@/data/models'
 import { hashOf } from './invitations'
 import { Refusal } from './refusal'
@@ -38,7 +38,7 @@ export async function calendarOfCourse(course: string, now = new Date()): Promis
 /** Makes the secret address of a person's calendar; an older one ends. */
 export async function newFeed(user: string): Promise<{ token: string }> {
   const token = randomBytes(24).toString('base64url')
-  await database().transaction(async (transaction) => {
+  await transacted(async (transaction) => {
     await Feed.destroy({ where: { user }, transaction })
     await Feed.create({ user, tokenHash: hashOf(token) }, { transaction })
   })

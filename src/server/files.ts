@@ -7,8 +7,9 @@ import { readTrace } from '@/core/traces/readTrace'
 import { mostPeaks, readPeakTable, withSaid, type SaidAnew, type TraceReading } from '@/core/traces/report'
 import { writeJcamp } from '@/core/traces/writeJcamp'
 import type { TraceKind } from '@/core/traces/trace'
-import { database } from '@/data/connect'
+import { transacted } from '@/data/connect'
 import { InstrumentFile, MarkRow, Run, User } from '@/data/models'
+import { takeTurn } from '@/data/turns'
 import type { Actor, Subject } from './rights'
 import { record } from './deeds'
 import { Refusal } from './refusal'
@@ -217,8 +218,9 @@ export async function describeFile(
   }
   const by = actor.kind === 'user' ? actor.name : 'the group'
   // Two may say something of one file at once: each adds to what stands then.
-  await database().transaction(async (transaction) => {
-    const now = await InstrumentFile.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE, rejectOnEmpty: true })
+  await transacted(async (transaction) => {
+    await takeTurn('instrument_file', id, transaction)
+    const now = await InstrumentFile.findByPk(id, { transaction, rejectOnEmpty: true })
     await now.update(
       {
         ...(run === undefined ? {} : { run }),

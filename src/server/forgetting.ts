@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize'
 import { encodeTime } from 'ulid'
 import type { Mark } from '@/core/marking/mark'
 import type { TraceReading } from '@/core/traces/report'
-import { database } from '@/data/connect'
+import { database, transacted } from '@/data/connect'
 import {
   Beside,
   CollegeRow,
@@ -56,7 +56,7 @@ export async function exportStudent(id: string) {
 /** Forgets students: their names go everywhere, and no figure and no entry changes. */
 export async function forget(ids: readonly string[]): Promise<void> {
   if (ids.length === 0) return
-  await database().transaction(async (transaction) => {
+  await transacted(async (transaction) => {
     const students = await Student.findAll({ where: { id: [...ids] }, transaction })
     const groups = await StudentGroup.findAll({
       where: { id: students.flatMap(({ studentGroup }) => studentGroup ?? []) },

@@ -2,7 +2,7 @@ import { createHash, randomBytes } from 'node:crypto'
 import { Op } from 'sequelize'
 import { ulid } from 'ulid'
 import type { Words } from '@/core/words/say'
-import { database } from '@/data/connect'
+import { transacted } from '@/data/connect'
 import { CollegeRow, Invitation, Membership, SignIn, User } from '@/data/models'
 import { record } from './deeds'
 import { hashPassword } from './password'
@@ -19,7 +19,7 @@ const newToken = () => randomBytes(24).toString('base64url')
 /** Makes a link for a person to choose a password with; an older one that was not used yet ends. @returns the secret part of its address, which is kept nowhere */
 export async function makeLink(user: string | null, by: string | null, now = new Date()): Promise<string> {
   const token = newToken()
-  await database().transaction(async (transaction) => {
+  await transacted(async (transaction) => {
     await Invitation.destroy({ where: { user, usedAt: null }, transaction })
     await Invitation.create(
       {
@@ -94,7 +94,7 @@ export async function begin(token: string, wanted: Beginning, from: string, now 
   const passwordHash = await hashPassword(wanted.password)
   await spend(open.id, now)
   const user = ulid(now.getTime())
-  await database().transaction(async (transaction) => {
+  await transacted(async (transaction) => {
     await CollegeRow.create(
       { id: ulid(), title: wanted.college, zone: wanted.zone, keepNamesMonths: 0, words: JSON.stringify(wanted.words) },
       { transaction },

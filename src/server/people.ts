@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize'
 import { ulid } from 'ulid'
 import type { Words } from '@/core/words/say'
-import { database } from '@/data/connect'
+import { database, transacted } from '@/data/connect'
 import { CollegeRow, Course, Deed, Membership, SignIn, User, type CourseRole } from '@/data/models'
 import { wordsFrom } from './collegeWords'
 import { belongsOnlyTo, makeLink } from './invitations'
@@ -194,7 +194,7 @@ export async function withdraw(user: string, now = new Date()): Promise<void> {
   if (person.administrator) await keepsAnAdministrator(user)
   const owns = await Membership.findAll({ where: { user, role: 'owner' } })
   for (const { course } of owns) await keepsAnOwner(course, user)
-  await database().transaction(async (transaction) => {
+  await transacted(async (transaction) => {
     await User.update(
       { withdrawnAt: now, passwordHash: '', pinHash: '', administrator: false },
       { where: { id: user }, transaction },
@@ -255,7 +255,7 @@ export async function makeCourse(
   const college = await CollegeRow.findOne({ rejectOnEmpty: true })
   const { id: user, isNew } = await personCalled(wanted.owner.name, wanted.owner.signIn.toLowerCase())
   const id = ulid()
-  await database().transaction(async (transaction) => {
+  await transacted(async (transaction) => {
     await Course.create(
       { id, title: wanted.title, term: wanted.term, college: college.title, zone: college.zone },
       { transaction },

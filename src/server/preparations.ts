@@ -3,8 +3,9 @@ import { ulid } from 'ulid'
 import { checkPlan, writePlanFile } from '@/core/format/planFile'
 import type { Plan } from '@/core/plan/plan'
 import { madeLine } from '@/core/edit/sequence'
-import { database } from '@/data/connect'
+import { transacted } from '@/data/connect'
 import { Draft, Preparation, Revision, User } from '@/data/models'
+import { takeTurn } from '@/data/turns'
 import { readDocument, UnreadableDocument } from './documents'
 import { Refusal } from './refusal'
 import { may, type Actor, type Subject } from './rights'
@@ -205,8 +206,8 @@ export type Saved = { id: string; number: number; version: number; savedAt: stri
  */
 export async function saveDraft(id: string, base: number, document: unknown, user: string, now = new Date()): Promise<Saved> {
   const plan = checkPlan(document)
-  return database().transaction(async (transaction) => {
-    const row = await Draft.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE })
+  return transacted(async (transaction) => {
+    const row = await Draft.findByPk(id, { transaction })
     if (!row) {
       if (!(await Revision.findByPk(id, { transaction, attributes: ['id'] })))
         throw new Refusal(409, 'This draft was discarded meanwhile. Your change can go into a new draft.', { gone: true })
@@ -216,9 +217,14 @@ export async function saveDraft(id: string, base: number, document: unknown, use
         { frozen: true },
       )
     }
-    if (row.version !== base)
-      throw new Refusal(409, 'This draft was changed in another window.', { theirs: await view(row).catch(() => undefined) })
-    await row.update({ ...documentColumns(plan), version: base + 1, savedAt: now, savedBy: user }, { transaction })
+    const [saved] = await Draft.update(
+      { ...documentColumns(plan), version: base + 1, savedAt: now, savedBy: user },
+      { where: { id, version: base }, transaction },
+    )
+    if (saved === 0) {
+      const theirs = await Draft.findByPk(id, { transaction, rejectOnEmpty: true })
+      throw new Refusal(409, 'This draft was changed in another window.', { theirs: await view(theirs).catch(() => undefined) })
+    }
     // Until something is published, the preparation is called what its draft is called.
     if (row.number === 1) await Preparation.update({ title: plan.title }, { where: { id: row.preparation }, transaction })
     return { id, number: row.number, version: base + 1, savedAt: now.toISOString() }
@@ -239,8 +245,8 @@ export async function startDraft(
   now = new Date(),
 ): Promise<Saved> {
   const plan = checkPlan(document)
-  return database().transaction(async (transaction) => {
-    await Preparation.findByPk(preparation, { transaction, lock: transaction.LOCK.UPDATE, rejectOnEmpty: true })
+  return transacted(async (transaction) => {
+    await takeTurn('preparation', preparation, transaction)
     const draft = await Draft.findOne({ where: { preparation }, transaction })
     const newest = await Revision.findOne({ where: { preparation }, order: [['number', 'DESC']], transaction })
     const theirs = draft ?? (newest && newest.id !== from ? newest : null)
@@ -255,8 +261,10 @@ export async function startDraft(
  * @throws Refusal 409
  */
 export async function publish(id: string, version: number, user: string, now = new Date()): Promise<Saved> {
-  return database().transaction(async (transaction) => {
-    const draft = await Draft.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE })
+  return transacted(async (transaction) => {
+    const known = await Draft.findByPk(id, { transaction, attributes: ['preparation'] })
+    if (known) await takeTurn('preparation', known.preparation, transaction)
+    const draft = known && (await Draft.findByPk(id, { transaction }))
     if (!draft) throw new Refusal(409, 'This revision is published already, or the draft was discarded.')
     if (draft.version !== version)
       throw new Refusal(409, 'This draft was changed in another window: look at it again before publishing.', {
@@ -275,7 +283,9 @@ export async function publish(id: string, version: number, user: string, now = n
       },
       { transaction },
     )
-    await draft.destroy({ transaction })
+    // A save of the same moment changes what is published here, and one of the two is refused.
+    if ((await Draft.destroy({ where: { id, version }, transaction })) === 0)
+      throw new Refusal(409, 'This draft was changed in another window: look at it again before publishing.')
     await Preparation.update({ title }, { where: { id: preparation }, transaction })
     return { id, number, version, savedAt: savedAt.toISOString() }
   })
@@ -283,11 +293,12 @@ export async function publish(id: string, version: number, user: string, now = n
 
 /** Discards a draft. A preparation of which nothing was published goes with it. @returns whether the preparation is still there @throws Refusal 409 */
 export async function discardDraft(id: string): Promise<{ preparation: string | null }> {
-  return database().transaction(async (transaction) => {
-    const draft = await Draft.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE, attributes: ['id', 'preparation'] })
-    if (!draft) throw new Refusal(409, 'What is published is not discarded: put the preparation away instead.')
-    const { preparation } = draft
-    await draft.destroy({ transaction })
+  return transacted(async (transaction) => {
+    const draft = await Draft.findByPk(id, { transaction, attributes: ['id', 'preparation'] })
+    const preparation = draft?.preparation ?? ''
+    await takeTurn('preparation', preparation, transaction)
+    if ((await Draft.destroy({ where: { id }, transaction })) === 0)
+      throw new Refusal(409, 'What is published is not discarded: put the preparation away instead.')
     if ((await Revision.count({ where: { preparation }, transaction })) > 0) return { preparation }
     await Preparation.destroy({ where: { id: preparation }, transaction })
     return { preparation: null }
@@ -316,7 +327,7 @@ export async function startPreparation(
   now = new Date(),
 ): Promise<{ id: string }> {
   const plan = checkPlan(document)
-  return database().transaction(async (transaction) => {
+  return transacted(async (transaction) => {
     const preparation = await Preparation.create({ id: ulid(), course, title: plan.title }, { transaction })
     await openDraft(preparation.id, 1, plan, user, now, transaction)
     return { id: preparation.id }

@@ -1,7 +1,7 @@
 import { Op, type Transaction } from 'sequelize'
 import { ulid } from 'ulid'
 import { days } from '@/core/plan/duration'
-import { database } from '@/data/connect'
+import { transacted } from '@/data/connect'
 import { Course, LabSession, Run, RunDay, Section, StudentGroup } from '@/data/models'
 import { newCode, newReadCode } from './codes'
 import { planOfRevision } from './documents'
@@ -64,7 +64,7 @@ export async function createSession(wanted: NewSession, now = new Date()): Promi
   const plan = await settable(wanted.revision, course.id)
   await refuseClashes(plan, { section: wanted.section, zone: course.zone, wanted: wanted.days }, now)
   const id = ulid()
-  await database().transaction(async (transaction) => {
+  await transacted(async (transaction) => {
     const common = { section: wanted.section, revision: wanted.revision }
     await LabSession.create({ id, ...common, ...moments(wanted.days[0]!) }, { transaction })
     const runs = await addRuns(id, wanted.section, wanted.groups, transaction)
@@ -122,7 +122,7 @@ export async function anotherDay(
   if (new Date(day.startsAt) < last)
     throw new Refusal(409, 'It begins before the last of its days has ended. Choose a later day.')
   await refuseClashes(null, { section: session.section, zone, wanted: [day] }, now)
-  const added = await database().transaction((transaction) =>
+  const added = await transacted((transaction) =>
     addDay({ first, section: session.section, revision: session.revision, day, beginsAtStep: null, runs }, transaction),
   )
   return { id: added }
@@ -186,7 +186,7 @@ export async function splitSession(
   // The benches that stay are of the same section: only the room may be taken.
   await refuseClashes(await planOfRevision(session.revision), { section: '', zone, wanted: [day] }, now)
   const added = ulid()
-  await database().transaction(async (transaction) => {
+  await transacted(async (transaction) => {
     await LabSession.create({ id: added, section: session.section, revision: session.revision, ...moments(day) }, { transaction })
     await Run.update({ session: added }, { where: { id: runs }, transaction })
   })
@@ -201,7 +201,7 @@ export async function addGroup(id: string, wanted: { group: string; scale: numbe
   if (session.endsAt < now) throw new Refusal(409, 'This session is over.')
   if (await Run.findOne({ where: { session: id, studentGroup: wanted.group } }))
     throw new Refusal(409, 'This group takes part already.')
-  await database().transaction(async (transaction) => {
+  await transacted(async (transaction) => {
     const [run] = await addRuns(id, session.section, [wanted], transaction)
     const later = await LabSession.findAll({ where: { goesOnFrom: id, cancelledAt: null }, transaction })
     await RunDay.bulkCreate(

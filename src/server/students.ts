@@ -1,8 +1,9 @@
 import { Op, QueryTypes, type Transaction } from 'sequelize'
 import { ulid } from 'ulid'
 import { mostGroups, type GroupNames } from '@/core/classroom/groupsText'
-import { database } from '@/data/connect'
+import { database, transacted } from '@/data/connect'
 import { LabSession, Run, RunStudent, Section, Student, StudentGroup } from '@/data/models'
+import { takeTurn } from '@/data/turns'
 import { Refusal } from './refusal'
 import type { Subject } from './rights'
 
@@ -73,7 +74,7 @@ export async function renameSection(id: string, name: string): Promise<void> {
 export async function removeSection(id: string): Promise<void> {
   if (await LabSession.findOne({ where: { section: id } }))
     throw new Refusal(409, 'Sessions were set for this section: it stays, with its results. Give it another name instead.')
-  await database().transaction(async (transaction) => {
+  await transacted(async (transaction) => {
     const groups = await StudentGroup.findAll({ where: { section: id }, transaction })
     await Student.destroy({ where: { studentGroup: groups.map((each) => each.id) }, transaction })
     await StudentGroup.destroy({ where: { section: id }, transaction })
@@ -94,9 +95,9 @@ export async function saveGroups(
 ): Promise<void> {
   if (wanted.length > mostGroups) throw new Refusal(400, `A section has ${mostGroups} groups at the most.`)
   if (new Set(wanted.map(({ bench }) => bench)).size < wanted.length) throw new Refusal(400, 'A bench was named twice.')
-  await database().transaction(async (transaction) => {
+  await transacted(async (transaction) => {
     const options = { transaction }
-    await Section.findByPk(section, { ...options, lock: transaction.LOCK.UPDATE })
+    await takeTurn('section', section, transaction)
     const groups = await StudentGroup.findAll({ where: { section, leftAt: null }, ...options })
     const students = await Student.findAll({ where: { studentGroup: groups.map(({ id }) => id) }, ...options })
     if (
@@ -206,7 +207,7 @@ export async function setAbsent(run: string, absent: readonly string[]): Promise
   const rows = await RunStudent.findAll({ where: { run } })
   if (absent.some((student) => rows.every((row) => row.student !== student)))
     throw new Refusal(400, 'Somebody was named who does not belong to this run.')
-  await database().transaction(async (transaction) => {
+  await transacted(async (transaction) => {
     for (const row of rows) await row.update({ absent: absent.includes(row.student) }, { transaction })
     await writeRunMembers(await Run.findAll({ where: { id: run }, transaction }), transaction)
   })

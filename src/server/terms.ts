@@ -1,5 +1,5 @@
 import { ulid } from 'ulid'
-import { database } from '@/data/connect'
+import { transacted } from '@/data/connect'
 import { BottleRow, Course, Draft, Membership, Preparation, Revision } from '@/data/models'
 import { Refusal } from './refusal'
 
@@ -23,7 +23,7 @@ export async function copyCourse(
     await BottleRow.findAll({ where: { course: from } }),
   ]
   const id = ulid(now.getTime())
-  await database().transaction(async (transaction) => {
+  await transacted(async (transaction) => {
     const { college, zone, lab, approval } = course
     await Course.create({ id, title, term, college, zone, lab, approval, copiedFrom: from }, { transaction })
     await Membership.create({ user: by, course: id, role: 'owner' }, { transaction })
