@@ -1,36 +1,26 @@
 import { mkdirSync } from 'node:fs'
-import { takeAppended } from '@/data/appended'
 import { database } from '@/data/connect'
-import { headsOf, signingKey, tidyBook, writeBook } from '@/data/heads'
+import { headsSince, signingKey, tidyBook, writeBook } from '@/data/heads'
 
 const everyMs = 60_000
 /** After a failure it is tried again soon: what is not signed yet is not covered. */
 const againMs = 3_000
 
 /**
- * Signs the heads of logs into the book in `folder`: at the start those that have come on since it was last written, then every minute and at the end those that this process has written to.
+ * Signs the heads of logs into the book in `folder`, at the start, every minute and at the end: of all runs that have come on since, whichever application wrote to them.
  */
 export function signEveryMinute(folder: string, failed: (error: unknown) => void): { end: () => Promise<void> } {
   mkdirSync(folder, { recursive: true, mode: 0o700 })
   const key = signingKey(folder)
-  let first = true
+  let known: Map<string, number> | undefined
   let busy = Promise.resolve()
   const sign = async () => {
-    const runs = takeAppended()
     try {
-      if (first) {
-        const known = new Map(tidyBook(folder).map(({ run, seq }) => [run, seq]))
-        const heads = await headsOf(database())
-        writeBook(
-          folder,
-          heads.filter(({ run, seq }) => seq > (known.get(run) ?? 0)),
-          key,
-        )
-        first = false
-      } else writeBook(folder, await headsOf(database(), runs), key)
+      known ??= new Map(tidyBook(folder).map(({ run, seq }) => [run, seq]))
+      const heads = await headsSince(database(), known)
+      writeBook(folder, heads, key)
+      for (const { run, seq } of heads) known.set(run, seq)
     } catch (error) {
-      // What was taken is signed with all others the next time.
-      first = true
       failed(error)
       clearTimeout(again)
       if (!ended) again = setTimeout(() => void next(), againMs)

@@ -71,9 +71,7 @@ export async function withDatabase<T>(config: Config, work: (reached: Reached) =
 /** The application's user as the database's own statements write it. */
 export async function appUser(url: string): Promise<string> {
   // One who has no right to the tables yet cannot open their database.
-  const nowhere = new URL(url)
-  nowhere.pathname = ''
-  const app = connectTo(nowhere.href, 1)
+  const app = connectTo(url.replace(/\/[^/@]*$/, '/'), 1)
   try {
     const [row] = await app.query<{ user: string }>('SELECT CURRENT_USER() AS user', { type: QueryTypes.SELECT })
     const at = row!.user.lastIndexOf('@')

@@ -4,11 +4,12 @@ import { createReadStream, createWriteStream } from 'node:fs'
 import { Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { createGunzip, createGzip } from 'node:zlib'
+import { answering } from '@/data/connect'
 import { ensurePackages } from '../packages'
 
 /** How the database's own programs are told whom to talk to; the password goes where nobody sees it in the list of processes. */
-function whom(url: string): { args: string[]; env: NodeJS.ProcessEnv; name: string } {
-  const { hostname, port, username, password, pathname } = new URL(url)
+async function whom(url: string): Promise<{ args: string[]; env: NodeJS.ProcessEnv; name: string }> {
+  const { hostname, port, username, password, pathname } = new URL(await answering(url))
   return {
     args: ['--no-defaults', `--host=${hostname}`, `--port=${port || '3306'}`, `--user=${decodeURIComponent(username)}`],
     env: { ...process.env, MYSQL_PWD: decodeURIComponent(password) },
@@ -32,7 +33,7 @@ function ended(child: ChildProcess, what: string): Promise<void> {
  */
 export async function dumpTo(file: string, url: string, position: boolean): Promise<void> {
   ensurePackages('backup')
-  const { args, env, name } = whom(url)
+  const { args, env, name } = await whom(url)
   const child = spawn(
     'mariadb-dump',
     [
@@ -70,7 +71,7 @@ function withoutDefiners(): Transform {
 
 /** Reads a packed file back into a database. @throws Error with what the database said */
 export async function loadFrom(file: string, url: string): Promise<void> {
-  const { args, env, name } = whom(url)
+  const { args, env, name } = await whom(url)
   const child = spawn('mariadb', [...args, '--default-character-set=utf8mb4', '--max-allowed-packet=1G', name], {
     env,
     stdio: ['pipe', 'ignore', 'pipe'],

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { execFileSync } from 'node:child_process'
 import { QueryTypes, type Sequelize } from 'sequelize'
-import { connectTo } from '@/data/connect'
+import { answering, connectTo } from '@/data/connect'
 import { bookFile, hasChain, keyFile } from '@/data/heads'
 import { tablesState } from '@/data/migrationNames'
 import { proveLog, type Proof } from '@/data/prove'
@@ -101,7 +101,7 @@ export async function restore(config: Config, file: string, until?: { moment: st
         if (!(await tablesState(owner)).empty)
           throw new Error('This database has tables already. A backup is restored into an empty one.')
         await loadFrom(inside('database.sql.gz'), ownerUrl)
-        if (until) replay(inside('database.sql.gz'), ownerUrl, until)
+        if (until) await replay(inside('database.sql.gz'), ownerUrl, until)
         return await compare(owner, unpacked)
       } finally {
         await owner.close()
@@ -115,7 +115,7 @@ export async function restore(config: Config, file: string, until?: { moment: st
 }
 
 /** Adds what the binary log holds from the place of a backup to a moment. @throws Error where the backup notes no place, or the log does not reach back so far */
-function replay(dump: string, ownerUrl: string, { moment, binlogs }: { moment: string; binlogs: string }): void {
+async function replay(dump: string, ownerUrl: string, { moment, binlogs }: { moment: string; binlogs: string }): Promise<void> {
   const head = execFileSync('sh', ['-c', 'gzip -dc "$0" 2>/dev/null | head -60', dump], { encoding: 'utf8' })
   const [, first, position] = /CHANGE MASTER TO MASTER_LOG_FILE='([^']+)', MASTER_LOG_POS=(\d+)/.exec(head) ?? []
   if (!first || !position)
@@ -127,7 +127,7 @@ function replay(dump: string, ownerUrl: string, { moment, binlogs }: { moment: s
   if (files.length === 0 || path.basename(files[0]!) !== first)
     throw new Error(`${binlogs} does not hold ${first}, where this backup stands.`)
   ensurePackages('backup')
-  const { hostname, port, username, password, pathname } = new URL(ownerUrl)
+  const { hostname, port, username, password, pathname } = new URL(await answering(ownerUrl))
   const sql = execFileSync(
     'mariadb-binlog',
     [`--start-position=${position}`, `--stop-datetime=${moment}`, `--database=${pathname.slice(1)}`, ...files],

@@ -1,5 +1,7 @@
 import { rmSync } from 'node:fs'
 import path from 'node:path'
+import { connectTo } from '@/data/connect'
+import { tablesState } from '@/data/migrationNames'
 import { build } from '../build'
 import { stopAll, stopAllOnSignals } from '../child'
 import { databaseRecord, secretsOf, startDatabase } from '../database'
@@ -39,9 +41,10 @@ function environment(config: Config): Record<string, string> {
   const { publicAddress, tls, mail } = config
   return {
     MOZLE_DATA: config.dataFolder,
-    MOZLE_KEYS: keysFolder(config),
-    MOZLE_BACKUP_TO: config.backup.folder,
+    MOZLE_KEYS: config.appOnly ? '' : keysFolder(config),
+    MOZLE_BACKUP_TO: config.appOnly ? '' : config.backup.folder,
     MOZLE_BACKUP_AT: config.backup.at ?? '',
+    MOZLE_APP_ONLY: config.appOnly ? '1' : '',
     MOZLE_PUBLIC: publicAddress ?? '',
     MOZLE_HTTPS: publicAddress?.startsWith('https:') || tls ? '1' : '',
     MOZLE_PROXY: config.proxies,
@@ -54,7 +57,24 @@ function environment(config: Config): Record<string, string> {
   }
 }
 
-/** `mozle start`: the service, until it is stopped. What ends by itself is started again. */
+/** Waits until the service that keeps the data has brought the tables to what this program needs. @throws Error where they are of a newer one */
+async function tablesAreMade(url: string): Promise<void> {
+  for (let said = false; ; said = true) {
+    const app = connectTo(url, 1)
+    // Before the tables are there, their user may not even look for them.
+    const state = await tablesState(app).catch(() => undefined)
+    await app.close()
+    if (state && state.newer.length > 0)
+      throw new Error(`This data was written by a newer Mozle (${state.newer.join(', ')}): put the same release here as there.`)
+    if (state?.missing.length === 0) return
+    if (!said) say('waiting for the tables that this program needs: the service that keeps the data makes them when it starts.')
+    await new Promise((resolve) => setTimeout(resolve, 2000))
+  }
+}
+
+/**
+ * `mozle start`: the service, until it is stopped. What ends by itself is started again. With `--app-only` it serves beside others at one database, which one of them keeps.
+ */
 export async function start(args: readonly string[]): Promise<void> {
   const config = configOrWords(args)
   if (!config) return
@@ -83,11 +103,12 @@ export async function start(args: readonly string[]): Promise<void> {
         own.process,
         async () => (await startDatabase(config.dataFolder, { ...again, port: own.port })).process,
       )
-    await upgrade(config, reached, say)
+    if (config.appOnly) await tablesAreMade(reached.url)
+    else await upgrade(config, reached, say)
     const options = {
       folder,
       dbUrl: reached.url,
-      cookieKey: secretsOf(config.dataFolder).cookie,
+      cookieKey: config.cookieKey ?? secretsOf(config.dataFolder).cookie,
       log: null,
       record,
       port: config.port,
@@ -102,9 +123,9 @@ export async function start(args: readonly string[]): Promise<void> {
     const address = config.publicAddress ?? served.address
     noteRunning(config, { ...reached, address })
     say(`serving ${address}`)
-    const first = await firstLink(reached.url, address)
+    const first = config.appOnly ? undefined : await firstLink(reached.url, address)
     if (first) say(`nobody is here yet; the college begins at this address, good once and for a week: ${first}`)
-    everyNight(config, reached, say)
+    if (!config.appOnly) everyNight(config, reached, say)
     await new Promise(() => setInterval(() => undefined, 2 ** 30))
   } catch (error) {
     say((error as Error).message)

@@ -2,8 +2,6 @@
 interface Appended {
   /** Entries written, all in all. */
   entries: number
-  /** Runs written to since somebody last took them. */
-  runs: Set<string>
   /** Entries of each of the last minutes, by the number of the minute since 1970. */
   minutes: Map<number, number>
 }
@@ -11,15 +9,14 @@ interface Appended {
 const place = Symbol.for('mozle.appended')
 const here = globalThis as { [place]?: Appended }
 
-export const appended = (): Appended => (here[place] ??= { entries: 0, runs: new Set(), minutes: new Map() })
+export const appended = (): Appended => (here[place] ??= { entries: 0, minutes: new Map() })
 
 const minuteOf = (now: number) => Math.floor(now / 60_000)
 const keptMinutes = 60
 
-export function noteAppended(run: string, entries: number, now = Date.now()): void {
+export function noteAppended(entries: number, now = Date.now()): void {
   const all = appended()
   all.entries += entries
-  all.runs.add(run)
   const minute = minuteOf(now)
   all.minutes.set(minute, (all.minutes.get(minute) ?? 0) + entries)
   for (const each of all.minutes.keys()) if (each <= minute - keptMinutes) all.minutes.delete(each)
@@ -33,11 +30,4 @@ export function pace(now = Date.now()): { lastMinute: number; busiest: number } 
     lastMinute: recent.find(([each]) => each === minute - 1)?.[1] ?? 0,
     busiest: Math.max(0, ...recent.map(([, count]) => count)),
   }
-}
-
-/** The runs written to since the last time this was asked. */
-export function takeAppended(): string[] {
-  const runs = [...appended().runs]
-  appended().runs.clear()
-  return runs
 }

@@ -28,6 +28,32 @@ export async function answersNow(): Promise<boolean> {
   return Promise.race([asked, late])
 }
 
+/** How the server that answers stands in its cluster. */
+export interface ClusterState {
+  name: string
+  servers: number
+  state: string
+}
+
+/** How the server that answers stands in its cluster; null where it is not in one. */
+export async function clusterState(): Promise<ClusterState | null> {
+  const rows = await database().query<{ Variable_name: string; Value: string }>(
+    "SHOW VARIABLES WHERE Variable_name IN ('wsrep_on', 'wsrep_node_name')",
+    { type: QueryTypes.SELECT },
+  )
+  const status = await database().query<{ Variable_name: string; Value: string }>(
+    "SHOW STATUS WHERE Variable_name IN ('wsrep_cluster_size', 'wsrep_local_state_comment')",
+    { type: QueryTypes.SELECT },
+  )
+  const said = Object.fromEntries([...rows, ...status].map((row) => [row.Variable_name, row.Value]))
+  if (said.wsrep_on !== 'ON') return null
+  return {
+    name: said.wsrep_node_name ?? '',
+    servers: Number(said.wsrep_cluster_size),
+    state: said.wsrep_local_state_comment ?? '',
+  }
+}
+
 /** Which release of the database answers. */
 export async function databaseVersion(): Promise<string> {
   const [found] = await database().query<{ version: string }>('SELECT VERSION() AS version', { type: QueryTypes.SELECT })
@@ -67,6 +93,23 @@ export function connectTo(url: string, connections = 4): Sequelize {
   sequelize.query = again as typeof sequelize.query
   defineModels(sequelize)
   return sequelize
+}
+
+/** The address at the first server that answers, for programs that know one only. @throws Error where none does */
+export async function answering(url: string): Promise<string> {
+  const { urls } = addressesOf(url)
+  for (const [index, each] of urls.entries()) {
+    const asked = connectTo(each, 1)
+    try {
+      await asked.query('SELECT 1', { type: QueryTypes.SELECT })
+      return each
+    } catch (error) {
+      if (index === urls.length - 1) throw error
+    } finally {
+      await asked.close()
+    }
+  }
+  throw new Error('The address of the database names no server.')
 }
 
 /** How long a cluster is waited for that sorts itself out after one of its servers went away; its own time-outs are shorter. */

@@ -67,7 +67,7 @@ async function addAll(run: string, entries: readonly Entry[], received: Date): P
   }
   // Entries have ids of their own: what was kept although nobody heard of it is found the next time.
   const added = await transacted(add, { repeats: true })
-  noteAppended(run, entries.length)
+  noteAppended(entries.length)
   return added
 }
 

@@ -81,6 +81,15 @@ export async function headsOf(sequelize: Sequelize, runs?: readonly string[], no
   return rows.map((row) => ({ ...row, at: now.toISOString() }))
 }
 
+/** The heads of all runs that have come on since they were known; who wrote to them, and through which application, does not matter. */
+export async function headsSince(sequelize: Sequelize, known: ReadonlyMap<string, number>, now = new Date()): Promise<Head[]> {
+  const last = await sequelize.query<{ id: string; seq: number }>('SELECT id, last_seq AS seq FROM run WHERE last_seq > 0', {
+    type: QueryTypes.SELECT,
+  })
+  const moved = last.filter(({ id, seq }) => seq > (known.get(id) ?? 0)).map(({ id }) => id)
+  return headsOf(sequelize, moved, now)
+}
+
 /** Signs what has come since into the book. */
 export function writeBook(folder: string, heads: readonly Head[], key: KeyObject): void {
   const lines = heads.map((head) => `${JSON.stringify(signHead(head, key))}\n`)

@@ -3,6 +3,7 @@ import { ValidationError, type Schema } from 'yup'
 import { problemInJson } from '@/core/format/jsonValue'
 import { PlanFileError } from '@/core/format/planFile'
 import { FloodError, ForeignEntryError, UnknownEntryError } from '@/data/entries'
+import { troubleOf, UnknownOutcome } from '@/data/again'
 import { database } from '@/data/connect'
 import { benchHere, signedIn } from './actor'
 import { UnreadableDocument } from './documents'
@@ -133,10 +134,17 @@ function refusalOf(error: unknown, request: NextRequest): Response {
   if (error instanceof ForeignEntryError || error instanceof UnreadableDocument || error instanceof UnknownEntryError)
     return NextResponse.json({ error: error.message }, { status: 409 })
   if (error instanceof FloodError) return NextResponse.json({ error: error.message }, { status: 429 })
+  // Whose database went away is told so: nothing is wrong with what was asked.
+  if (error instanceof UnknownOutcome) return NextResponse.json({ error: error.message }, { status: 503 })
   log().error(
     { request: request.headers.get('x-request-id') ?? '', path: plainPath(request.nextUrl.pathname), error: plainError(error) },
     'a request failed',
   )
+  if (troubleOf(error) !== null)
+    return NextResponse.json(
+      { error: 'The database does not answer just now. What you typed is still here; try again in a moment.' },
+      { status: 503 },
+    )
   return NextResponse.json(
     { error: 'Something went wrong on the server. What you typed is still here; try again.' },
     { status: 500 },

@@ -1,7 +1,7 @@
 import { existsSync, readFileSync, readdirSync, statSync } from 'node:fs'
 import path from 'node:path'
 import { pace } from '@/data/appended'
-import { databaseVersion } from '@/data/connect'
+import { clusterState, databaseVersion, type ClusterState } from '@/data/connect'
 import { bookFile, readBook } from '@/data/heads'
 import { migrationNames } from '@/data/migrationNames'
 import { freeBytes, readiness, type Ready } from './health'
@@ -15,6 +15,10 @@ export interface ServiceView {
   tables: string
   node: string
   database: string
+  /** How its server stands in a cluster; null where there is none. */
+  cluster: ClusterState | null
+  /** True for an application beside the service that keeps the data. */
+  appOnly: boolean
   /** Since when this process runs. */
   since: string
   freeBytes: number | null
@@ -61,6 +65,8 @@ export async function serviceView(): Promise<ServiceView> {
     tables: migrationNames.at(-1)!,
     node: process.versions.node,
     database: await databaseVersion(),
+    cluster: await clusterState(),
+    appOnly: process.env.MOZLE_APP_ONLY === '1',
     since: began,
     freeBytes: await freeBytes(),
     backups: backupsIn(backups),

@@ -13,6 +13,8 @@ interface Props {
     tables: string
     node: string
     database: string
+    cluster: { name: string; servers: number; state: string } | null
+    appOnly: boolean
     since: string
     freeBytes: number | null
     backups: { name: string; bytes: number; at: string }[]
@@ -35,42 +37,20 @@ const size = (bytes: number) =>
       ? `${writeNumber(bytes / 1e6, 1)} MB`
       : `${writeNumber(bytes / 1e3, 0)} kB`
 
-/** How the service stands, for its administrator. Read anew every half minute while it is being looked at. */
-export function Service({ view, zone }: Props) {
-  const router = useRouter()
-  useEffect(() => {
-    const timer = setInterval(() => {
-      if (!document.hidden) router.refresh()
-    }, everyMs)
-    return () => clearInterval(timer)
-  }, [router])
-  const { ready, backups, nightly, nightlyAt, pace, signed, freeBytes } = view
-  const when = (at: string) => `${longDay(at, zone)}, ${clockTime(at, zone)}`
-  const lines: [what: string, value: React.ReactNode, state?: React.ReactNode][] = [
-    [
-      'database',
-      ready.database,
-      <State key="s" level={ready.database === 'answers' ? 'good' : 'danger'}>
-        {view.database}
-      </State>,
-    ],
-    [
-      'its tables',
-      ready.tables,
-      <State key="s" level={ready.tables === 'as this program needs them' ? 'good' : 'danger'}>
-        {view.tables}
-      </State>,
-    ],
-    [
-      'disk',
-      freeBytes === null ? 'nobody has said where the data is' : `${size(freeBytes)} free`,
-      <State key="s" level={ready.disk === 'is nearly full' ? 'danger' : ready.disk === 'has room' ? 'good' : 'open'}>
-        {ready.disk}
-      </State>,
-    ],
-    ['program', `Mozle ${view.program}, Node.js ${view.node}`, `running since ${when(view.since)}`],
-    ['open now', `${view.open} ${view.open === 1 ? 'board or bench' : 'boards and benches'}`],
-    ['written', `${pace.lastMinute} entries in the last minute`, `busiest minute of the hour: ${pace.busiest}`],
+type Line = [what: string, value: React.ReactNode, state?: React.ReactNode]
+
+/** Where this application's database stands in its cluster. */
+const clusterLine = ({ name, servers, state }: NonNullable<Props['view']['cluster']>): Line => [
+  'cluster',
+  `at ${name}, one of ${servers} ${servers === 1 ? 'server' : 'servers'} that see each other`,
+  <State key="s" level={state === 'Synced' && servers > 2 ? 'good' : 'doubt'}>
+    {servers < 3 ? 'one more loss stops it' : state}
+  </State>,
+]
+
+/** What the service that keeps the data does besides: it signs logs, and makes backups. */
+function kept({ signed, nightly, nightlyAt }: Props['view'], when: (at: string) => string): Line[] {
+  return [
     [
       'logs signed',
       signed === null ? 'by nobody' : `${signed.runs} runs, with a key outside the database`,
@@ -100,6 +80,47 @@ export function Service({ view, zone }: Props) {
       ),
     ],
   ]
+}
+
+/** How the service stands, for its administrator. Read anew every half minute while it is being looked at. */
+export function Service({ view, zone }: Props) {
+  const router = useRouter()
+  useEffect(() => {
+    const timer = setInterval(() => {
+      if (!document.hidden) router.refresh()
+    }, everyMs)
+    return () => clearInterval(timer)
+  }, [router])
+  const { ready, backups, pace, freeBytes } = view
+  const when = (at: string) => `${longDay(at, zone)}, ${clockTime(at, zone)}`
+  const lines: Line[] = [
+    [
+      'database',
+      ready.database,
+      <State key="s" level={ready.database === 'answers' ? 'good' : 'danger'}>
+        {view.database}
+      </State>,
+    ],
+    [
+      'its tables',
+      ready.tables,
+      <State key="s" level={ready.tables === 'as this program needs them' ? 'good' : 'danger'}>
+        {view.tables}
+      </State>,
+    ],
+    [
+      'disk',
+      freeBytes === null ? 'nobody has said where the data is' : `${size(freeBytes)} free`,
+      <State key="s" level={ready.disk === 'is nearly full' ? 'danger' : ready.disk === 'has room' ? 'good' : 'open'}>
+        {ready.disk}
+      </State>,
+    ],
+    ['program', `Mozle ${view.program}, Node.js ${view.node}`, `running since ${when(view.since)}`],
+    ['open now', `${view.open} ${view.open === 1 ? 'board or bench' : 'boards and benches'}`],
+    ['written', `${pace.lastMinute} entries in the last minute`, `busiest minute of the hour: ${pace.busiest}`],
+    ...(view.cluster === null ? [] : [clusterLine(view.cluster)]),
+    ...(view.appOnly ? [] : kept(view, when)),
+  ]
   return (
     <>
       <table className="ruled service">
@@ -114,7 +135,11 @@ export function Service({ view, zone }: Props) {
         </tbody>
       </table>
       <h2 className="section-title">Backups</h2>
-      {backups.length === 0 ? (
+      {view.appOnly ? (
+        <p className="quiet">
+          This application serves beside others. The service that keeps the data makes backups and signs logs, on its own machine.
+        </p>
+      ) : backups.length === 0 ? (
         <p className="quiet">None here yet. ./mozle backup makes one while the service runs; by night it does so by itself.</p>
       ) : (
         <div className="board-scroll" tabIndex={0} role="region" aria-label="Backups">
