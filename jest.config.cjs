@@ -26,9 +26,10 @@ module.exports = {
       ...shared,
       displayName: 'core',
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}', '<rootDir>/scripts/**/*.test.ts'],
-      testPathIgnorePatterns: ['\\.(db|service)\\.test\\.ts$'],
+      testPathIgnorePatterns: ['\\.(db|service|cluster)\\.test\\.ts$'],
     },
     { ...shared, displayName: 'database', testMatch: ['<rootDir>/src/**/*.db.test.ts'] },
+    { ...shared, displayName: 'cluster', testMatch: ['<rootDir>/scripts/**/*.cluster.test.ts'] },
     { ...shared, displayName: 'service', testMatch: ['<rootDir>/scripts/**/*.service.test.ts'] },
   ],
 }

@@ -26,7 +26,7 @@ import { clearLeftOver } from './leftOver'
 import { secretsOf, startDatabase } from './database'
 import { home, workFolder } from './home'
 import { ensurePackages } from './packages'
-import { safetyRead } from './safetyRead'
+import { safetyRead } from './load/safetyRead'
 import { seed } from './seed'
 import { serve } from './serve'
 

@@ -3,7 +3,9 @@ import type { Outcome } from './calc'
 const usage = `usage: ./mozle COMMAND
 
   demo [--fresh] [--port N]   install what is missing, start, seed the made-up college, serve on 127.0.0.1
+  cluster-demo                three servers of the database and two applications on this machine
   start [--config FILE]       the service of a college (docs/operations.md)
+  start --app-only            a further application at the database of another
   install                     sets it up on Debian, with a unit of systemd
   doctor                      looks at everything it needs, and says what is wrong
   certificate NAME...         for a laboratory’s network without a public name
@@ -11,7 +13,7 @@ const usage = `usage: ./mozle COMMAND
   restore FILE                a backup into an empty place
   verify [FILE]               whether a backup or an archive is whole, or the logs of the service are as they were written
   test [core|database|browser|FILE]   check and test everything, or a part of it
-  test all                    the same, and many tablets at once
+  test all                    the same, a cluster, and many tablets at once
   calc PLAN [--log ENTRIES]   compute a plan file (and a run's entries) and print JSON
   calc --cases                hand-worked and published cases, with how far each is off
   read FILE                   what a procedure in .txt, .md, .html, .docx or .pdf says, as JSON
@@ -33,6 +35,9 @@ function leave({ code, out, err }: Outcome): void {
 switch (command) {
   case 'demo':
     await (await import('./demo')).demo(args)
+    break
+  case 'cluster-demo':
+    await (await import('./cluster/demo')).clusterDemo()
     break
   case 'test':
     await (await import('./test')).test(args)
@@ -71,7 +76,7 @@ switch (command) {
     await (await import('./mutate')).mutate(args[0], Number(args[1] ?? 1))
     break
   case 'load': {
-    const missed = await (await import('./load')).load()
+    const missed = await (await import('./load/load')).load()
     for (const words of missed) console.error(words)
     process.exitCode = missed.length > 0 ? 1 : 0
     break

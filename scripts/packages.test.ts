@@ -11,6 +11,7 @@ const machine = (state: { root: boolean; sudo: boolean; installed: string[] }) =
   jest.mocked(existsSync).mockImplementation((file) => state.installed.includes(String(file)))
   jest.mocked(spawnSync).mockReturnValue({ status: state.sudo ? 0 : 1 } as never)
   jest.mocked(execFileSync).mockClear()
+  jest.mocked(spawnSync).mockClear()
 }
 const ran = () => jest.mocked(execFileSync).mock.calls.map(([program, args]) => [program, ...(args as string[])].join(' '))
 
@@ -46,4 +47,21 @@ test('without rights it says exactly which packages to ask for', () => {
   )
   expect(() => ensurePackages('database', 'browser')).toThrow(/mariadb-server-core mariadb-client-core chromium/)
   expect(ran()).toEqual([])
+})
+
+test('the machine’s own database service is kept from starting while the cluster’s packages are installed, and at the next start', () => {
+  machine({ root: true, sudo: false, installed: [] })
+  ensurePackages('cluster')
+  const asked = jest.mocked(spawnSync).mock.calls.map(([program, args]) => [program, ...(args as string[])].join(' '))
+  expect(asked).toEqual([
+    expect.stringMatching(/^sh -c printf .*exit 101.* > \/usr\/sbin\/policy-rc\.d && chmod 755/),
+    'sh -c rm -f /usr/sbin/policy-rc.d',
+    'sh -c systemctl disable mariadb',
+  ])
+  expect(ran()[1]).toContain('galera-4')
+  // Where somebody has said already what may start, that stays.
+  jest.mocked(spawnSync).mockClear()
+  machine({ root: true, sudo: false, installed: ['/usr/sbin/policy-rc.d'] })
+  ensurePackages('cluster')
+  expect(jest.mocked(spawnSync).mock.calls.map(([, args]) => (args as string[])[1])).toEqual(['systemctl disable mariadb'])
 })

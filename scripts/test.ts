@@ -9,7 +9,7 @@ import { clearLeftOver } from './leftOver'
 import { secretsOf, startDatabase, type RunningDatabase } from './database'
 import { firstLink } from './first'
 import { home, workFolder } from './home'
-import { load } from './load'
+import { load } from './load/load'
 import { ensurePackages } from './packages'
 import type { Stand } from '../e2e/stand'
 import { addSecondCourse } from './secondCourse'
@@ -39,7 +39,7 @@ const checks: [string, string, string[]][][] = [
   ],
 ]
 
-/** `mozle test [core|database|browser|all|FILE]`: everything, a part, or what needs many tablets besides; ends with `N passed, N failed`. */
+/** `mozle test [core|database|browser|cluster|all|FILE]`: everything, a part, or what needs several servers or many tablets besides; ends with `N passed, N failed`. */
 export async function test(args: string[]): Promise<void> {
   const [what, file] = part(args[0])
   if (args[0] === 'all') process.env.MOZLE_ALL = '1'
@@ -117,6 +117,16 @@ export async function test(args: string[]): Promise<void> {
       })
       add(await timed('browser', () => playwright(folder, file, { MOZLE_STANDS: JSON.stringify(stands), MOZLE_BUILT: built })))
     }
+    if (what.includes('cluster')) {
+      await stopAll()
+      ensurePackages('cluster')
+      const built = await build('test')
+      add(
+        await timed('cluster', () =>
+          jest('cluster', folder, file, { MOZLE_BUILT: built, MOZLE_CLUSTER: path.join(folder, 'cluster') }),
+        ),
+      )
+    }
     if (what.includes('load')) {
       // What the browser tests left running would be measured too.
       await stopAll()
@@ -168,9 +178,10 @@ async function timed<T>(name: string, work: () => Promise<T>): Promise<T> {
 function part(wanted: string | undefined): [string[], string | undefined] {
   const usual = ['static', 'core', 'database', 'service', 'browser']
   if (wanted === undefined) return [usual, undefined]
-  if (wanted === 'all') return [[...usual, 'load'], undefined]
-  if ([...usual, 'load'].includes(wanted)) return [[wanted], undefined]
+  if (wanted === 'all') return [[...usual, 'cluster', 'load'], undefined]
+  if ([...usual, 'cluster', 'load'].includes(wanted)) return [[wanted], undefined]
   if (/\.e2e(\.ts)?$/.test(wanted) || wanted.startsWith('e2e/')) return [['browser'], wanted]
+  if (/\.cluster\.test/.test(wanted)) return [['cluster'], wanted]
   return [[/\.db\.test/.test(wanted) ? 'database' : /\.service\.test/.test(wanted) ? 'service' : 'core'], wanted]
 }
 

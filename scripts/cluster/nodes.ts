@@ -87,7 +87,7 @@ export class Cluster {
   }
 
   /** Starts a server and waits until it has all that the others have. @param alone it begins the cluster @throws Error where it does not come within a minute */
-  async startNode(index: number, alone = false): Promise<void> {
+  async startNode(index: number, alone = false): Promise<ChildProcess> {
     const place = this.places[index]!
     dataFolderOf(place.folder)
     const options = [`--defaults-file=${this.writeOptions(place, alone)}`, ...this.cameTo(place)]
@@ -98,6 +98,7 @@ export class Cluster {
     this.running.set(place.name, child)
     if (!(await answers(place.port, child)) || !(await this.hasAll(index)))
       throw new Error(`${place.name} did not start; its own words are in ${path.join(place.folder, 'mariadb.log')}`)
+    return child
   }
 
   /** How far a server had come that did not end in order: what it missed is then all that it is sent. */
@@ -161,7 +162,7 @@ export class Cluster {
 
   /** Waits until a server has all that the others have; false where it ended, or a minute went by. */
   async hasAll(index: number): Promise<boolean> {
-    const child = this.running.get(this.places[index]!.name)!
+    const child = this.processOf(index)
     for (const until = Date.now() + 60_000; Date.now() < until && child.exitCode === null && child.signalCode === null;) {
       if ((await this.stateOf(index)).wsrep_local_state_comment === 'Synced') return true
       await new Promise((resolve) => setTimeout(resolve, 200))
@@ -184,14 +185,16 @@ export class Cluster {
     }
   }
 
+  processOf = (index: number): ChildProcess => this.running.get(this.places[index]!.name)!
+
   /** Ends a server as a loss of power would. */
   killNode(index: number): void {
-    signalGroup(this.running.get(this.places[index]!.name)!.pid!, 'SIGKILL')
+    signalGroup(this.processOf(index).pid!, 'SIGKILL')
   }
 
   /** Ends a server in order. */
   async stopNode(index: number): Promise<void> {
-    await stopChild(this.running.get(this.places[index]!.name)!)
+    await stopChild(this.processOf(index))
   }
 
   /** Ends all of it, the first server last, so that it knows that it may begin again. */
