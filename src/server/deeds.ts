@@ -37,12 +37,15 @@ export const deedKinds = [
   'added an instrument file',
   'removed an instrument file',
   'exported an archive',
+  'made a token',
+  'withdrew a token',
 ] as const
 
 export type DeedKind = (typeof deedKinds)[number]
 
 interface Done {
   what: DeedKind
+  /** A person, or a token. */
   person: string | null
   course?: string | undefined
   /** Ids of what it was done to: never names. */
@@ -82,8 +85,8 @@ export const deedsOnAPage = 100
 /** A page of the record, the latest first: those before an id. */
 export async function deedsBefore(before: string | undefined): Promise<DeedRow[]> {
   const rows = await database().query<Omit<DeedRow, 'at'> & { at: Date | string }>(
-    `SELECT d.id, d.at, u.name AS who, c.title AS course, d.what, d.about, d.\`from\` FROM deed d
-     LEFT JOIN user u ON u.id = d.person LEFT JOIN course c ON c.id = d.course
+    `SELECT d.id, d.at, COALESCE(u.name, t.name) AS who, c.title AS course, d.what, d.about, d.\`from\` FROM deed d
+     LEFT JOIN user u ON u.id = d.person LEFT JOIN token t ON t.id = d.person LEFT JOIN course c ON c.id = d.course
      WHERE :before = '' OR d.id < :before ORDER BY d.id DESC LIMIT ${deedsOnAPage}`,
     { replacements: { before: before ?? '' }, type: QueryTypes.SELECT },
   )

@@ -143,7 +143,11 @@ export async function recheck(now = new Date()): Promise<void> {
     const { actor, course } = watcher
     const place = actor.kind === 'bench' ? dayOfCode(places, actor.run, actor.code) : undefined
     const current =
-      actor.kind === 'user' ? (people.get(actor.signIn ?? '') ?? null) : place ? benchAt(place, actor.code, now) : null
+      actor.kind === 'user'
+        ? (people.get(actor.signIn ?? '') ?? null)
+        : actor.kind === 'bench' && place
+          ? benchAt(place, actor.code, now)
+          : null
     const subject = actor.kind === 'bench' ? { course, run: actor.run } : { course }
     if (!may(current, 'run.read', subject)) watcher.close()
   }

@@ -7,6 +7,7 @@ import { wordsFrom } from './collegeWords'
 import { belongsOnlyTo, makeLink } from './invitations'
 import { recheck } from './live'
 import { Refusal } from './refusal'
+import type { Actor } from './rights'
 
 /** Somebody who works here. */
 export interface PersonRow {
@@ -48,6 +49,13 @@ export async function peopleOfCourse(course: string, now = new Date()): Promise<
   }))
 }
 
+/** The courses that a person belongs to, or that a token is good for, with the newest last. */
+export async function coursesOf(actor: Exclude<Actor, { kind: 'bench' }>) {
+  const where = actor.kind === 'user' ? { id: Object.keys(actor.roles) } : actor.course === null ? {} : { id: actor.course }
+  const rows = await Course.findAll({ where, order: [['id', 'ASC']] })
+  return rows.map(({ id, title, term, zone }) => ({ id, title, term, zone }))
+}
+
 export interface Invited {
   user: string
   /** The secret part of the link; null for one who is here already and has a password. */
@@ -76,7 +84,7 @@ async function personCalled(name: string, signIn: string): Promise<{ id: string;
 export async function invite(
   course: string,
   { name, signIn, role }: { name: string; signIn: string; role: CourseRole },
-  by: string,
+  by: string | null,
 ): Promise<Invited> {
   const { id, isNew } = await personCalled(name, signIn.toLowerCase())
   if (await Membership.findOne({ where: { user: id, course } })) throw new Refusal(409, `${name} belongs to this course already.`)

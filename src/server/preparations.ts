@@ -364,6 +364,17 @@ export async function planToWrite(id: string, reader: Actor | null): Promise<Pla
   return { title: plan.title, number: row.number, plan }
 }
 
+/** The published plans of a course that are not put away, by title, from columns alone. */
+export async function publishedRevisions(course: string) {
+  const kept = await Preparation.findAll({ where: { course, archivedAt: null }, attributes: ['id'] })
+  const rows = await Revision.findAll({
+    where: { preparation: kept.map(({ id }) => id), state: 'published' },
+    attributes: ['id', 'preparation', 'title', 'number'],
+    order: [['title', 'ASC']],
+  })
+  return rows.map(({ id, preparation, title, number }) => ({ id, preparation, title, number }))
+}
+
 /** The bytes of a document as they stand, for an owner who looks for what is wrong with them. @throws Refusal 404 */
 export async function documentAsItStands(id: string): Promise<string> {
   return (await documentOf(id)).plan

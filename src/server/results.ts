@@ -1,4 +1,5 @@
 import { resultsCsv } from '@/core/format/resultsCsv'
+import type { Figure } from '@/core/quantity/figure'
 import { classResults } from '@/core/classroom/classResults'
 import { dayIn } from './day'
 import { viewSession } from './sessions'
@@ -8,4 +9,35 @@ export async function csvOfSession(id: string): Promise<{ name: string; text: st
   const { plan, runs, title, section, startsAt, zone } = await viewSession(id, false)
   const name = `${title} ${section} ${dayIn(zone, new Date(startsAt))}`.toLowerCase().replace(/[^a-z0-9-]+/g, '-')
   return { name: `${name}.csv`, text: resultsCsv(classResults(plan, runs).rows) }
+}
+
+const withU = (figure: Figure | null | undefined) =>
+  figure ? { value: figure.value, u: Math.abs(figure.u * figure.value) } : null
+
+/** The results of a session, bench by bench, for another program. */
+export async function resultsOfSession(id: string) {
+  const { plan, runs } = await viewSession(id, false)
+  return {
+    session: id,
+    benches: classResults(plan, runs).rows.map(({ id: run, bench, members, scale, limiting, judgement, outcomes }) => ({
+      ...{ run, bench, scale },
+      group: members,
+      limitingReagent: limiting.names,
+      judgement: judgement.words,
+      evidence: judgement.evidence,
+      results: outcomes.map((each) => ({
+        result: each.quantity,
+        substance: each.of,
+        after: each.sample,
+        of: each.from,
+        wholeGrams: withU(each.whole),
+        massGrams: withU(each.mass),
+        dry: each.dry,
+        figure: withU(each.figure),
+        to: each.to ?? null,
+        unit: each.unit,
+        asRead: each.text,
+      })),
+    })),
+  }
 }

@@ -31,6 +31,17 @@ export type CollegeRight = (typeof collegeRights)[number]
 
 export type Right = (typeof rights)[number]
 
+/** What a token of another system of the college may be allowed, in words for whoever makes it. */
+export const tokenRights = [
+  'people.read',
+  'people.write',
+  'sessions.read',
+  'sessions.write',
+  'results.read',
+  'archives.read',
+] as const
+export type TokenRight = (typeof tokenRights)[number]
+
 /** What each role in a course may do. What is not named here is denied. */
 const granted: Record<CourseRole, readonly Right[]> = {
   owner: [
@@ -81,7 +92,7 @@ const grantedToBench: Record<BenchState, readonly Right[]> = {
 
 export type BenchState = 'open' | 'late' | 'reading'
 
-/** A signed-in person, or a tablet bound to one run. */
+/** A signed-in person, a tablet bound to one run, or a program of the college with a token. */
 export type Actor =
   | {
       kind: 'user'
@@ -103,6 +114,14 @@ export type Actor =
       /** Entries written after this moment are not taken, ms. */
       writesUntil: number
     }
+  | {
+      kind: 'token'
+      id: string
+      name: string
+      rights: readonly TokenRight[]
+      /** Null: every course of the college. */
+      course: string | null
+    }
 
 /** What a right is asked for: a course, and the run where it is about one. */
 export interface Subject {
@@ -115,10 +134,15 @@ const isCollegeRight = (right: Right | CollegeRight): right is CollegeRight =>
 
 /** True only where a rule grants it: by the person's role in that course, or by the bench's own run. */
 export function may(actor: Actor | null, right: Right | CollegeRight, subject: Subject): boolean {
-  if (!actor) return false
+  // Tokens have rights of their own, which a route names where it lets them in.
+  if (!actor || actor.kind === 'token') return false
   if (isCollegeRight(right)) return actor.kind === 'user' && actor.administrator === true
   if (actor.kind === 'bench')
     return subject.run === actor.run && subject.course === actor.course && grantedToBench[actor.state].includes(right)
   const role = Object.hasOwn(actor.roles, subject.course) ? actor.roles[subject.course] : undefined
   return role !== undefined && (granted[role]?.includes(right) ?? false)
 }
+
+/** Whether a token may do what a route lets tokens do, in the course that it is about. */
+export const mayToken = (actor: Actor & { kind: 'token' }, right: TokenRight, subject: Pick<Subject, 'course'>): boolean =>
+  actor.rights.includes(right) && (actor.course === null || actor.course === subject.course)

@@ -11,7 +11,8 @@ import { log, plainError, plainPath } from './log'
 import { isOwnOrigin } from './origin'
 import { Refusal } from './refusal'
 import { record, type DeedKind } from './deeds'
-import { may, type Actor, type CollegeRight, type Right, type Subject } from './rights'
+import { may, mayToken, type Actor, type CollegeRight, type Right, type Subject, type TokenRight } from './rights'
+import { tokenHere, type TokenActor } from './tokens'
 
 type Params = Record<string, string>
 
@@ -26,6 +27,19 @@ interface Guarded<P extends Params, B> {
   body?: Schema<B>
   /** What was done, where it stands in the record of what people did. */
   deed?: DeedKind
+  /** What a token of another system must be allowed; where nothing is said, no token is let in. */
+  token?: ForTokens
+}
+
+/** A route that the college's other systems may call: what their token needs, and what the document of the interface says of it. */
+export interface ForTokens {
+  /** The right, or that any token that stands may ask. */
+  right: TokenRight | 'any'
+  says: string
+  /** What it answers: JSON of this shape, or another kind of content. */
+  answers?: Schema | { type: string }
+  /** What can be asked for in the address. */
+  query?: Readonly<Record<string, string>>
 }
 
 export interface Call<P extends Params, B> {
@@ -50,24 +64,42 @@ export function route<P extends Params = Params, B = undefined>(
   const guarded = async (request: NextRequest, context: { params: Promise<P> }): Promise<Response> => {
     try {
       database()
-      if (!['GET', 'HEAD'].includes(request.method) && !sameOrigin(request))
-        throw new Refusal(403, 'This change came from another site and was refused.')
       const params = await context.params
-      const people = [await benchHere(), await signedIn()]
+      const secret = bearerIn(request)
+      // A page of another site cannot add a token to what it asks.
+      if (secret === null && !['GET', 'HEAD'].includes(request.method) && !sameOrigin(request))
+        throw new Refusal(403, 'This change came from another site and was refused.')
+      const people = secret === null ? [await benchHere(), await signedIn()] : [await tokenOrRefusal(secret, guard.token)]
       if (typeof guard.need === 'string' && people.every((person) => !person)) throw new Refusal(401, 'Sign in first.')
       // Who may not do a thing is not told what is wrong with how they asked for it; only a body that names its subject is read first.
       const early = guard.subject ? await allowed(guard, people, params) : undefined
       const body = guard.body ? await readBody(request, guard.body) : (undefined as B)
       const { actor, about } = early ?? (await allowed(guard, people, params, body))
       const answer = await handle({ request, params, actor, about, body })
-      if (guard.deed && actor?.kind === 'user')
+      if (guard.deed && (actor?.kind === 'user' || actor?.kind === 'token'))
         await record({ what: guard.deed, person: actor.id, course: about?.course, about: params, from: addressOf(request) })
       return answer instanceof Response ? answer : NextResponse.json(answer ?? { ok: true })
     } catch (error) {
       return refusalOf(error, request)
     }
   }
-  return Object.assign(guarded, { need: guard.need })
+  return Object.assign(guarded, { need: guard.need, body: guard.body, token: guard.token })
+}
+
+/** The secret of a token that a request brings; null where it brings none. */
+function bearerIn(request: NextRequest): string | null {
+  const said = request.headers.get('authorization')
+  return said === null ? null : (/^Bearer +(\S{1,200})$/i.exec(said)?.[1] ?? '')
+}
+
+/** Who asks with a token, where the route lets tokens in at all. @throws Refusal 401, 403 */
+async function tokenOrRefusal(secret: string, lets: ForTokens | undefined): Promise<TokenActor> {
+  const actor = await tokenHere(secret)
+  if (!actor) throw new Refusal(401, 'This token has ended, was withdrawn, or never was.')
+  if (!lets) throw new Refusal(403, 'Tokens do not do this. What they do stands in /api/openapi.json.')
+  if (lets.right !== 'any' && !actor.rights.includes(lets.right))
+    throw new Refusal(403, `This token may not do this: it needs the right ${lets.right}.`)
+  return actor
 }
 
 async function allowed<P extends Params, B>(
@@ -79,6 +111,13 @@ async function allowed<P extends Params, B>(
   const { need, subject, subjectOfBody } = guard
   if (typeof need === 'object') return { actor: people.find(Boolean) ?? null, about: null }
   const about = subject ? await subject(params, people) : body !== undefined ? await subjectOfBody?.(body) : undefined
+  const [first] = people
+  if (first?.kind === 'token') {
+    const right = guard.token?.right
+    // What is not of its course is not there for it.
+    if (!about || !right || right === 'any' || !mayToken(first, right, about)) throw new Refusal(404, 'There is no such thing.')
+    return { actor: first, about }
+  }
   // A tablet may hold both cookies; the one that has the right speaks, the bench first for its own run.
   const actor = about && people.find((candidate) => may(candidate, need, about))
   if (!actor) throw new Refusal(403, 'Your role in this course does not allow this.')
@@ -96,6 +135,9 @@ export function personOf(actor: Actor | null): Actor & { kind: 'user' } {
   if (actor?.kind !== 'user') throw new Refusal(403, 'A signed-in person does this.')
   return actor
 }
+
+/** The person who made something, where a person did; what a token made stands in the record under its id. */
+export const madeBy = (actor: Actor | null): string | null => (actor?.kind === 'user' ? actor.id : null)
 
 /** The bench behind a call whose right only benches hold. @throws Refusal 403 for a person */
 export function benchOf(actor: Actor | null): Actor & { kind: 'bench' } {

@@ -163,6 +163,16 @@ export async function sessionHead(id: string): Promise<SessionHead> {
   return known
 }
 
+/** The head of a session and which groups work in it at which benches. @throws Refusal 404 */
+export async function sessionWithRuns(id: string) {
+  const known = await sessionHead(id)
+  const runs = await Run.findAll({ where: { id: await runsOfSession(id) }, order: [['bench', 'ASC']] })
+  return {
+    ...known,
+    runs: runs.map(({ id: run, studentGroup, bench, scale }) => ({ id: run, group: studentGroup, bench, scale })),
+  }
+}
+
 /** Sessions of a course that end after a moment and begin before another, the earliest first; cancelled ones are left out. */
 export const sessionsBetween = (course: string, from: Date, to: Date): Promise<SessionHead[]> =>
   heads('c.id = :course AND l.cancelled_at IS NULL AND l.ends_at >= :from AND l.starts_at < :to', { course, from, to })

@@ -21,6 +21,9 @@ export default async function CollegePage({ searchParams }: { searchParams: Prom
         <div className="head">
           <h1>{overview.college?.title ?? 'The college'}</h1>
           <div className="actions">
+            <Link className="btn btn-quiet" href="/college/systems">
+              Other systems
+            </Link>
             <Link className="btn btn-quiet" href="/college/service">
               The service
             </Link>

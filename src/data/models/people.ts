@@ -72,6 +72,23 @@ export class Deed extends Row<Deed> {
   declare from: string
 }
 
+/** What another system of the college asks with. */
+export class TokenRow extends Row<TokenRow> {
+  declare id: string
+  /** What it is for, as whoever made it says. */
+  declare name: string
+  /** SHA-256 of the secret. */
+  declare tokenHash: string
+  /** What it may do, with spaces between (server/rights.ts). */
+  declare rights: string
+  declare course: string | null
+  declare madeAt: Date
+  declare madeBy: string
+  declare endsAt: Date
+  declare usedAt: CreationOptional<Date | null>
+  declare withdrawnAt: CreationOptional<Date | null>
+}
+
 export class Course extends Row<Course> {
   declare id: string
   declare title: string
@@ -157,6 +174,21 @@ export function definePeople(sequelize: Sequelize): void {
   Deed.init(
     { id: key(), at: moment(), person: maybe(), course: maybe(), what: text(40), about: text(500), from: text(80) },
     table('deed'),
+  )
+  TokenRow.init(
+    {
+      id: key(),
+      name: text(),
+      tokenHash: text(64),
+      rights: text(400),
+      course: maybe(),
+      madeAt: moment(),
+      madeBy: ulid(),
+      endsAt: moment(),
+      usedAt: perhaps(),
+      withdrawnAt: perhaps(),
+    },
+    table('token'),
   )
   Course.init(
     {

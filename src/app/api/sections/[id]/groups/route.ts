@@ -1,5 +1,6 @@
 import { array, number, object, string } from 'yup'
 import { longestName, mostGroups, mostMembers } from '@/core/classroom/groupsText'
+import { done } from '@/server/interfaceSchema'
 import { route } from '@/server/route'
 import { subjectOfSection } from '@/server/sessions'
 import { saveGroups } from '@/server/students'
@@ -23,6 +24,11 @@ export const PUT = route(
         .required(),
     }),
     deed: 'changed a group',
+    token: {
+      right: 'people.write',
+      says: 'Puts the groups of a section as they are wanted. A student keeps their id where the name stays. `seen` are the ids that were read before: where others have changed the groups since, nothing is written.',
+      answers: done,
+    },
   },
   ({ params, body }) => saveGroups(params.id, body),
 )
