@@ -39,6 +39,7 @@ test.describe('every screen without violations', () => {
         '/class/new',
         '/course',
         '/college',
+        '/college/systems',
         `/class/${on.id}`,
         `/class/${on.id}/cards`,
         `/class/${finished.id}/${finished.runs[1]!.id}`,

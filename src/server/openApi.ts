@@ -1,5 +1,5 @@
-import { convertSchema } from '@sodaru/yup-to-json-schema'
-import { isSchema, type Schema } from 'yup'
+import { convertSchema } from '@sodaru/yup-to-json-schema/dist/converters'
+import { Schema } from 'yup'
 import type { ForTokens } from './route'
 
 /** A route as the document of the interface needs it. */
@@ -37,7 +37,7 @@ const refusal = (description: string) => ({
 const answered = (answers: ForTokens['answers']) =>
   answers === undefined
     ? {}
-    : isSchema(answers)
+    : answers instanceof Schema
       ? { content: json(jsonSchemaOf(answers)) }
       : { content: { [answers.type]: { schema: { type: 'string', format: 'binary' } } } }
 
@@ -60,7 +60,7 @@ function operation(path: string, method: string, { token, body }: Described & { 
     description: token.right === 'any' ? 'Any token that stands.' : `Needs the right \`${token.right}\`.`,
     'x-mozle-right': token.right,
     ...(parameters.length > 0 ? { parameters } : {}),
-    ...(isSchema(body) ? { requestBody: { required: true, content: json(jsonSchemaOf(body)) } } : {}),
+    ...(body instanceof Schema ? { requestBody: { required: true, content: json(jsonSchemaOf(body)) } } : {}),
     responses: {
       '200': { description: 'Done.', ...answered(token.answers) },
       '400': refusal('What was sent is not as it must be; the words say what would be right.'),

@@ -2,6 +2,7 @@ import { college, route } from '@/server/route'
 import { withdrawToken } from '@/server/tokens'
 
 /** Withdraws a token; that it was there stays. */
-export const DELETE = route<{ id: string }>({ need: 'college.write', subject: college, deed: 'withdrew a token' }, ({ params }) =>
-  withdrawToken(params.id),
+export const DELETE = route(
+  { need: 'college.write', subject: (_: { id: string }) => college(), deed: 'withdrew a token' },
+  ({ params }) => withdrawToken(params.id),
 )
