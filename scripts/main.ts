@@ -19,6 +19,7 @@ const usage = `usage: ./mozle COMMAND
   read FILE                   what a procedure in .txt, .md, .html, .docx or .pdf says, as JSON
   import FILE [--into DIR]    read an archived session back: checksums, and the figures worked out anew
   bench                       print speed figures
+  bench load                  how fast entries go through while up to 200 benches write
   mutate [PATH [N]]           change every decision of the core, one at a time: which changes does no test notice?
   load                        many tablets at once: how soon an entry is seen, and what is given back
 `
@@ -82,7 +83,8 @@ switch (command) {
     break
   }
   case 'bench':
-    await (await import('./bench')).bench()
+    if (args[0] === 'load') await (await import('./load/growth')).growth()
+    else await (await import('./bench')).bench()
     break
   default:
     process.stdout.write(usage)

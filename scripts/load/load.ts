@@ -1,4 +1,4 @@
-import { readFileSync, rmSync } from 'node:fs'
+import { rmSync } from 'node:fs'
 import path from 'node:path'
 import { connectTo } from '@/data/connect'
 import { migrate } from '@/data/migrate'
@@ -9,6 +9,7 @@ import { workFolder } from '../home'
 import { clearLeftOver } from '../leftOver'
 import { seed } from '../seed'
 import { serve } from '../serve'
+import { memoryOf } from './memoryOf'
 import { openRoom } from './room'
 import { pause, round, share } from './round'
 import { aborter, watch } from './watch'
@@ -76,7 +77,3 @@ async function givenBack(address: string, session: string, cookie: string, pid: 
   console.log(`after 1,000 streams that were left ${first.toFixed(0)} MB, after 2,000 ${second.toFixed(0)} MB`)
   return second > first + 60 ? [`memory grew from ${first.toFixed(0)} to ${second.toFixed(0)} MB over a thousand streams`] : []
 }
-
-/** What a process holds in memory, MB. */
-export const memoryOf = (pid: number): number =>
-  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024

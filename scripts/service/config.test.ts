@@ -34,7 +34,27 @@ test('nothing said: the loopback, a port, a folder of its own, no backup by nigh
 test('the environment wins over the file', () => {
   expect(of('MOZLE_PORT=4400\nMOZLE_LOG=warn', { MOZLE_PORT: '4500' })).toMatchObject({ port: 4500, log: 'warn' })
 })
+test('an application beside others needs their database and their key, and no owner; it makes no backups', () => {
+  const said = (text: string) => {
+    try {
+      return readConfig(['--config', file(text), '--app-only'], {})
+    } catch (error) {
+      return (error as ConfigError).problems
+    }
+  }
+  expect(said('')).toEqual([
+    'An application beside others needs MOZLE_DATABASE, the same as theirs.',
+    'An application beside others needs MOZLE_COOKIE_KEY, the same as theirs.',
+  ])
+  const key = 'k'.repeat(40)
+  const both = `MOZLE_DATABASE=mariadb://a:b@one,two/mozle\nMOZLE_COOKIE_KEY=${key}`
+  expect(said(both)).toMatchObject({ appOnly: true, cookieKey: key, database: { url: 'mariadb://a:b@one,two/mozle' } })
+  expect(said(`${both}\nMOZLE_BACKUP_AT=02:30`)).toEqual([expect.stringMatching(/MOZLE_BACKUP_AT is for the one service/)])
+  expect(said(both.replace(key, 'short'))).toEqual([expect.stringMatching(/MOZLE_COOKIE_KEY has 40 to 200/)])
+  expect(of('')).toMatchObject({ appOnly: false, cookieKey: null })
+})
 test.each([
+  ['MOZLE_DATABASE=mariadb://a:b@/mozle\nMOZLE_DATABASE_OWNER=mariadb://a:b@db/mozle', /MOZLE_DATABASE cannot be read/],
   ['MOZLE_TLS_CERT=/etc/hosts', /MOZLE_TLS_CERT is set and MOZLE_TLS_KEY is not/],
   ['MOZLE_DATABASE=mariadb://a:b@db/mozle', /MOZLE_DATABASE is set and MOZLE_DATABASE_OWNER is not/],
   ['MOZLE_DATABASE_OWNER=mariadb://a:b@db/mozle', /MOZLE_DATABASE_OWNER is set and MOZLE_DATABASE is not/],

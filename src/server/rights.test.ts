@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import path from 'node:path'
 import type { CourseRole } from '@/data/models'
-import { collegeRights, may, rights, type Actor, type BenchState, type Right } from './rights'
+import { type Actor, type BenchState, collegeRights, may, mayToken, type Right, rights, tokenRights } from './rights'
 
 const person = (role: CourseRole): Actor => ({ kind: 'user', id: 'u', name: 'Test', roles: { here: role } })
 const benchIn = (state: BenchState): Actor => ({
@@ -79,6 +79,20 @@ describe('rights', () => {
 
   test('nobody may do nothing', () => {
     for (const right of [...rights, ...collegeRights]) expect(may(null, right, { course: 'here' })).toBe(false)
+  })
+
+  test('a token has none of them, and of its own only what it was given, in its course or in all', () => {
+    const token = (course: string | null): Actor & { kind: 'token' } => ({
+      ...{ kind: 'token', id: 't', name: 'registry', course },
+      rights: ['people.read', 'sessions.write'],
+    })
+    for (const right of [...rights, ...collegeRights]) expect(may(token(null), right, { course: 'here' })).toBe(false)
+    for (const right of tokenRights) {
+      const given = ['people.read', 'sessions.write'].includes(right)
+      expect(mayToken(token(null), right, { course: 'here' })).toBe(given)
+      expect(mayToken(token('here'), right, { course: 'here' })).toBe(given)
+      expect(mayToken(token('here'), right, { course: 'there' })).toBe(false)
+    }
   })
 
   test('the college is looked after by its administrator alone, who has no right in a course by that', () => {

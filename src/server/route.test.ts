@@ -10,6 +10,10 @@ import { benchOf, personOf, route, sameOrigin } from './route'
 
 const here: { user: Actor | null; bench: Actor | null } = { user: null, bench: null }
 jest.mock('./actor', () => ({ signedIn: async () => here.user, benchHere: async () => here.bench }))
+const token: Actor = { kind: 'token', id: 't1', name: 'registry', rights: ['people.read'], course: 'organic' }
+jest.mock('./tokens', () => ({ tokenHere: async (secret: string) => (secret === 'stands' ? token : null) }))
+jest.mock('./deeds', () => ({ record: async (deed: object) => void deeds.push(deed) }))
+const deeds: object[] = []
 jest.mock('@/data/connect', () => ({ database: () => undefined }))
 jest.mock('@/data/entries', () => ({
   ForeignEntryError: class ForeignEntryError extends Error {},
@@ -87,6 +91,49 @@ describe('a guarded route', () => {
   test('an open route needs nobody', async () => {
     const open = route({ need: { open: 'a test' } }, async () => undefined)
     expect(await answer(open(request('GET'), context))).toEqual([200, { ok: true }])
+  })
+})
+
+describe('a token', () => {
+  const bearing = (secret: string, method = 'GET') => request(method, undefined, { authorization: `Bearer ${secret}` })
+  const lets = route(
+    { need: 'people.write', subject, token: { right: 'people.read', says: 'x' }, deed: 'invited a person' },
+    async ({ actor, about }) => ({ kind: actor!.kind, course: about!.course }),
+  )
+
+  test('is let in where the route says so, from anywhere, and what it does stands in the record under its id', async () => {
+    expect(await answer(lets(bearing('stands', 'POST'), context))).toEqual([200, { kind: 'token', course: 'organic' }])
+    expect(deeds).toEqual([expect.objectContaining({ what: 'invited a person', person: 't1', course: 'organic' })])
+  })
+
+  test('that does not stand is refused, whoever is signed in beside it', async () => {
+    here.user = owner
+    for (const secret of ['ended', '']) expect((await answer(lets(bearing(secret), context)))[0]).toBe(401)
+    const basic = request('GET', undefined, { authorization: 'Basic stands' })
+    expect((await answer(lets(basic, context)))[0]).toBe(401)
+  })
+
+  test('is refused where no token is let in, also where the person beside it would be', async () => {
+    here.user = owner
+    const people = route({ need: 'plan.read', subject }, async () => ({ leaked: true }))
+    expect((await answer(people(bearing('stands'), context)))[0]).toBe(403)
+    const open = route({ need: { open: 'a test' } }, async () => ({ leaked: true }))
+    expect((await answer(open(bearing('stands'), context)))[0]).toBe(403)
+  })
+
+  test('without the right, or for another course, gets no further', async () => {
+    const writes = route({ need: 'people.write', subject, token: { right: 'people.write', says: 'x' } }, async () => ({}))
+    const [status, { error }] = await answer(writes(bearing('stands', 'POST'), context))
+    expect([status, error]).toEqual([403, 'This token may not do this: it needs the right people.write.'])
+    const elsewhere = route(
+      { need: 'people.write', subject: async () => ({ course: 'inorganic' }), token: { right: 'people.read', says: 'x' } },
+      async () => ({ leaked: true }),
+    )
+    expect((await answer(elsewhere(bearing('stands'), context)))[0]).toBe(404)
+    const any = route({ need: { open: 'a test' }, token: { right: 'any', says: 'x' } }, async ({ actor }) => ({
+      id: actor!.kind,
+    }))
+    expect(await answer(any(bearing('stands'), context))).toEqual([200, { id: 'token' }])
   })
 })
 
