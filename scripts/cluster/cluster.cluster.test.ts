@@ -5,6 +5,7 @@ import { QueryTypes, type Sequelize } from 'sequelize'
 import { writePlanFile } from '@/core/format/planFile'
 import { connectTo } from '@/data/connect'
 import { proveLog } from '@/data/prove'
+import { walkInterface } from '@/test-support/interfaceWalk'
 import { stopAll, stopChild } from '../child'
 import { openRoom, post, signIn, type Room } from '../load/room'
 import { pause } from '../load/round'
@@ -181,6 +182,23 @@ test('a server whose disk is empty is brought up to date as a whole', async () =
   await stand.cluster.startNode(2)
   expect([...(await logsAt(2))]).toEqual([...(await logsAt(0))])
   expect(existsSync(path.join(stand.cluster.places[2]!.folder, 'data/mozle'))).toBe(true)
+})
+
+test('a token does what it may at both applications, in whichever it was made, and nothing else', async () => {
+  const owner = await signIn(addresses[0]!, stand.made.people[0]!)
+  let asked = 0
+  const { wrong, asked: count } = await walkInterface({
+    addresses,
+    course: stand.made.course.id,
+    finished: stand.made.sessions[0]!.id,
+    other: stand.made.course.id.replace(/.$/, 'X'),
+    make: async (wanted) => {
+      const answer = await post(addresses[asked++ % 2]!, '/api/college/tokens', wanted, owner)
+      return ((await answer.json()) as { token: string }).token
+    },
+  })
+  expect(wrong).toEqual([])
+  expect(count).toBeGreaterThan(100)
 })
 
 test('a draft that is saved through both applications at once is saved once by each version, and what one said the other shows', async () => {

@@ -50,9 +50,9 @@ const mozle = (...args: string[]) => {
 }
 
 /** Starts the service and waits for a line of its journal. */
-async function begin(config: string, wanted: RegExp): Promise<{ child: ChildProcess; journal: () => string }> {
+async function begin(config: string, wanted: RegExp, ...more: string[]): Promise<{ child: ChildProcess; journal: () => string }> {
   let words = ''
-  const child = spawn(process.execPath, [...entry, 'start', '--config', config], {
+  const child = spawn(process.execPath, [...entry, 'start', '--config', config, ...more], {
     cwd: folder,
     env: environment(),
     stdio: ['ignore', 'pipe', 'pipe'],
@@ -164,6 +164,31 @@ test('from nothing to the page of the first owner; killed, it is back with all t
   const stands = new Set((await readEntries([held.id]))[held.id]!.map(({ id }) => id))
   expect(acknowledged.filter((id) => !stands.has(id))).toEqual([])
   await database().close()
+
+  // A further application beside it, with the same database and key: a sign-in at one is good at the other, and data and backups are not its own.
+  const beside = {
+    MOZLE_DATA: path.join(folder, 'beside'),
+    MOZLE_PORT: String(await freePort()),
+    MOZLE_DATABASE: running.url,
+    MOZLE_COOKIE_KEY: (JSON.parse(readFileSync(path.join(data, 'secrets.json'), 'utf8')) as { cookie: string }).cookie,
+  }
+  const second = await begin(configFile('beside.env', beside), /serving http/, '--app-only')
+  const [person] = made.people
+  const signedIn = await fetch(`${base}/api/sign-in`, {
+    method: 'POST',
+    body: JSON.stringify({ signIn: person!.signIn, password: person!.password }),
+    headers: { 'content-type': 'application/json', origin: base },
+  })
+  const cookie = signedIn.headers
+    .getSetCookie()
+    .map((each) => each.split(';')[0])
+    .join('; ')
+  const there = `http://127.0.0.1:${beside.MOZLE_PORT}`
+  expect((await fetch(`${there}/api/courses`, { headers: { cookie } })).status).toBe(200)
+  expect(await (await fetch(`${there}/college/service`, { headers: { cookie } })).text()).toContain('serves beside others')
+  expect(await (await fetch(`${base}/college/service`, { headers: { cookie } })).text()).not.toContain('serves beside others')
+  expect(existsSync(path.join(folder, 'beside/data'))).toBe(false)
+  await stop(second.child)
 
   // Its figures, its journal, and the proof of its logs.
   const metrics = await (await fetch(`http://127.0.0.1:${settings.MOZLE_METRICS_PORT}/`)).text()
