@@ -39,6 +39,11 @@ export function longDay(iso: string, zone: string): string {
   return formatIn(zone, { weekday: 'long', day: 'numeric', month: 'long' }).format(new Date(iso)).replace(',', '')
 }
 
+/** `17 November 2027`, for a day that may lie in another year. */
+export function fullDay(iso: string, zone: string): string {
+  return formatIn(zone, { day: 'numeric', month: 'long', year: 'numeric' }).format(new Date(iso))
+}
+
 /** `12 min ago`, `2 h 5 min ago`, `3 days ago`. */
 export function ago(iso: string, now: number): string {
   const minutes = Math.floor((now - Date.parse(iso)) / 60_000)

@@ -167,9 +167,11 @@ export function Service({ view, zone }: Props) {
           </table>
         </div>
       )}
-      <p className="quiet">
-        A backup holds the keys of the service. It proves itself by ./mozle verify FILE, which reads it in and compares.
-      </p>
+      {!view.appOnly && (
+        <p className="quiet">
+          A backup holds the keys of the service. It proves itself by ./mozle verify FILE, which reads it in and compares.
+        </p>
+      )}
     </>
   )
 }

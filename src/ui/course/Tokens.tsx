@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import { call } from '../call'
 import { State } from '../figures/State'
-import { clockTime, longDay } from '../time'
+import { ago, fullDay } from '../time'
 import { Problem } from './Problem'
 import { Sure } from './Sure'
 import { Typed } from './Typed'
@@ -33,7 +33,7 @@ interface Props {
 /** What each right lets a program do, for whoever gives it. */
 const saysOf: Readonly<Record<string, string>> = {
   'people.read': 'read who works in a course, its sections and students',
-  'people.write': 'bring people into courses in any role, and change sections and groups',
+  'people.write': 'bring people into courses in any role, owners too, and change sections and groups',
   'sessions.read': 'read which sessions are set, and for which plans',
   'sessions.write': 'set, move and cancel sessions',
   'results.read': 'read the results of sessions, with the names of their groups',
@@ -178,7 +178,7 @@ function Make({
 
 function List({ tokens, zone, now }: Pick<Props, 'tokens' | 'zone' | 'now'>) {
   const { problem, busy, run } = useDone()
-  const when = (at: string) => `${longDay(at, zone)}, ${clockTime(at, zone)}`
+  const when = (at: string) => fullDay(at, zone)
   return (
     <>
       <Problem words={problem} />
@@ -215,7 +215,7 @@ function List({ tokens, zone, now }: Pick<Props, 'tokens' | 'zone' | 'now'>) {
                   when(endsAt)
                 )}
               </td>
-              <td>{usedAt ? when(usedAt) : 'never'}</td>
+              <td>{usedAt ? ago(usedAt, Date.parse(now)) : 'never'}</td>
               <td className="doing">
                 {!withdrawnAt && endsAt >= now && (
                   <Sure
