@@ -15,3 +15,8 @@ export async function takeTurn(
     transaction,
   })
 }
+
+/** The same for what goes over the whole college, such as rooms. */
+export async function takeTurnOfCollege(transaction: Transaction): Promise<void> {
+  await database().query('UPDATE college SET turn = turn + 1', { type: QueryTypes.UPDATE, transaction })
+}

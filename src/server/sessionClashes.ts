@@ -1,8 +1,9 @@
-import { Op, QueryTypes } from 'sequelize'
+import { Op, QueryTypes, type Transaction } from 'sequelize'
 import { days, lengthOf, writeMinutes } from '@/core/plan/duration'
 import type { Plan } from '@/core/plan/plan'
 import { database } from '@/data/connect'
 import { Approval, Course, LabSession, Preparation, Revision, Run, RunDay } from '@/data/models'
+import { takeTurnOfCollege } from '@/data/turns'
 import { planOfRevision } from './documents'
 import { Refusal } from './refusal'
 
@@ -35,7 +36,12 @@ const clock = (zone: string, at: Date) =>
   new Intl.DateTimeFormat('en-GB', { timeZone: zone, hour: '2-digit', minute: '2-digit' }).format(at)
 
 /** Sessions of the whole college that overlap a span and are in its room, or of its section. */
-function overlapping({ startsAt, endsAt, room }: WantedDay, section: string, except: readonly string[]): Promise<Taken[]> {
+function overlapping(
+  { startsAt, endsAt, room }: WantedDay,
+  section: string,
+  except: readonly string[],
+  transaction: Transaction | undefined,
+): Promise<Taken[]> {
   return database().query<Taken>(
     `SELECT l.id, l.room, l.section, s.name AS sectionName, r.title, l.starts_at AS startsAt, l.ends_at AS endsAt
      FROM lab_session l JOIN section s ON s.id = l.section JOIN revision r ON r.id = l.revision
@@ -50,6 +56,7 @@ function overlapping({ startsAt, endsAt, room }: WantedDay, section: string, exc
         except: except.length > 0 ? [...except] : [''],
       },
       type: QueryTypes.SELECT,
+      ...(transaction ? { transaction } : {}),
     },
   )
 }
@@ -62,7 +69,15 @@ export async function saidBefore(
     zone,
     wanted,
     except = [],
-  }: { section: string; zone: string; wanted: readonly WantedDay[]; except?: readonly string[] },
+    transaction,
+  }: {
+    section: string
+    zone: string
+    wanted: readonly WantedDay[]
+    except?: readonly string[]
+    /** That of a session that is being set: what it reads is then what nobody else is setting. */
+    transaction?: Transaction
+  },
   now = new Date(),
 ): Promise<SaidBefore[]> {
   const said: SaidBefore[] = []
@@ -74,7 +89,7 @@ export async function saidBefore(
     if (to < now) against(day, 'This day is past. Choose one that is to come.')
     const before = wanted[day - 1]
     if (before && from < new Date(before.endsAt)) against(day, 'It begins before the day before has ended. Choose a later day.')
-    for (const other of await overlapping(each, section, except)) {
+    for (const other of await overlapping(each, section, except, transaction)) {
       const when = `${clock(zone, new Date(other.startsAt))}–${clock(zone, new Date(other.endsAt))}`
       if (other.section === section) against(day, `${other.sectionName} has ${other.title} then, ${when}. Choose another hour.`)
       else against(day, `${each.room} is taken then, ${when}: ${other.title}, ${other.sectionName}. Choose another room or hour.`)
@@ -103,8 +118,11 @@ export async function saidBefore(
   return said
 }
 
-/** Refuses what cannot be so. @throws Refusal 409 */
-export async function refuseClashes(...asked: Parameters<typeof saidBefore>): Promise<void> {
+/** Takes the turn at setting sessions, since rooms are the whole college's, and refuses what cannot be so. @throws Refusal 409 */
+export async function refuseClashes(
+  ...asked: [Parameters<typeof saidBefore>[0], Parameters<typeof saidBefore>[1] & { transaction: Transaction }, Date]
+): Promise<void> {
+  await takeTurnOfCollege(asked[1].transaction)
   const against = (await saidBefore(...asked)).filter(({ level }) => level === 'danger')
   if (against.length > 0)
     throw new Refusal(

@@ -1,6 +1,7 @@
 import { Op, type Transaction } from 'sequelize'
 import { ulid } from 'ulid'
 import { days } from '@/core/plan/duration'
+import type { Plan } from '@/core/plan/plan'
 import { transacted } from '@/data/connect'
 import { Course, LabSession, Run, RunDay, Section, StudentGroup } from '@/data/models'
 import { newCode, newReadCode } from './codes'
@@ -62,9 +63,9 @@ async function addRuns(
 export async function createSession(wanted: NewSession, now = new Date()): Promise<{ id: string }> {
   const course = await courseOfSection(wanted.section)
   const plan = await settable(wanted.revision, course.id)
-  await refuseClashes(plan, { section: wanted.section, zone: course.zone, wanted: wanted.days }, now)
   const id = ulid()
   await transacted(async (transaction) => {
+    await refuseClashes(plan, { section: wanted.section, zone: course.zone, wanted: wanted.days, transaction }, now)
     const common = { section: wanted.section, revision: wanted.revision }
     await LabSession.create({ id, ...common, ...moments(wanted.days[0]!) }, { transaction })
     const runs = await addRuns(id, wanted.section, wanted.groups, transaction)
@@ -121,21 +122,26 @@ export async function anotherDay(
   })
   if (new Date(day.startsAt) < last)
     throw new Refusal(409, 'It begins before the last of its days has ended. Choose a later day.')
-  await refuseClashes(null, { section: session.section, zone, wanted: [day] }, now)
-  const added = await transacted((transaction) =>
-    addDay({ first, section: session.section, revision: session.revision, day, beginsAtStep: null, runs }, transaction),
-  )
+  const added = await transacted(async (transaction) => {
+    await refuseClashes(null, { section: session.section, zone, wanted: [day], transaction }, now)
+    return addDay({ first, section: session.section, revision: session.revision, day, beginsAtStep: null, runs }, transaction)
+  })
   return { id: added }
 }
 
 /** Changes a session: all of it until it has begun, afterwards the room and a later end. @throws Refusal 404, 409 */
 export async function changeSession(id: string, wanted: WantedDay, now = new Date()): Promise<void> {
   const { session, zone } = await sessionAt(id)
+  const setTo = (plan: Plan | null, since: Date) =>
+    transacted(async (transaction) => {
+      await refuseClashes(plan, { section: session.section, zone, wanted: [wanted], except: [id], transaction }, since)
+      await LabSession.update(moments(wanted), { where: { id }, transaction })
+    })
   if (await hasBegun(session, now)) {
     if (new Date(wanted.startsAt).getTime() !== session.startsAt.getTime())
       throw new Refusal(409, 'It has begun: its start stays. It can be given more time, and another room.')
     if (new Date(wanted.endsAt) < session.endsAt) throw new Refusal(409, 'It has begun: it can be given more time, not less.')
-    await refuseClashes(null, { section: session.section, zone, wanted: [wanted], except: [id] }, new Date(0))
+    await setTo(null, new Date(0))
   } else {
     const first = session.goesOnFrom ?? session.id
     const chain = await LabSession.findAll({
@@ -149,9 +155,8 @@ export async function changeSession(id: string, wanted: WantedDay, now = new Dat
     if (after && new Date(wanted.endsAt) > after.startsAt)
       throw new Refusal(409, 'It would end after its next day begins. Move that day first.')
     const plan = session.goesOnFrom === null ? await planOfRevision(session.revision) : null
-    await refuseClashes(plan, { section: session.section, zone, wanted: [wanted], except: [id] }, now)
+    await setTo(plan, now)
   }
-  await session.update(moments(wanted))
   await recheck()
 }
 
@@ -184,9 +189,10 @@ export async function splitSession(
   if (runs.length === 0 || runs.length >= own.length || runs.some((run) => own.every((each) => each.id !== run)))
     throw new Refusal(400, 'Choose some of its benches, not all of them.')
   // The benches that stay are of the same section: only the room may be taken.
-  await refuseClashes(await planOfRevision(session.revision), { section: '', zone, wanted: [day] }, now)
+  const plan = await planOfRevision(session.revision)
   const added = ulid()
   await transacted(async (transaction) => {
+    await refuseClashes(plan, { section: '', zone, wanted: [day], transaction }, now)
     await LabSession.create({ id: added, section: session.section, revision: session.revision, ...moments(day) }, { transaction })
     await Run.update({ session: added }, { where: { id: runs }, transaction })
   })

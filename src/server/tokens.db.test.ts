@@ -8,6 +8,7 @@ import { Draft, Preparation, TokenRow } from '@/data/models'
 import { seed } from '../../scripts/seed'
 import { deedsBefore, record } from './deeds'
 import { publish, saveDraft, startDraft, startPreparation } from './preparations'
+import { createSession } from './setSessions'
 import { sectionsOfCourse, saveGroups } from './students'
 import { makeToken, tokenHere, tokensOfCollege, withdrawToken } from './tokens'
 
@@ -114,6 +115,23 @@ test('of several who put the groups of a section as they want them at once, one 
     done: 1,
     statuses: [409],
   })
+})
+
+test('of several who set sessions in one room at once, one does, and the others are told who has it', async () => {
+  const sections = await sectionsOfCourse(made.course.id)
+  const set = ({ id, groups }: (typeof sections)[number]) =>
+    createSession(
+      {
+        section: id,
+        revision: made.preparations[0]!.revision,
+        days: [{ startsAt: after(90 * day).toISOString(), endsAt: after(91 * day).toISOString(), room: 'Room of many' }],
+        groups: [{ group: groups[0]!.id, scale: 1 }],
+      },
+      now,
+    )
+  const [one, two] = sections.filter(({ groups }) => groups.length > 0)
+  const wanted = [one!, two ?? one!, one!, two ?? one!].map((each) => () => set(each))
+  expect(await atOnce(wanted)).toEqual({ done: 1, statuses: [409, 409, 409] })
 })
 
 test('every table has a key of its own and an engine that a cluster copies', async () => {

@@ -5,7 +5,7 @@ const moment = (allowNull = false) => ({ type: DataTypes.DATE(3), allowNull })
 
 /** Whose turn it is at what several change (data/turns.ts), and the tokens of the college's other systems. */
 export async function moreMachines(query: QueryInterface): Promise<void> {
-  for (const table of ['preparation', 'section', 'instrument_file'])
+  for (const table of ['college', 'preparation', 'section', 'instrument_file'])
     await query.addColumn(table, 'turn', { type: DataTypes.INTEGER.UNSIGNED, allowNull: false, defaultValue: 0 })
   await query.createTable('token', {
     id: { ...ulid(), primaryKey: true },
