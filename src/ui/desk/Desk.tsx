@@ -10,7 +10,7 @@ import { roles, type Role } from '@/core/plan/lists'
 import { type Substance } from '@/core/substance/substance'
 import { queriesOf } from '@/core/query/queries'
 import { editCoefficient, editLine, type Column } from '@/core/edit/editLine'
-import { reactionTable } from '@/core/reaction/reactionTable'
+import { reactionTable, type ReactionTable } from '@/core/reaction/reactionTable'
 import { working } from '@/core/reaction/working'
 import { holds, type Bottle } from '@/core/stores/bottle'
 import { State } from '../figures/State'
@@ -31,7 +31,8 @@ import { DeskHead } from './DeskHead'
 import { History, type Revision } from './History'
 import { useMarginNotes } from './useMarginNotes'
 import type { CellActions, CellPlace } from './QuantityCell'
-import { columns, ReactionTableView } from './ReactionTableView'
+import { columns } from './ReactionRow'
+import { ReactionTableView } from './ReactionTableView'
 import { KeepOrCopy } from './KeepOrCopy'
 import { ResultsWanted } from './ResultsWanted'
 import { ScaleDialog } from './ScaleDialog'
@@ -118,10 +119,10 @@ export function Desk(props: DeskProps) {
     const read = editLine(plan, focus.line, focus.column, typing.text)
     return read.ok ? read.value : plan
   }, [plan, typing, focus])
-  const table = useMemo(() => reactionTable(shown), [shown])
+  const table = tableOf(shown)
   // Scheme, procedure and queries follow when the keys rest, so that typing never waits for them.
   const later = useSettled(shown, typing != null)
-  const laterTable = useMemo(() => (later === shown ? table : reactionTable(later)), [later, shown, table])
+  const laterTable = tableOf(later)
   const queries = useMemo(() => queriesOf(later, laterTable), [later, laterTable])
   const open = queries.filter(({ answer }) => answer === undefined)
   const note = useMemo(
@@ -349,7 +350,7 @@ export function Desk(props: DeskProps) {
       {scaling && (
         <ScaleDialog
           plan={plan}
-          table={reactionTable(plan)}
+          table={tableOf(plan)}
           shelf={shelf}
           onClose={() => setScaling(false)}
           onScale={(scaled, label) => {
@@ -381,6 +382,15 @@ export function Desk(props: DeskProps) {
       )}
     </div>
   )
+}
+
+const tables = new WeakMap<Plan, ReactionTable>()
+
+/** The table of a plan, worked out once: whatever is drawn from it is drawn anew only where the plan has changed. */
+function tableOf(plan: Plan): ReactionTable {
+  const known = tables.get(plan) ?? reactionTable(plan)
+  tables.set(plan, known)
+  return known
 }
 
 const lineIn = (plan: Plan, id: string) => plan.lines.find((line) => line.id === id)

@@ -1,17 +1,14 @@
 'use client'
 
-import { Fragment, memo, useDeferredValue, type ReactNode, type RefObject } from 'react'
+import { Fragment, type ReactNode } from 'react'
 import { lineName } from '@/core/plan/lineName'
 import { isProduct, isReactant, mainResult, type Plan } from '@/core/plan/plan'
 import { writeFigure, writeNumber, writeRatio } from '@/core/quantity/write'
 import type { Column } from '@/core/edit/editLine'
 import type { ComputedLine, ReactionTable } from '@/core/reaction/reactionTable'
-import { useInView } from '../useInView'
 import { formText } from '../figures/formText'
-import { MoleBar } from '../figures/MoleBar'
-import { problemId, QuantityCell, type CellActions, type CellDisplay } from './QuantityCell'
-
-export const columns: readonly Column[] = ['mass', 'volume', 'amount', 'ratio']
+import { problemId, type CellActions, type CellDisplay } from './QuantityCell'
+import { columns, ReactionRow, type LineEnd } from './ReactionRow'
 
 interface Props {
   plan: Plan
@@ -84,17 +81,21 @@ export function ReactionTableView(props: Props) {
       <tbody>
         {table.lines.map((line, row) => (
           <Fragment key={line.line.id}>
-            <Row
-              plan={plan}
-              line={line}
+            <ReactionRow
+              id={line.line.id}
+              name={line.substance.name}
               row={row}
               called={called[row]!}
+              lineName={lineName(plan, line.line)}
+              coefficient={line.line.coefficient}
+              described={describe(line)}
+              limiting={line.limiting}
+              product={isProduct(line.line)}
+              main={line.line.id === result?.product}
+              end={endOf(plan, table, line, scale)}
               displays={displays[row]!}
               decimals={decimals}
-              texts={texts}
-              table={table}
-              scale={scale}
-              main={line.line.id === result?.product}
+              kept={columns.map((column) => texts[`${line.line.id} ${column}`])}
               readOnly={readOnly}
               open={openLine === line.line.id}
               onOpen={onOpen}
@@ -143,94 +144,6 @@ function namesIn(plan: Plan, lines: readonly ComputedLine[]): string[] {
   return names.map((name, at) => (names.indexOf(name) === names.lastIndexOf(name) ? name : lineName(plan, lines[at]!.line)))
 }
 
-interface RowProps {
-  plan: Plan
-  line: ComputedLine
-  row: number
-  /** How its figures are called: two lines of one substance each in its own way. */
-  called: string
-  displays: readonly (CellDisplay | null)[]
-  decimals: readonly number[]
-  texts: Props['texts']
-  table: ReactionTable
-  /** Shares of the longest bar to the mmol. */
-  scale: number
-  main: boolean
-  readOnly: boolean
-  open: boolean
-  onOpen: (line: string) => void
-  actions: CellActions
-}
-
-/** A line of the table. Those that nobody sees follow after the paint, so that a key never waits for them. */
-function Row(props: RowProps) {
-  const [ref, inView] = useInView<HTMLTableRowElement>()
-  const later = useDeferredValue(props)
-  // What is being typed is never late.
-  const typed = columns.some((column) => props.texts[`${props.line.line.id} ${column}`])
-  return <RowFace {...(inView || typed ? props : later)} to={ref} />
-}
-
-const RowFace = memo(function RowFace(props: RowProps & { to: RefObject<HTMLTableRowElement | null> }) {
-  const { plan, line, row, called, displays, decimals, texts, table, scale, main, readOnly, open, onOpen, actions, to } = props
-  return (
-    <tr
-      ref={to}
-      data-about={line.line.id}
-      className={[line.limiting ? 'limiting' : '', isProduct(line.line) ? 'product' : ''].join(' ').trim() || undefined}
-    >
-      <td className="nu">{line.line.coefficient ?? ''}</td>
-      <td className="substance">
-        <span className={main ? 'main' : undefined}>
-          {readOnly ? (
-            line.substance.name
-          ) : (
-            <button
-              type="button"
-              className="opens"
-              aria-expanded={open}
-              title="Part, bottle, device, place"
-              onClick={() => onOpen(line.line.id)}
-            >
-              {line.substance.name}
-            </button>
-          )}
-        </span>
-        <small>{describe(line)}</small>
-      </td>
-      {columns.map((column, at) => {
-        const kept = texts[`${line.line.id} ${column}`]
-        return (
-          <td className="n" key={column}>
-            <QuantityCell
-              row={row}
-              column={at}
-              label={`${column} of ${called}`}
-              display={displays[at]!}
-              columnDecimals={decimals[at]!}
-              text={kept?.text}
-              problem={kept?.problem}
-              readOnly={readOnly}
-              line={line.line.id}
-              of={column}
-              actions={actions}
-            />
-          </td>
-        )
-      })}
-      <td className="bar">
-        <BarCell
-          plan={plan}
-          line={line}
-          table={table}
-          scale={scale}
-          onFocus={() => actions.focus({ line: line.line.id, column: 'excess' })}
-        />
-      </td>
-    </tr>
-  )
-})
-
 /** What is in the bottle, and what the line is for. */
 function describe({ line, substance }: ComputedLine): string {
   if (isProduct(line))
@@ -251,39 +164,18 @@ function describe({ line, substance }: ComputedLine): string {
   return words
 }
 
-function BarCell({
-  plan,
-  line,
-  table,
-  scale,
-  onFocus,
-}: {
-  plan: Plan
-  line: ComputedLine
-  table: ReactionTable
-  scale: number
-  onFocus: () => void
-}) {
+/** What stands at the end of a line. @param scale shares of the longest bar to the mmol */
+function endOf(plan: Plan, table: ReactionTable, line: ComputedLine, scale: number): LineEnd {
   if (isReactant(line.line) && line.perCoefficient && table.extent) {
     const percent = (line.excess ?? 0) * 100
-    const words = line.limiting ? 'sets the limit' : `+${writeNumber(percent, percent < 1 ? 1 : 0)} %`
-    const said = line.limiting ? 'sets the limit' : `${writeNumber(percent, percent < 1 ? 1 : 0)} % in excess`
-    return (
-      <button
-        type="button"
-        className="bar-button"
-        onFocus={onFocus}
-        onClick={onFocus}
-        aria-label={`${lineName(plan, line.line)} ${said}. Show the working.`}
-      >
-        <MoleBar
-          share={Math.min(line.perCoefficient.value * scale, 1)}
-          limit={table.extent.value * scale}
-          label={`n/ν of ${lineName(plan, line.line)}`}
-        />
-        <span className={line.limiting ? 'limit' : 'excess fig'}>{words}</span>
-      </button>
-    )
+    const figure = `${writeNumber(percent, percent < 1 ? 1 : 0)} %`
+    return {
+      share: Math.min(line.perCoefficient.value * scale, 1),
+      limit: table.extent.value * scale,
+      words: line.limiting ? 'sets the limit' : `+${figure}`,
+      said: line.limiting ? 'sets the limit' : `${figure} in excess`,
+      limiting: line.limiting,
+    }
   }
   const recovery = plan.recoveries?.find(({ product }) => product === line.line.id)
   const whole = recovery ? table.lines.find((other) => other.line.id === recovery.of)?.mass : line.mass
@@ -291,13 +183,9 @@ function BarCell({
   if (expected && whole) {
     const { low, high } = expected
     const decimals = whole.value * high < 2 ? 2 : 1
-    return (
-      <span className="words fig">
-        expect {writeNumber(whole.value * low, decimals)} to {writeNumber(whole.value * high, decimals)} g (
-        {writeNumber(low * 100, 0)}–{writeNumber(high * 100, 0)} %)
-      </span>
-    )
+    const grams = `${writeNumber(whole.value * low, decimals)} to ${writeNumber(whole.value * high, decimals)} g`
+    return { text: `expect ${grams} (${writeNumber(low * 100, 0)}–${writeNumber(high * 100, 0)} %)`, fig: true }
   }
   const outside = !isProduct(line.line) && plan.mainProduct !== undefined && line.line.coefficient === null
-  return <span className="words">{outside ? 'not in the equation' : isReactant(line.line) ? 'no amount yet' : ''}</span>
+  return { text: outside ? 'not in the equation' : isReactant(line.line) ? 'no amount yet' : '', fig: false }
 }
