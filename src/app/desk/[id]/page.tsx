@@ -42,6 +42,12 @@ export default async function DeskPage({ params, searchParams }: Props) {
   const { revision, history, archived } = opened
   const { plan, id: revisionId, number, state, version, savedAt } = revision
   const before = madeLine(plan)?.madeIn
+  const [shelf, others, earlier, drawings] = await Promise.all([
+    listBottles(course.id),
+    listPreparations(course.id, actor),
+    before === undefined ? [] : plansLeadingTo(course.id, before, actor),
+    structuresOf(plan),
+  ])
   return (
     <Frame {...frame}>
       <Desk
@@ -51,11 +57,11 @@ export default async function DeskPage({ params, searchParams }: Props) {
         opened={{ plan, base: { id: revisionId, number, state, version, savedAt } }}
         history={history}
         archived={archived}
-        shelf={await listBottles(course.id)}
-        otherTitles={(await listPreparations(course.id, actor)).flatMap((other) => (other.id === id ? [] : [other.title]))}
-        earlier={before === undefined ? [] : await plansLeadingTo(course.id, before, actor)}
+        shelf={shelf}
+        otherTitles={others.flatMap((other) => (other.id === id ? [] : [other.title]))}
+        earlier={earlier}
         graver={withGraver(plan).graver}
-        drawings={await structuresOf(plan)}
+        drawings={drawings}
         lab={course.lab}
         solvents={crystallisationSolvents}
         mayWrite={may('plan.write')}
