@@ -314,6 +314,9 @@ async function inTheBrowser(app: Parameters<typeof serve>[0], made: ReturnType<t
     report('keystroke to repainted table, median', median(times.paint), 'ms', size, `${times.paint.length} keys`)
     const longer = longPlan(100, 100)
     const id = await draftOf(longer, 1)
+    // The server is warmed up too: it serves such pages all day.
+    const veryFirst = await opened(id)
+    for (let round = 0; round < rounds; round++) await desk.request.get(`${served.address}/desk/${id}`)
     const opens: number[] = []
     for (let round = 0; round < rounds; round++) opens.push(await opened(id))
     report(
@@ -321,7 +324,7 @@ async function inTheBrowser(app: Parameters<typeof serve>[0], made: ReturnType<t
       median(opens),
       'ms',
       `${longer.lines.length} lines, ${longer.steps.length} steps`,
-      `median of ${rounds}, the first of them ${opens[0]!.toFixed(0)} ms`,
+      `median of ${rounds}, the very first ${veryFirst.toFixed(0)} ms`,
     )
   } finally {
     await browser.close()
