@@ -1,5 +1,5 @@
 /** Three servers of the database and two applications on this machine: what is lost when some of it is taken away. */
-import { existsSync, rmSync } from 'node:fs'
+import { existsSync, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { QueryTypes, type Sequelize } from 'sequelize'
 import { writePlanFile } from '@/core/format/planFile'
@@ -7,10 +7,12 @@ import { connectTo } from '@/data/connect'
 import { proveLog } from '@/data/prove'
 import { walkInterface } from '@/test-support/interfaceWalk'
 import { stopAll, stopChild } from '../child'
+import { freePort } from '../freePort'
 import { openRoom, post, signIn, type Room } from '../load/room'
 import { pause } from '../load/round'
 import { aborter, watch } from '../load/watch'
 import { signalGroup } from '../process'
+import { doctor } from '../service/doctor'
 import { startStand, type ClusterStand } from './stand'
 import { writes, type Written } from './tablet'
 
@@ -182,6 +184,22 @@ test('a server whose disk is empty is brought up to date as a whole', async () =
   await stand.cluster.startNode(2)
   expect([...(await logsAt(2))]).toEqual([...(await logsAt(0))])
   expect(existsSync(path.join(stand.cluster.places[2]!.folder, 'data/mozle'))).toBe(true)
+})
+
+test('the doctor says which server is missing', async () => {
+  await stand.cluster.stopNode(2)
+  const { ownerUrl, appUrl } = stand.cluster.urls()
+  const config = path.join(folder, 'doctor.env')
+  writeFileSync(
+    config,
+    `MOZLE_DATA=${path.join(folder, 'doctor')}\nMOZLE_DATABASE=${appUrl}\nMOZLE_DATABASE_OWNER=${ownerUrl}\nMOZLE_PORT=${await freePort()}\n`,
+  )
+  const asked = async () => (await doctor(['--config', config])).out.split('\n').filter((line) => /127\.0\.0\.1:\d+ /.test(line))
+  const [one, two, three] = await asked()
+  for (const line of [one, two]) expect(line).toMatch(/^WRONG .* sees 2 servers, and 3 are named\.$/)
+  expect(three).toMatch(/^WRONG .* does not answer/)
+  await stand.cluster.startNode(2)
+  for (const line of await asked()) expect(line).toMatch(/^good .* is in order and sees 3 servers$/)
 })
 
 test('a token does what it may at both applications, in whichever it was made, and nothing else', async () => {

@@ -1,6 +1,8 @@
 import { X509Certificate } from 'node:crypto'
 import { accessSync, constants, existsSync, readFileSync } from 'node:fs'
 import { statfs } from 'node:fs/promises'
+import { QueryTypes } from 'sequelize'
+import { addressesOf } from '@/data/addresses'
 import { connectTo } from '@/data/connect'
 import { tablesState } from '@/data/migrationNames'
 import { leastFreeBytes } from '@/server/health'
@@ -77,10 +79,11 @@ async function database(config: Config): Promise<Finding[]> {
   const reached = config.database ?? runningService(config)
   if (!reached) return [note('Its own database is looked at while the service runs.')]
   const found: Finding[] = []
-  for (const [who, url] of [
+  const users = [
     ['the application’s user', reached.url],
-    ['the owner of the tables', reached.ownerUrl],
-  ] as const) {
+    ...(config.appOnly ? [] : [['the owner of the tables', reached.ownerUrl] as const]),
+  ] as const
+  for (const [who, url] of users) {
     const sequelize = connectTo(url, 1)
     try {
       const { missing, newer, empty } = await tablesState(sequelize)
@@ -98,6 +101,37 @@ async function database(config: Config): Promise<Finding[]> {
     }
   }
   return found
+}
+
+/** Where several servers are named: whether each answers, and sees the others. */
+async function cluster(config: Config): Promise<Finding[]> {
+  const { hosts, urls } = addressesOf(config.database?.url ?? 'mariadb://localhost')
+  if (hosts.length < 2) return []
+  return Promise.all(
+    urls.map(async (url, index): Promise<Finding> => {
+      const name = `${hosts[index]!.host}:${hosts[index]!.port}`
+      const asked = connectTo(url, 1)
+      try {
+        const rows = await asked.query<{ name: string; value: string }>(
+          "SELECT LOWER(variable_name) AS name, variable_value AS value FROM information_schema.global_status WHERE variable_name LIKE 'wsrep_%'",
+          { type: QueryTypes.SELECT },
+        )
+        const said = Object.fromEntries(rows.map((row) => [row.name, row.value]))
+        const [size, state] = [Number(said.wsrep_cluster_size), said.wsrep_local_state_comment]
+        if (said.wsrep_cluster_status !== 'Primary' || state !== 'Synced')
+          return bad(
+            `${name} is not part of the cluster: ${said.wsrep_cluster_status ?? 'it knows none'}, ${state ?? 'no state'}.`,
+          )
+        return size === hosts.length
+          ? good(`${name} is in order and sees ${size} servers`)
+          : bad(`${name} sees ${size} servers, and ${hosts.length} are named.`)
+      } catch (error) {
+        return bad(`${name} does not answer: ${(error as Error).message.slice(0, 200)}`)
+      } finally {
+        await asked.close()
+      }
+    }),
+  )
 }
 
 function reachedBy(config: Config, now: Date): Finding[] {
@@ -161,9 +195,10 @@ export async function doctor(args: readonly string[], now = new Date()): Promise
     ...programs(),
     ...(await place(config)),
     ...(await database(config)),
+    ...(await cluster(config)),
     ...(await served(config)),
     ...reachedBy(config, now),
-    ...backups(config, now),
+    ...(config.appOnly ? [] : backups(config, now)),
   ]
   return {
     code: found.some(({ ok }) => ok === false) ? 1 : 0,

@@ -4,11 +4,11 @@ import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import { call } from '../call'
 import { Problem } from './Problem'
+import { ToCopy } from './ToCopy'
 import { useDone } from './useDone'
 
 /** A link that is shown once, to be copied, read out or printed. */
 export function LinkShown({ name, token, mail }: { name: string; token: string; mail: boolean }) {
-  const [copied, setCopied] = useState(false)
   const { problem, busy, run } = useDone()
   const [to, setTo] = useState('')
   const [sent, setSent] = useState<string>()
@@ -18,27 +18,7 @@ export function LinkShown({ name, token, mail }: { name: string; token: string; 
       <p>
         <b>For {name}.</b> With this link they choose their password. It is shown only now, and is good for a week.
       </p>
-      <p>
-        <input
-          className="form-control"
-          readOnly
-          aria-label={`Link for ${name}`}
-          value={link}
-          onFocus={(event) => event.currentTarget.select()}
-        />
-        <Button
-          variant="quiet"
-          className="no-print"
-          onClick={() =>
-            void navigator.clipboard.writeText(link).then(
-              () => setCopied(true),
-              () => setCopied(false),
-            )
-          }
-        >
-          {copied ? 'Copied' : 'Copy the link'}
-        </Button>
-      </p>
+      <ToCopy label={`Link for ${name}`} value={link} words="Copy the link" />
       {mail && (
         <form
           className="in-a-row no-print"

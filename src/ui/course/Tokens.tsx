@@ -7,6 +7,7 @@ import { State } from '../figures/State'
 import { ago, fullDay } from '../time'
 import { Problem } from './Problem'
 import { Sure } from './Sure'
+import { ToCopy } from './ToCopy'
 import { Typed } from './Typed'
 import { useDone } from './useDone'
 
@@ -64,36 +65,14 @@ export function Tokens({ tokens, rights, courses, zone, now }: Props) {
 }
 
 /** The secret, once. */
-function Shown({ name, token }: { name: string; token: string }) {
-  const [copied, setCopied] = useState(false)
-  return (
-    <div className="link-shown" role="status">
-      <p>
-        <b>For {name}.</b> It is shown only now and kept nowhere: put it where that program keeps its secrets.
-      </p>
-      <p>
-        <input
-          className="form-control"
-          readOnly
-          aria-label={`Token for ${name}`}
-          value={token}
-          onFocus={(event) => event.currentTarget.select()}
-        />
-        <Button
-          variant="quiet"
-          onClick={() =>
-            void navigator.clipboard.writeText(token).then(
-              () => setCopied(true),
-              () => setCopied(false),
-            )
-          }
-        >
-          {copied ? 'Copied' : 'Copy the token'}
-        </Button>
-      </p>
-    </div>
-  )
-}
+const Shown = ({ name, token }: { name: string; token: string }) => (
+  <div className="link-shown" role="status">
+    <p>
+      <b>For {name}.</b> It is shown only now and kept nowhere: put it where that program keeps its secrets.
+    </p>
+    <ToCopy label={`Token for ${name}`} value={token} words="Copy the token" />
+  </div>
+)
 
 /** A year: long enough to be no burden, short enough to be looked at again. */
 const usualDays = '365'
