@@ -23,6 +23,9 @@ const rounded = (value: unknown): unknown =>
 const plain = (value: unknown) => (typeof value === 'string' ? value : JSON.stringify(rounded(value)))
 const short = (value: unknown) => createHash('sha1').update(plain(value)).digest('hex').slice(0, 6)
 
+/** The figures that stand in words: how they are said may change. */
+const figuresIn = (words: string) => (words.match(/\d+(?:\.\d+)?/g) ?? []).join(' ')
+
 /** What follows from a step as it stands, each thing under its name; with the tables and the queries of the whole plan where they are asked for, which take longer. */
 function following(plan: Plan, table: ReactionTable, id: string, asks: boolean): Map<string, string> {
   const step = plan.steps.find((each) => each.id === id)!
@@ -31,9 +34,17 @@ function following(plan: Plan, table: ReactionTable, id: string, asks: boolean):
   const { facts, advice, ladder } = reportFor(context, filled)!
   const found = new Map<string, string>()
   for (const [key, value] of Object.entries(filled)) found.set(key, typeof value === 'object' ? short(value) : plain(value))
-  for (const { id: of, value } of facts) found.set(`=${of}`, plain(value))
-  for (const { id: of, level } of advice) found.set(`!${of}`, level)
-  if (ladder) found.set('rungs', String(ladder.rungs.length))
+  for (const { id: of, value, text, how = '' } of facts) found.set(`=${of}`, `${plain(value)} ${short(figuresIn(text + how))}`)
+  for (const { id: of, level, words, why = '' } of advice) found.set(`!${of}`, `${level} ${figuresIn(words + why)}`.trim())
+  if (ladder) found.set('rungs', short(figuresIn(ladder.rungs.join('; '))))
+  found.set(
+    'said',
+    short(
+      plannerFor(step)!
+        .sentences(filled)
+        .map((sentence) => sentence.match(/\{[^}]*\}/g)),
+    ),
+  )
   found.set('takes', short(takenFor(context, filled)))
   if (!asks) return found
   for (const [name, value] of Object.entries(tablesFor(context, filled))) found.set(`#${name}`, short(value))
