@@ -70,7 +70,7 @@ const settings = object({
 
 const names = Object.keys(settings.fields)
 /** Names of our own commands, which are no settings. */
-const ours = new Set(['MOZLE_HOME', 'MOZLE_CONFIG', 'MOZLE_BUILT', 'MOZLE_ALL', 'MOZLE_STANDS', 'MOZLE_BUILD'])
+const ours = new Set(['MOZLE_HOME', 'MOZLE_CONFIG', 'MOZLE_BUILT', 'MOZLE_ALL', 'MOZLE_STANDS', 'MOZLE_CLUSTER'])
 
 /** A configuration that cannot be, with everything that is wrong with it. */
 export class ConfigError extends Error {
