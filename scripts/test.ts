@@ -5,6 +5,7 @@ import { connectTo } from '@/data/connect'
 import { migrate } from '@/data/migrate'
 import { build } from './build'
 import { stopAll, stopAllOnSignals } from './child'
+import { Cluster } from './cluster/nodes'
 import { clearLeftOver } from './leftOver'
 import { secretsOf, startDatabase, type RunningDatabase } from './database'
 import { firstLink } from './first'
@@ -121,11 +122,9 @@ export async function test(args: string[]): Promise<void> {
       await stopAll()
       ensurePackages('cluster')
       const built = await build('test')
-      add(
-        await timed('cluster', () =>
-          jest('cluster', folder, file, { MOZLE_BUILT: built, MOZLE_CLUSTER: path.join(folder, 'cluster') }),
-        ),
-      )
+      const env = { MOZLE_BUILT: built, MOZLE_CLUSTER: path.join(folder, 'cluster') }
+      add(await timed('cluster', () => jest('cluster', folder, file, env)))
+      if (!file) add(await timed('database tests at a cluster', () => atCluster(folder)))
     }
     if (what.includes('load')) {
       // What the browser tests left running would be measured too.
@@ -143,6 +142,20 @@ export async function test(args: string[]): Promise<void> {
   for (const [name, ms] of times) console.log(`${name.padEnd(30)} ${(ms / 1000).toFixed(0).padStart(4)} s`)
   process.exitCode = total.failed > 0 || total.passed === 0 ? 1 : 0
   console.log(`${total.passed} passed, ${total.failed} failed`)
+}
+
+/** The tests of the database once more, at three servers: the owner of the tables at one, the application at another. Every statement of theirs has to pass there. */
+async function atCluster(folder: string): Promise<Count> {
+  const cluster = await Cluster.start(path.join(folder, 'statements'))
+  try {
+    return await jest('database', folder, undefined, {
+      MOZLE_OWNER_URL: cluster.urlsAt(0).ownerUrl,
+      MOZLE_DB_URL: cluster.urls(1).appUrl,
+      MOZLE_COOKIE_KEY: 'k'.repeat(40),
+    })
+  } finally {
+    await cluster.stop()
+  }
 }
 
 /** An application on a database where nobody is yet, and the link with which its college begins. */
