@@ -66,7 +66,7 @@ describe('with the demo college', () => {
     ['DROP TABLE entry', /DROP command denied/],
     ['ALTER TABLE entry ADD x INT', /ALTER command denied/],
     ["UPDATE migration SET name = 'x'", /UPDATE command denied/],
-    ['CREATE TABLE other (x INT)', /CREATE command denied/],
+    ['CREATE TABLE other (x INT PRIMARY KEY)', /CREATE command denied/],
     ['REPLACE INTO entry SELECT * FROM entry LIMIT 1', /denied/],
     ["UPDATE revision SET plan = '{}'", /UPDATE command denied/],
     ["UPDATE revision SET title = 'x'", /UPDATE command denied/],
