@@ -207,28 +207,28 @@ export type Saved = { id: string; number: number; version: number; savedAt: stri
 export async function saveDraft(id: string, base: number, document: unknown, user: string, now = new Date()): Promise<Saved> {
   const plan = checkPlan(document)
   return transacted(async (transaction) => {
-    const row = await Draft.findByPk(id, { transaction })
-    if (!row) {
-      if (!(await Revision.findByPk(id, { transaction, attributes: ['id'] })))
-        throw new Refusal(409, 'This draft was discarded meanwhile. Your change can go into a new draft.', { gone: true })
-      throw new Refusal(
-        409,
-        'This revision has been published meanwhile, so it is frozen. Your change can go into a new draft.',
-        { frozen: true },
-      )
-    }
     const [saved] = await Draft.update(
       { ...documentColumns(plan), version: base + 1, savedAt: now, savedBy: user },
       { where: { id, version: base }, transaction },
     )
-    if (saved === 0) {
-      const theirs = await Draft.findByPk(id, { transaction, rejectOnEmpty: true })
-      throw new Refusal(409, 'This draft was changed in another window.', { theirs: await view(theirs).catch(() => undefined) })
-    }
+    if (saved === 0) throw await whyNotSaved(id, transaction)
+    const row = await Draft.findByPk(id, { transaction, rejectOnEmpty: true })
     // Until something is published, the preparation is called what its draft is called.
     if (row.number === 1) await Preparation.update({ title: plan.title }, { where: { id: row.preparation }, transaction })
     return { id, number: row.number, version: base + 1, savedAt: now.toISOString() }
   })
+}
+
+/** Why a draft is not what its window knew: others changed it, published it or discarded it meanwhile. */
+async function whyNotSaved(id: string, transaction: Transaction): Promise<Refusal> {
+  const row = await Draft.findByPk(id, { transaction })
+  if (row)
+    return new Refusal(409, 'This draft was changed in another window.', { theirs: await view(row).catch(() => undefined) })
+  return (await Revision.findByPk(id, { transaction, attributes: ['id'] }))
+    ? new Refusal(409, 'This revision has been published meanwhile, so it is frozen. Your change can go into a new draft.', {
+        frozen: true,
+      })
+    : new Refusal(409, 'This draft was discarded meanwhile. Your change can go into a new draft.', { gone: true })
 }
 
 const documentColumns = (plan: Plan) => ({ plan: writePlanFile(plan), title: plan.title, aim: plan.aim, fault: null })
