@@ -11,7 +11,7 @@ import { classResults } from '@/core/classroom/classResults'
 import { changeBetween, patched } from './desk/change'
 import { displayOf } from './desk/ReactionTableView'
 import { entryLabel, entryValue } from './run/labels'
-import { ago, clockTime, longDay, momentIn, span } from './time'
+import { ago, clockTime, fullDay, longDay, momentIn, span } from './time'
 
 describe('times', () => {
   const at = '2026-11-23T13:05:00Z'
@@ -21,6 +21,7 @@ describe('times', () => {
     expect(clockTime(at, 'UTC')).toBe('13:05')
     expect(clockTime(at, 'Asia/Kolkata')).toBe('18:35')
     expect(longDay(at, 'UTC')).toBe('Monday 23 November')
+    expect(fullDay('2027-11-23T23:30:00Z', 'Asia/Kolkata')).toBe('24 November 2027')
     expect(longDay('2026-11-23T23:30:00Z', 'Asia/Kolkata')).toBe('Tuesday 24 November')
   })
 
