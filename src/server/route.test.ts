@@ -11,7 +11,11 @@ import { benchOf, personOf, route, sameOrigin } from './route'
 const here: { user: Actor | null; bench: Actor | null } = { user: null, bench: null }
 jest.mock('./actor', () => ({ signedIn: async () => here.user, benchHere: async () => here.bench }))
 const token: Actor = { kind: 'token', id: 't1', name: 'registry', rights: ['people.read'], course: 'organic' }
-jest.mock('./tokens', () => ({ tokenHere: async (secret: string) => (secret === 'stands' ? token : null) }))
+jest.mock('./tokens', () => ({
+  tokenHere: async (secret: string) =>
+    secret === 'stands' ? token : secret === 'everywhere' ? { ...token, course: null } : null,
+  isForCourse: async (actor: { course: string | null }, course: string) => (actor.course ?? 'organic') === course,
+}))
 jest.mock('./deeds', () => ({ record: async (deed: object) => void deeds.push(deed) }))
 const deeds: object[] = []
 jest.mock('@/data/connect', () => ({ database: () => undefined }))
@@ -130,6 +134,7 @@ describe('a token', () => {
       async () => ({ leaked: true }),
     )
     expect((await answer(elsewhere(bearing('stands'), context)))[0]).toBe(404)
+    expect((await answer(elsewhere(bearing('everywhere'), context)))[0]).toBe(404)
     const any = route({ need: { open: 'a test' }, token: { right: 'any', says: 'x' } }, async ({ actor }) => ({
       id: actor!.kind,
     }))

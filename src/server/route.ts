@@ -12,7 +12,7 @@ import { isOwnOrigin } from './origin'
 import { Refusal } from './refusal'
 import { record, type DeedKind } from './deeds'
 import { may, mayToken, type Actor, type CollegeRight, type Right, type Subject, type TokenRight } from './rights'
-import { tokenHere, type TokenActor } from './tokens'
+import { isForCourse, tokenHere, type TokenActor } from './tokens'
 
 type Params = Record<string, string>
 
@@ -115,7 +115,8 @@ async function allowed<P extends Params, B>(
   if (first?.kind === 'token') {
     const right = guard.token?.right
     // What is not of its course is not there for it.
-    if (!about || !right || right === 'any' || !mayToken(first, right, about)) throw new Refusal(404, 'There is no such thing.')
+    const allowedHere = about && right && right !== 'any' && mayToken(first, right, about)
+    if (!allowedHere || !(await isForCourse(first, about.course))) throw new Refusal(404, 'There is no such thing.')
     return { actor: first, about }
   }
   // A tablet may hold both cookies; the one that has the right speaks, the bench first for its own run.

@@ -10,7 +10,7 @@ import { deedsBefore, record } from './deeds'
 import { publish, saveDraft, startDraft, startPreparation } from './preparations'
 import { createSession } from './setSessions'
 import { sectionsOfCourse, saveGroups } from './students'
-import { makeToken, tokenHere, tokensOfCollege, withdrawToken } from './tokens'
+import { isForCourse, makeToken, tokenHere, tokensOfCollege, withdrawToken } from './tokens'
 
 const now = new Date('2026-11-23T15:00:00Z')
 const made = college(now, 'UTC')
@@ -50,6 +50,16 @@ test('a token stands until its end or until it is withdrawn; its secret is kept 
   expect((await tokensOfCollege()).find((each) => each.id === id)!.withdrawnAt).toBe(after(2).toISOString())
   expect(await refused(withdrawToken('01J0000000000000000000NONE'))).toMatch(/^404/)
   expect(await refused(makeToken({ ...wanted, course: '01J0000000000000000000NONE' }, owner, now))).toMatch(/^404/)
+})
+
+test('a token for every course is for none that is not there', async () => {
+  const of = async (course: string | null) => {
+    const { token } = await makeToken({ name: 'archive', rights: ['people.read'], course, days: 1 }, owner, now)
+    return (await tokenHere(token, now))!
+  }
+  const nowhere = '01J0000000000000000000NONE'
+  for (const token of [await of(null), await of(made.course.id)])
+    expect([await isForCourse(token, made.course.id), await isForCourse(token, nowhere)]).toEqual([true, false])
 })
 
 test('its last use is noted to the minute, and what it does stands in the record by its name', async () => {

@@ -90,6 +90,11 @@ export async function withdrawToken(id: string, now = new Date()): Promise<void>
   if (changed === 0 && !(await TokenRow.findByPk(id))) throw new Refusal(404, 'There is no such token.')
 }
 
+/** Whether a token is for a course, which has to be there: a token for all of them names none. */
+export async function isForCourse(actor: TokenActor, course: string): Promise<boolean> {
+  return actor.course === null ? (await Course.count({ where: { id: course } })) > 0 : actor.course === course
+}
+
 /** Who asks with a token that stands; null for one that has ended, was withdrawn or never was. */
 export async function tokenHere(secret: string, now = new Date()): Promise<TokenActor | null> {
   const row = await TokenRow.findOne({ where: { tokenHash: hashOf(secret), withdrawnAt: null, endsAt: { [Op.gt]: now } } })

@@ -179,7 +179,8 @@ export async function walkInterface({
   const all = await make({ name: 'Walk with everything', rights, course: null, days: 1 })
   for (const [where, secret, status] of [
     ['/api/college', all, 403],
-    [`/api/courses/${other}/people`, all, 200],
+    [`/api/courses/${course}/people`, all, 200],
+    ['/api/courses/nowhere/people', all, 404],
     ['/api/courses', 'mozle_nobody', 401],
   ] as const) {
     const answer = await ask(where === '/api/college' ? 'PUT' : 'GET', where, secret, where === '/api/college' ? {} : undefined)
