@@ -1,12 +1,17 @@
 import { createHash } from 'node:crypto'
 import type { Plan, Step, WorkValue } from '@/core/plan/plan'
 import { changeStep } from '@/core/plan/editPlan'
+import { addStep } from '@/core/edit/addStep'
+import { scalePlan } from '@/core/edit/scalePlan'
+import { defaultLab, type Lab } from '@/core/lab/lab'
 import type { Field } from '@/core/operations/fields'
+import type { OperationKey } from '@/core/operations/registry'
 import { contextOf, filledFor, plannerFor, planners, reportFor, tablesFor, takenFor } from '@/core/operations/planners'
 import { operationOf } from '@/core/operations/registry'
 import { typedFor } from '@/core/plan/typedFor'
 import { queriesOf } from '@/core/query/queries'
 import { reactionTable, type ReactionTable } from '@/core/reaction/reactionTable'
+import { crystallisationSolvents } from '@/reference/records'
 import { plans } from './plans'
 
 /** So many steps of the demo are turned through for each planner. */
@@ -26,10 +31,12 @@ const short = (value: unknown) => createHash('sha1').update(plain(value)).digest
 /** The figures that stand in words: how they are said may change. */
 const figuresIn = (words: string) => (words.match(/\d+(?:\.\d+)?/g) ?? []).join(' ')
 
+type Following = ReadonlyMap<string, string>
+
 /** What follows from a step as it stands, each thing under its name; with the tables and the queries of the whole plan where they are asked for, which take longer. */
-function following(plan: Plan, table: ReactionTable, id: string, asks: boolean): Map<string, string> {
+function following(plan: Plan, table: ReactionTable, id: string, asks: boolean, lab: Lab = defaultLab): Following {
   const step = plan.steps.find((each) => each.id === id)!
-  const context = contextOf(plan, table, step)
+  const context = contextOf(plan, table, step, lab, undefined, crystallisationSolvents)
   const filled = filledFor(context)
   const { facts, advice, ladder } = reportFor(context, filled)!
   const found = new Map<string, string>()
@@ -58,15 +65,20 @@ function turns(field: Field, now: WorkValue | undefined): WorkValue[] {
   if (field.kind !== 'number') return []
   const value = typeof now === 'number' ? now : 0
   const near = value === 0 ? [1, field.most / 10] : [value * 0.5, value * 0.9, value * 1.1, value * 2]
-  const all = [field.least, ...near, field.most].map((each) => Number(each.toPrecision(4)))
+  const all = [field.least, ...near, field.most].map(short4)
   return [...new Set(all)].filter((each) => each >= field.least && each <= field.most && each !== now)
 }
 
-const changed = (before: Map<string, string>, after: Map<string, string>): string =>
+const short4 = (value: number) => Number(value.toPrecision(4))
+
+/** Where nothing changes. */
+const same = '='
+
+const changed = (before: Following, after: Following): string =>
   [...new Set([...before.keys(), ...after.keys()])]
     .filter((key) => before.get(key) !== after.get(key))
     .map((key) => `${key} ${after.get(key) ?? '–'}`)
-    .join('; ')
+    .join('; ') || same
 
 export interface Place {
   name: string
@@ -74,29 +86,97 @@ export interface Place {
   step: Step
 }
 
-/** The steps of the demo on which the planners are turned. */
-export const places = (): Place[] =>
-  Object.keys(planners).flatMap((operation) =>
-    plans
-      .flatMap((plan) =>
-        plan.steps.flatMap((step): Place[] =>
-          operationOf(step) === operation ? [{ name: `${operation} ${step.id} of ${plan.title}`, plan, step }] : [],
-        ),
-      )
-      .slice(0, stepsEach),
+/** No preparation of the demo has these; a step of them is put behind the first step of one. */
+const besides: OperationKey[] = ['dilute', 'make-up', 'titrate']
+
+const placesIn = (plan: Plan, operation: OperationKey): Place[] =>
+  plan.steps.flatMap((step): Place[] =>
+    operationOf(step) === operation ? [{ name: `${operation} ${step.id} of ${plan.title}`, plan, step }] : [],
   )
 
-/** Every blank of a planner turned through its values, and what each turn changes. At the ends of a blank tables and queries are worked out too. */
-export function sweep({ plan, step }: Place): string[] {
-  const table = reactionTable(plan)
-  const before = { quiet: following(plan, table, step.id, false), asked: following(plan, table, step.id, true) }
-  const filled = filledFor(contextOf(plan, table, step))
-  return plannerFor(step)!.fields.flatMap((field) =>
-    turns(field, filled[field.key]).map((value) => {
-      const asks = field.kind !== 'number' || value === field.least || value === field.most
-      const work = { of: operationOf(step), ...typedFor(step), [field.key]: value } as Step['work']
-      const after = following(changeStep(plan, step.id, { work }), table, step.id, asks)
-      return `${field.key} ${plain(value)}: ${changed(asks ? before.asked : before.quiet, after)}`
-    }),
+/** The steps of the demo on which the planners are turned. */
+export const places = (): Place[] =>
+  (Object.keys(planners) as OperationKey[]).flatMap((operation) =>
+    besides.includes(operation)
+      ? placesIn(addStep(plans[0]!, operation, plans[0]!.steps[1]!.id).plan, operation)
+      : plans.flatMap((plan) => placesIn(plan, operation)).slice(0, stepsEach),
   )
+
+/** A place with a blank turned to a value. */
+const turned = ({ plan, step, ...place }: Place, key: string, value: WorkValue): Place => ({
+  ...place,
+  plan: changeStep(plan, step.id, { work: { of: operationOf(step), ...typedFor(step), [key]: value } as Step['work'] }),
+  step,
+})
+
+const read = (place: Place, asks: boolean, lab?: Lab) =>
+  following(place.plan, reactionTable(place.plan), place.step.id, asks, lab)
+
+/** What is advised and which figures there are, without what they come to. */
+const kinds = (found: Following) =>
+  [...found].map(([key, value]) => (key.startsWith('!') ? `${key} ${value.split(' ')[0]}` : key)).join(' ')
+
+/** Where what is advised changes while a blank goes from its least to its most: the last value before and the first after, each as short as it can be written. */
+export function edgesOf(place: Place, field: Field): number[] {
+  if (field.kind !== 'number') return []
+  const at = (value: number) => kinds(read(turned(place, field.key, value), false))
+  const low = Math.max(field.least, 0)
+  const between = [0.001, 0.003, 0.01, 0.03, 0.1, 0.2, 0.35, 0.5, 0.75].map((part) => low + part * (field.most - low))
+  const points = [...new Set([field.least, low, ...between, field.most].map(short4))].sort((a, b) => a - b)
+  return points.slice(1).flatMap((to, index) => {
+    let [from, until] = [points[index]!, to]
+    const [before, after] = [at(from), at(until)]
+    if (before === after) return []
+    // That nothing at all is another thing than a little is seen at the first two points.
+    if (from === 0 && at(1e-4 * until) === after) return []
+    while (until - from > 1e-4 * Math.max(Math.abs(until), Math.abs(from), 1e-3)) {
+      const middle = (from + until) / 2
+      if (at(middle) === before) from = middle
+      else until = middle
+    }
+    // A threshold that someone chose is a short figure, and lies between the two.
+    for (let digits = 1; digits < 4; digits++) {
+      const chosen = Number(until.toPrecision(digits))
+      if (chosen >= from && chosen <= until) return [short4(from), chosen, short4(until)]
+    }
+    return [short4(from), short4(until)]
+  })
+}
+
+const labs: [name: string, lab: Partial<Lab>][] = [
+  ['at 1600 m', { pressure: { by: 'altitude', value: 1600 } }],
+  ['simple from 30 K', { simpleFromK: 30 }],
+  ['by factor', { crystallisationVolume: 'factor' }],
+  ['in portions', { crystallisationVolume: 'portions' }],
+  ['both through the tap', { layersOut: 'both through the tap' }],
+  ['sodium sulfate', { dryingAgent: 'sodium sulfate' }],
+  ['hood', { gas: 'hood' }],
+  ['sink', { harmlessWater: 'sink' }],
+]
+const scales = [0.02, 0.2, 5, 50]
+
+/** Every blank of a planner turned through its values and the `edges` that are known of it, then the scale and the laboratory, and what each turn changes. At the ends of a blank tables and queries are worked out too. */
+export function sweep(place: Place, edges: (field: Field) => readonly number[]): string[] {
+  const { plan, step } = place
+  const before = { quiet: read(place, false), asked: read(place, true) }
+  const filled = filledFor(contextOf(plan, reactionTable(plan), step))
+  const blanks = plannerFor(step)!.fields.flatMap((field) => {
+    const usual = turns(field, filled[field.key])
+    const values = new Set([...usual, ...(field.kind === 'number' ? edges(field) : [])])
+    values.delete(filled[field.key]!)
+    return [...values].map((value) => {
+      const asks = field.kind !== 'number' || value === field.least || value === field.most
+      const after = read(turned(place, field.key, value), asks)
+      return `${field.key} ${plain(value)}: ${changed(asks ? before.asked : before.quiet, after)}`
+    })
+  })
+  const scaled = scales.map((factor) => {
+    const after = read({ ...place, plan: scalePlan(plan, factor) }, false)
+    return `scale ${factor}: ${changed(before.quiet, after)}`
+  })
+  const elsewhere = labs.flatMap(([name, lab]) => {
+    const says = changed(before.asked, read(place, true, { ...defaultLab, ...lab }))
+    return says === same ? [] : [`laboratory ${name}: ${says}`]
+  })
+  return [...blanks, ...scaled, ...elsewhere]
 }

@@ -211,7 +211,7 @@ export const extracting = planner({
         words:
           short.has === null
             ? `How strong ${short.reagent} is in “${short.title}” is not known, so how much it takes is not either.`
-            : `${short.reagent} in “${short.title}” holds ${writeNumber(short.has, 1)} mmol, and ${short.target} ${short.target.includes(' and ') ? 'are' : 'is'} ${writeNumber(short.needs, 1)} mmol: it cannot take all of it. ${short.typed ? 'How much goes over is not worked out; take' : 'Take'} more.`,
+            : `${short.reagent} in “${short.title}” holds ${writeNumber(short.has, 1)} mmol, and ${short.targets.join(' and ')} ${short.targets.length > 1 ? 'are' : 'is'} ${writeNumber(short.needs, 1)} mmol: it cannot take all of it. ${short.typed ? 'How much goes over is not worked out; take' : 'Take'} more.`,
         why: short.typed
           ? 'once the reagent is spent the pH typed here no longer holds'
           : 'an acid or a base goes over as far as the other reaches',

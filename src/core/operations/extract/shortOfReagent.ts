@@ -17,7 +17,7 @@ export interface Shortfall {
   typed: boolean
   /** mmol that should be turned. */
   needs: number
-  target: string
+  targets: readonly string[]
 }
 
 /** A base this little above an acid's pKa turns less than half of it. */
@@ -53,7 +53,7 @@ export function shortOfReagent(context: Context): Shortfall | null {
           reagent: goes.substance.name,
           has,
           needs,
-          target: turned.map(({ id: name }) => name).join(' and '),
+          targets: turned.map(({ id: name }) => name),
         }
     }
     if (id === step.id) break
