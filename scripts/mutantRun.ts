@@ -178,6 +178,7 @@ function collect(): void {
   const require = createRequire(path.join(home, 'package.json'))
   Object.assign(globals, {
     test: Object.assign(test, { each: each(test) }),
+    it: Object.assign(test, { each: each(test) }),
     describe: Object.assign(describe, { each: each(describe as never) }),
     expect: (require('expect') as { expect: unknown }).expect,
     beforeAll: around('before'),

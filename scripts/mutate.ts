@@ -80,7 +80,10 @@ export async function mutate(wanted = 'src/core', every = 1): Promise<void> {
       mutants.push({ ...mutant, file })
     return [file, first]
   })
-  const tests = ['src/core', 'src/demo'].flatMap((root) => listed(root, (file) => file.endsWith('.test.ts')))
+  // What needs an environment of its own cannot be run in one process with the others.
+  const isTest = (file: string) =>
+    file.endsWith('.test.ts') && !readFileSync(path.join(home, file), 'utf8').includes('@jest-environment')
+  const tests = ['src/core', 'src/demo', 'src/reference'].flatMap((root) => listed(root, isTest))
   const runners = Array.from({ length: Math.max(1, os.cpus().length) }, () => new Runner({ files: numbered, tests }))
   try {
     const [ready] = await Promise.all(runners.map((runner) => runner.start()))

@@ -1,0 +1,320 @@
+/** What the rules of the operations say of the records: held to what they said on the day the file beside this was written. A difference is a mended fault, or a mistake. */
+import { createHash } from 'node:crypto'
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import path from 'node:path'
+import { heatCapacityIn } from '@/core/operations/add/heatCapacity'
+import { compareSolvents } from '@/core/operations/crystallise/compareSolvents'
+import { solventPairs } from '@/core/operations/crystallise/solventPairs'
+import { azeotropes, boilsWith, infiniteDilution, wilsonFromDilution, wilsonOf } from '@/core/operations/distil/azeotropes'
+import { withWater } from '@/core/operations/distil/partsFromWater'
+import { agentsFor, dryingAgents, dryingDose, speaksAgainst, waterInSolvent } from '@/core/operations/dry-solution/dryingAgents'
+import { firstK, pHOf } from '@/core/operations/extract/flowOfPlan'
+import { bringsInto, partOf, pHAgainst, plainWater, together } from '@/core/operations/extract/waterPH'
+import { filteringFor, flutedPaper, suctionPaper } from '@/core/operations/filter/papers'
+import { neutralisation, neutralisers } from '@/core/operations/quench/neutralise'
+import { expectedOf, testMethods } from '@/core/operations/test/testPanel'
+import { boilingOf } from '@/core/operations/vessel/boilingOf'
+import type { Content } from '@/core/operations/vessel/content'
+import { acidBoilsAtC } from '@/core/operations/vessel/strongAcids'
+import { fittingSize, vesselSizes } from '@/core/operations/vessel/vessel'
+import { staysInLayer } from '@/core/operations/vessel/washedOut'
+import { isWatery } from '@/core/operations/vessel/watery'
+import { actsAs, harmBy } from '@/core/operations/wash/harms'
+import { impurityKind, type Impurity } from '@/core/operations/wash/impurities'
+import { afterWater, dissolvedFrom, harmOf, measured, washPlan, washSolutions } from '@/core/operations/wash/washPlan'
+import type { Form, Line, Vessel } from '@/core/plan/plan'
+import type { Substance } from '@/core/substance/substance'
+import { vapourConstants } from '@/core/substance/boilsAt'
+import { content, inWater, neat, solid } from './contents'
+import { crystallisationSolvents, forPlan, substanceRecords } from './records'
+
+const file = path.join(__dirname, 'rules.txt')
+// Run with MOZLE_FIGURES=write after a change that is meant, and look at what the difference says.
+const writes = process.env.MOZLE_FIGURES === 'write'
+const kept = new Map(
+  (existsSync(file) ? readFileSync(file, 'utf8') : '')
+    .split(/^# /m)
+    .slice(1)
+    .map((part) => part.trimEnd().split('\n'))
+    .map(([head, ...lines]) => [head!, lines]),
+)
+const found: string[] = []
+afterAll(() => {
+  if (writes) writeFileSync(file, `${found.join('\n')}\n`)
+})
+
+const records: readonly Substance[] = substanceRecords.map(forPlan)
+const withFormula = records.filter(({ formula }) => formula !== undefined)
+const byId = (id: string) => records.find((each) => each.id === id)!
+const bySmiles = (smiles: string) => records.find((each) => each.smiles === smiles)
+
+const short = (value: unknown): string =>
+  typeof value === 'number'
+    ? String(Number(value.toPrecision(5)))
+    : Array.isArray(value)
+      ? `[${value.map(short).join(' ')}]`
+      : value !== null && typeof value === 'object'
+        ? Object.entries(value)
+            .filter(([, part]) => part !== undefined)
+            .map(([key, part]) => `${key}=${short(part)}`)
+            .join(' ')
+        : String(value)
+
+/** Records that have the same answer stand on one line. */
+function alike(of: readonly Substance[], says: (substance: Substance) => string): string[] {
+  const groups = new Map<string, string[]>()
+  for (const each of of) groups.set(says(each), [...(groups.get(says(each)) ?? []), each.id])
+  const named = (ids: readonly string[]) =>
+    ids.length < 9 ? ids.join(' ') : `${ids.length} records ${createHash('sha1').update(ids.join()).digest('hex').slice(0, 6)}`
+  return [...groups].map(([answer, ids]) => `${answer}: ${named(ids)}`)
+}
+
+const liquids = [
+  ...['water', 'ethanol', 'methanol', 'butan-1-ol', 'acetone', 'ethyl-acetate', 'diethyl-ether', 'tetrahydrofuran', 'toluene'],
+  ...['cyclohexane', 'hexane', 'dichloromethane', 'acetic-acid', 'aniline', 'pyridine', 'isopentyl-alcohol', 'isopentyl-acetate'],
+]
+const boils = (contents: Content[], mmHg = 760): string => {
+  const { by: _by, ...says } = { by: '', ...boilingOf(contents, mmHg) }
+  return 'azeotropes' in says ? short({ ...says, azeotropes: says.azeotropes.map(({ names }) => names.join('+')) }) : short(says)
+}
+/** Moles in a litre of a solvent, or of water. */
+const solution = (id: string, mL: number, molPerL: number, solvent?: string) =>
+  content(id, { kind: 'solution', molPerL, ...(solvent ? { solvent } : {}) } as Form, {
+    massG: null,
+    volumeML: mL,
+    mmol: mL * molPerL,
+  })
+const dissolved: [string, Content][] = [
+  ['salt water', inWater('sodium-chloride', 10, 20)],
+  ['solid salt', solid('sodium-chloride', 2)],
+  ['benzoic acid', solid('benzoic-acid', 2)],
+  ['magnesium', solid('magnesium', 2)],
+  ['lye', inWater('sodium-hydroxide', 10, 10)],
+  ['hydrochloric acid', inWater('hydrochloric-acid', 10, 20)],
+  ['a little hydrochloric acid', inWater('hydrochloric-acid', 0.5, 37)],
+  ['sulfuric acid', neat('sulfuric-acid', 3)],
+  ['butyllithium in hexane', solution('butyllithium', 10, 1.6, 'hexane')],
+  ['lye by the litre', solution('sodium-hydroxide', 10, 3)],
+]
+
+const sections: Record<string, () => string[]> = {
+  'what boils alone': () =>
+    withFormula.map(({ id }) => `${id} ${boils([neat(id, 10)])}`).filter((line) => !line.includes('why=')),
+  'what boils as its melt': () =>
+    withFormula.map(({ id }) => `${id} ${boils([solid(id, 10)])}`).filter((line) => !line.includes('why=')),
+  'under pressure': () => liquids.flatMap((id) => [20, 620, 790].map((mmHg) => `${id} ${mmHg} ${boils([neat(id, 10)], mmHg)}`)),
+  'two liquids': () =>
+    liquids.flatMap((one, index) =>
+      liquids.slice(index + 1).flatMap((other) =>
+        [
+          [5, 5],
+          [9, 1],
+          [1, 30],
+        ].map(([a, b]) => `${a} ${one} ${b} ${other} ${boils([neat(one, a!), neat(other, b!)])}`),
+      ),
+    ),
+  'three liquids': () =>
+    [
+      ['water', 'ethanol', 'toluene'],
+      ['water', 'ethanol', 'ethyl-acetate'],
+      ['water', 'acetic-acid', 'isopentyl-acetate'],
+      ['water', 'tetrahydrofuran', 'hexane'],
+      ['water', 'aniline', 'acetic-acid'],
+      ['acetone', 'methanol', 'hexane'],
+    ].flatMap((ids) => [
+      `${ids.join(' ')} ${boils(ids.map((id) => neat(id, 5)))}`,
+      `much ${ids.join(' ')} ${boils(ids.map((id, index) => neat(id, index === 1 ? 20 : 3)))}`,
+    ]),
+  'with what is dissolved': () =>
+    dissolved.flatMap(([name, one]) =>
+      liquids
+        .slice(0, 12)
+        .map((id) => `${name} in ${id} ${boils([one, neat(id, 10)])} ${boils([one, neat('water', 4), neat(id, 10)], 700)}`),
+    ),
+  'what boils is not known': () =>
+    [
+      [],
+      [content('toluene', { kind: 'neat', purity: 1 }, { massG: null, volumeML: null, mmol: null })],
+      [solid('magnesium', 1)],
+      [solid('sodium-chloride', 1)],
+    ].map((contents) => short(boilingOf(contents, 760))),
+  'strong acids': () =>
+    ['H2SO4', 'HNO3', 'HCl', 'HBr', 'H3PO4', 'HF', undefined].flatMap((formula) =>
+      Array.from({ length: 51 }, (_, at) => at / 50 - (at === 50 ? 0.002 : 0)).flatMap((fraction) => {
+        const atC = acidBoilsAtC(formula, fraction)
+        return atC === null ? [] : [`${formula} ${fraction} ${short(atC)}`]
+      }),
+    ),
+  'strong acids at their last point': () =>
+    (
+      [
+        ['H2SO4', 0.983],
+        ['HNO3', 1],
+        ['HCl', 0.38],
+        ['HBr', 0.475],
+        ['H3PO4', 0.85],
+      ] as const
+    ).map(
+      ([formula, last]) =>
+        `${formula} ${acidBoilsAtC(formula, last)} ${acidBoilsAtC(formula, last + 1e-6)} ${acidBoilsAtC(formula, -1e-6)} ${acidBoilsAtC(formula, 0)}`,
+    ),
+  azeotropes: () =>
+    azeotropes.map(({ one, other, atC, percentOfOne, layers }) => {
+      const of = [bySmiles(one), bySmiles(other)].map(
+        (each) =>
+          each && vapourConstants(each) && { ...vapourConstants(each)!, name: '', gPerMol: 1, gPerML: 1, smiles: each.smiles },
+      )
+      const [a, b] = of
+      const lambda = a && b && wilsonOf(a, b)
+      const back = a && b && wilsonOf(b, a)
+      return `${one} ${other} ${short([atC, percentOfOne])} ${layers} ${lambda ? short([...lambda, ...back!, boilsWith([a, b], lambda, 0.3)]) : ''}`
+    }),
+  'endlessly dilute': () =>
+    infiniteDilution.map(({ one, other, lnGamma }) => `${one} ${other} ${short(wilsonFromDilution(lnGamma))}`),
+  'no constants': () =>
+    (
+      [
+        [0, 0],
+        [1, 1],
+        [-1, 2],
+        [5, 5],
+        [8, 0.1],
+        [0.1, 9],
+        [-3, -3],
+      ] as const
+    ).map((pair) => `${pair.join(' ')} ${short(wilsonFromDilution(pair))}`),
+  'heat capacities of solids': () => alike(records, ({ id, formula }) => (formula ? short(heatCapacityIn([solid(id, 3)])) : '')),
+  'heat capacities of liquids': () => alike(records, ({ id, formula }) => (formula ? short(heatCapacityIn([neat(id, 3)])) : '')),
+  'heat capacities of solutions': () =>
+    alike(records, ({ id, formula }) => (formula ? short(heatCapacityIn([inWater(id, 3, 20), neat('water', 2)])) : '')),
+  'heat capacities of what is measured by volume': () =>
+    dissolved.map(([name, one]) => `${name} ${short(heatCapacityIn([one]))} ${short(heatCapacityIn([one, neat('ethanol', 3)]))}`),
+  'kinds of impurity': () => alike(records, impurityKind),
+  'drying agents': () =>
+    alike(records, ({ groups = [] }) =>
+      short(agentsFor(groups, 'sodium sulfate').map(({ agent, against }) => `${agent.name}${against ? ` not ${against}` : ''}`)),
+    ),
+  'what speaks against a drying agent': () =>
+    [...dryingAgents.map(({ formula }) => formula), 'KOH', 'NaCl', undefined].flatMap((formula) =>
+      alike(records, ({ groups = [] }) => `${formula} ${speaksAgainst(formula, groups)?.group}`),
+    ),
+  'how much drying agent': () =>
+    dryingAgents.flatMap((agent) =>
+      Object.entries(waterInSolvent).map(
+        ([id, gWaterPer100G]) =>
+          `${agent.name} ${id} ${short(dryingDose({ volumeML: 40, gPerML: byId(id).density!.gPerML, gWaterPer100G, dropletsML: 0.3 }, agent))}`,
+      ),
+    ),
+  'what it brings into water': () =>
+    (['neat', 'solid', 'mass-fraction'] as const).flatMap((kind) =>
+      alike(records, (each) => `${kind} ${short(bringsInto(each, { form: { kind } as Form }, 2))}`),
+    ),
+  'pH of what is in water': () =>
+    alike(records, (each) => {
+      const one = partOf(bringsInto(each, { form: { kind: 'solid' } as Form }, 4), 0.5)
+      const at = (water: typeof one) => pHAgainst(water, { waterML: 20, organicML: 0 }, []).toFixed(2)
+      const acid = { strong: -1, carbon: 0, buffers: [] }
+      return `${at(one)} ${at(together(one, acid))} ${at(together(one, { ...acid, strong: 3 }))} ${at(together(one, { ...plainWater, carbon: 1 }))}`
+    }),
+  'pH against a layer': () =>
+    [
+      { acidPKa: 4.2, K: 70 },
+      { basePKa: 4.6, K: 8 },
+      { acidPKa: 9.9, K: 30 },
+      { acidPKa: 2.3, basePKa: 9.6, K: 0.01 },
+      { K: 5 },
+    ].flatMap((solute) =>
+      [-3, -1, 0, 0.5, 1, 3].map(
+        (strong) =>
+          `${short(solute)} ${strong} ${short(pHAgainst({ strong, carbon: 0.4, buffers: [{ mmol: 0.2, basePKa: 9.25 }] }, { waterML: 20, organicML: 30 }, [{ mmol: 2, ...solute }]))}`,
+      ),
+    ),
+  'first partition coefficients': () =>
+    ['toluene', 'diethyl-ether', undefined]
+      .flatMap((organic) => records.map((each) => `${each.id} in ${organic} ${short(firstK(each, organic))}`))
+      .filter((line) => !line.endsWith('null')),
+  'pH by itself': () =>
+    alike(records, (each) => short(pHOf({ form: { kind: 'solution', molPerL: 1 } } as unknown as Line, each))),
+  'what acts on a product': () => alike(records, (each) => String(actsAs(each))),
+  'harms of washes': () =>
+    [...washSolutions, 'nothing of these'].flatMap((solution) =>
+      alike(records, ({ groups = [] }) => `${solution}: ${harmOf(solution, groups)}`),
+    ),
+  'harms of acids and bases': () =>
+    [...new Set(records.map((each) => actsAs(each)))].flatMap((acts) =>
+      acts ? alike(records, ({ groups = [] }) => `${acts}: ${harmBy(acts, groups)}`) : [],
+    ),
+  'washes against one impurity': () =>
+    (['mineral acid', 'carboxylic acid', 'phenol', 'amine', 'aldehyde', 'halogen', 'water-soluble', 'neutral'] as const).flatMap(
+      (kind) =>
+        [0.01, 3, 60].flatMap((mmol) =>
+          [undefined, 0.02, 4].flatMap((K) =>
+            ([[], ['ester'], ['amine'], ['carboxylic acid']] as const).map((groups) => {
+              const all: Impurity[] = [{ name: 'it', kind, mmol, ...(K === undefined ? {} : { K }) }]
+              return `${kind} ${mmol} ${K} ${groups.join('')} ${short(washPlan(all, 30, [...groups], 760))}`
+            }),
+          ),
+        ),
+    ),
+  'washes one by one': () =>
+    [...washSolutions].flatMap((name) =>
+      [5, 40].map((portionML) => {
+        const all: Impurity[] = [
+          { name: 'acid', kind: 'mineral acid', mmol: 4, K: 0.001 },
+          { name: 'weak', kind: 'carboxylic acid', mmol: 9, K: 2 },
+          { name: 'base', kind: 'amine', mmol: 3, K: 7 },
+          { name: 'salt', kind: 'water-soluble', mmol: 2 },
+        ]
+        const left = afterWater(all, 30, portionML, 2)
+        return `${name} ${portionML} ${short(measured({ solution: name, portionML, times: 2 }, all, [], 700))} ${short(left)} ${short(dissolvedFrom(all, left))}`
+      }),
+    ),
+  neutralisers: () =>
+    neutralisers.flatMap((by) =>
+      [0, 1, 25].flatMap((mmol) => [1, 50].map((mL) => `${short(by)} ${mmol} ${mL} ${short(neutralisation(mmol, by, mL, 720))}`)),
+    ),
+  papers: () =>
+    [0.1, 0.5, 1, 1.5, 2, 2.4, 2.5, 4, 7, 7.2, 10, 10.1, 20, 30, 45, 45.1, 60, 90, 150, 150.1, 300, 360, 660, 661, 5000].map(
+      (value) =>
+        `${value} ${suctionPaper(value)} ${flutedPaper(value)} ${filteringFor('solution', false, value).way} ${filteringFor('solution', true, value).way} ${filteringFor('solid', true, value).way}`,
+    ),
+  vessels: () =>
+    (Object.keys(vesselSizes) as Vessel['kind'][]).flatMap((kind) => [
+      `${kind} ${vesselSizes[kind].join(' ')}`,
+      ...[0.5, 1, 3, 8, 15, 33, 60, 120, 250, 600, 1500, 4000].map((mL) => `${kind} ${mL} ${fittingSize(kind, mL)}`),
+    ]),
+  'expected of tests': () =>
+    testMethods.flatMap((method) => alike(records, (each) => `${method.name} ${short(expectedOf(method, each))}`)),
+  'parts from water': () => alike(records, (each) => short(withWater(each))),
+  'stays in the layer': () =>
+    [
+      inWater('hydrochloric-acid', 20, 4),
+      inWater('sodium-hydroxide', 20, 4),
+      inWater('sodium-bicarbonate', 20, 5),
+      neat('water', 20),
+    ].map((wash) => {
+      const inside = records.filter(({ formula }) => formula).map(({ id }) => neat(id, 1))
+      const stays = new Set(staysInLayer(inside, [wash]).map(({ substance }) => substance.id))
+      return `${wash.substance.id} takes ${inside.flatMap(({ substance: { id } }) => (stays.has(id) ? [] : [id])).join(' ')}`
+    }),
+  'what counts as watery': () =>
+    (['neat', 'solid', 'solution', 'mass-fraction'] as const).flatMap((kind) =>
+      alike(records, (substance) => `${kind} ${isWatery({ line: { form: { kind } } as unknown as Line, substance })}`),
+    ),
+  'solvents to recrystallise from': () =>
+    records
+      .filter(({ melting, solubility }) => melting && solubility)
+      .flatMap((solute) => [
+        ...compareSolvents(solute, crystallisationSolvents, 2, 5, 760).map(
+          ({ solvent, hotC, tried, against }) =>
+            `${solute.id} ${solvent} ${short(hotC)} ${short(tried ? { ...tried } : null)} ${against.length}`,
+        ),
+        ...solventPairs(solute, crystallisationSolvents, 2, 5, 760).map((pair) => `${solute.id} pair ${short(pair)}`),
+      ]),
+}
+
+test.each(Object.entries(sections))('%s', (name, says) => {
+  const lines = says()
+  found.push(`# ${name}`, ...lines)
+  if (!writes) expect(lines).toEqual(kept.get(name))
+})
