@@ -25,16 +25,16 @@ const rounded = (value: unknown): unknown =>
       : value !== null && typeof value === 'object'
         ? Object.fromEntries(Object.entries(value).map(([key, part]) => [key, rounded(part)]))
         : value
-const plain = (value: unknown) => (typeof value === 'string' ? value : JSON.stringify(rounded(value)))
-const short = (value: unknown) => createHash('sha1').update(plain(value)).digest('hex').slice(0, 6)
+export const plain = (value: unknown) => (typeof value === 'string' ? value : JSON.stringify(rounded(value)))
+export const short = (value: unknown) => createHash('sha1').update(plain(value)).digest('hex').slice(0, 6)
 
 /** The figures that stand in words: how they are said may change. */
 const figuresIn = (words: string) => (words.match(/\d+(?:\.\d+)?/g) ?? []).join(' ')
 
-type Following = ReadonlyMap<string, string>
+export type Following = ReadonlyMap<string, string>
 
 /** What follows from a step as it stands, each thing under its name; with the tables and the queries of the whole plan where they are asked for, which take longer. */
-function following(plan: Plan, table: ReactionTable, id: string, asks: boolean, lab: Lab = defaultLab): Following {
+export function following(plan: Plan, table: ReactionTable, id: string, asks: boolean, lab: Lab = defaultLab): Following {
   const step = plan.steps.find((each) => each.id === id)!
   const context = contextOf(plan, table, step, lab, undefined, crystallisationSolvents)
   const filled = filledFor(context)
@@ -175,7 +175,7 @@ export function sweep(place: Place, edges: (field: Field) => readonly number[]):
     return `scale ${factor}: ${changed(before.quiet, after)}`
   })
   const elsewhere = labs.flatMap(([name, lab]) => {
-    const says = changed(before.asked, read(place, true, { ...defaultLab, ...lab }))
+    const says = changed(before.quiet, read(place, false, { ...defaultLab, ...lab }))
     return says === same ? [] : [`laboratory ${name}: ${says}`]
   })
   return [...blanks, ...scaled, ...elsewhere]

@@ -1,6 +1,5 @@
 /** What the rules of the operations say of the records: held to what they said on the day the file beside this was written. A difference is a mended fault, or a mistake. */
 import { createHash } from 'node:crypto'
-import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { heatCapacityIn } from '@/core/operations/add/heatCapacity'
 import { compareSolvents } from '@/core/operations/crystallise/compareSolvents'
@@ -25,23 +24,12 @@ import { afterWater, dissolvedFrom, harmOf, measured, washPlan, washSolutions } 
 import type { Form, Line, Vessel } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
 import { vapourConstants } from '@/core/substance/boilsAt'
+import { Kept } from '@/test-support/kept'
 import { content, inWater, neat, solid } from './contents'
 import { crystallisationSolvents, forPlan, substanceRecords } from './records'
 
-const file = path.join(__dirname, 'rules.txt')
-// Run with MOZLE_FIGURES=write after a change that is meant, and look at what the difference says.
-const writes = process.env.MOZLE_FIGURES === 'write'
-const kept = new Map(
-  (existsSync(file) ? readFileSync(file, 'utf8') : '')
-    .split(/^# /m)
-    .slice(1)
-    .map((part) => part.trimEnd().split('\n'))
-    .map(([head, ...lines]) => [head!, lines]),
-)
-const found: string[] = []
-afterAll(() => {
-  if (writes) writeFileSync(file, `${found.join('\n')}\n`)
-})
+const kept = new Kept(path.join(__dirname, 'rules.txt'))
+afterAll(() => kept.write())
 
 const records: readonly Substance[] = substanceRecords.map(forPlan)
 const withFormula = records.filter(({ formula }) => formula !== undefined)
@@ -313,8 +301,4 @@ const sections: Record<string, () => string[]> = {
       ]),
 }
 
-test.each(Object.entries(sections))('%s', (name, says) => {
-  const lines = says()
-  found.push(`# ${name}`, ...lines)
-  if (!writes) expect(lines).toEqual(kept.get(name))
-})
+test.each(Object.entries(sections))('%s', (name, says) => kept.holds(name, says()))

@@ -1,0 +1,10 @@
+/** Every plan of the demo changed in one place after the other, and what follows from each change in its steps, vessels and queries. */
+import path from 'node:path'
+import { Kept } from '@/test-support/kept'
+import { plans } from './plans'
+import { variantLines } from './variants'
+
+const kept = new Kept(path.join(__dirname, 'variants.txt'))
+afterAll(() => kept.write())
+
+test.each(plans.map((plan) => [plan.title, plan] as const))('%s', (title, plan) => kept.holds(title, variantLines(plan)))
