@@ -28,6 +28,7 @@ module.exports = {
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}', '<rootDir>/scripts/**/*.test.ts'],
       testPathIgnorePatterns: ['\\.(db|service|cluster)\\.test\\.ts$'],
     },
+    { ...shared, displayName: 'together', testMatch: ['<rootDir>/scripts/together/*.suite.ts'] },
     { ...shared, displayName: 'database', testMatch: ['<rootDir>/src/**/*.db.test.ts'] },
     { ...shared, displayName: 'cluster', testMatch: ['<rootDir>/scripts/**/*.cluster.test.ts'] },
     { ...shared, displayName: 'service', testMatch: ['<rootDir>/scripts/**/*.service.test.ts'] },

@@ -65,7 +65,7 @@ function turns(field: Field, now: WorkValue | undefined): WorkValue[] {
   if (field.kind !== 'number') return []
   const value = typeof now === 'number' ? now : 0
   const near = value === 0 ? [1, field.most / 10] : [value * 0.5, value * 0.9, value * 1.1, value * 2]
-  const all = [field.least, ...near, field.most].map(short4)
+  const all = [field.least, ...near.map(short4), field.most]
   return [...new Set(all)].filter((each) => each >= field.least && each <= field.most && each !== now)
 }
 

@@ -2,9 +2,11 @@
 import path from 'node:path'
 import { Kept } from '@/test-support/kept'
 import { plans } from './plans'
-import { variantLines } from './variants'
+import { madeLines, variantLines } from './variants'
 
 const kept = new Kept(path.join(__dirname, 'variants.txt'))
 afterAll(() => kept.write())
 
 test.each(plans.map((plan) => [plan.title, plan] as const))('%s', (title, plan) => kept.holds(title, variantLines(plan)))
+
+test('what a new step has', () => kept.holds('what a new step has', madeLines(plans)))

@@ -1,8 +1,10 @@
+import { addStep } from '@/core/edit/addStep'
+import { operationKeys } from '@/core/operations/registry'
 import { removeStep } from '@/core/plan/editPlan'
 import { gasesIn } from '@/core/operations/vessel/gasesIn'
 import { stepContents } from '@/core/operations/vessel/contents'
 import { placedIn } from '@/core/operations/vessel/placedIn'
-import { plannerFor } from '@/core/operations/planners'
+import { contextOf, filledFor, plannerFor } from '@/core/operations/planners'
 import type { Line, Plan } from '@/core/plan/plan'
 import { queriesOf } from '@/core/query/queries'
 import { reactionTable } from '@/core/reaction/reactionTable'
@@ -80,3 +82,19 @@ export function variantLines(plan: Plan): string[] {
     return `${name}: ${differs.join('; ') || '='}`
   })
 }
+
+/** A new step of each operation, put at the end of each plan, and what it is filled with. */
+export const madeLines = (plans: readonly Plan[]): string[] =>
+  operationKeys.flatMap((key) => {
+    const all = plans.map((plan) => {
+      const { plan: after, id } = addStep(plan, key)
+      const step = after.steps.find((each) => each.id === id)!
+      const { handsOnMin, waitMin } = step
+      const rest = Object.entries(step).flatMap(([name, value]) =>
+        typeof value === 'object' || name === 'line' ? [`${name}=${short(value)}`] : [],
+      )
+      const filled = plannerFor(step) ? short(filledFor(contextOf(after, reactionTable(after), step))) : ''
+      return `${key} ${handsOnMin} ${waitMin} ${rest.join(' ')} ${filled}`.trim()
+    })
+    return [...new Set(all)]
+  })

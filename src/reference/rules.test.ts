@@ -23,6 +23,7 @@ import { impurityKind, type Impurity } from '@/core/operations/wash/impurities'
 import { afterWater, dissolvedFrom, harmOf, measured, washPlan, washSolutions } from '@/core/operations/wash/washPlan'
 import type { Form, Line, Vessel } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
+import { molarMass } from '@/core/substance/molarMass'
 import { vapourConstants } from '@/core/substance/boilsAt'
 import { Kept } from '@/test-support/kept'
 import { content, inWater, neat, solid } from './contents'
@@ -150,7 +151,14 @@ const sections: Record<string, () => string[]> = {
     azeotropes.map(({ one, other, atC, percentOfOne, layers }) => {
       const of = [bySmiles(one), bySmiles(other)].map(
         (each) =>
-          each && vapourConstants(each) && { ...vapourConstants(each)!, name: '', gPerMol: 1, gPerML: 1, smiles: each.smiles },
+          each &&
+          vapourConstants(each) && {
+            ...vapourConstants(each)!,
+            name: '',
+            gPerMol: molarMass(each.formula!),
+            gPerML: 1,
+            smiles: each.smiles,
+          },
       )
       const [a, b] = of
       const lambda = a && b && wilsonOf(a, b)

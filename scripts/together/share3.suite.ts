@@ -1,0 +1,3 @@
+import { runShare } from './files'
+
+runShare(3)
