@@ -1,5 +1,7 @@
 import { createHash } from 'node:crypto'
-import type { Plan, Step, WorkValue } from '@/core/plan/plan'
+import { samplesOf, type Plan, type Step, type WorkValue } from '@/core/plan/plan'
+import { keeperOf } from '@/core/operations/keepsBack'
+import type { Measured } from '@/core/operations/planner'
 import { changeStep } from '@/core/plan/editPlan'
 import { addStep } from '@/core/edit/addStep'
 import { scalePlan } from '@/core/edit/scalePlan'
@@ -34,9 +36,15 @@ const figuresIn = (words: string) => (words.match(/\d+(?:\.\d+)?/g) ?? []).join(
 export type Following = ReadonlyMap<string, string>
 
 /** What follows from a step as it stands, each thing under its name; with the tables and the queries of the whole plan where they are asked for, which take longer. */
-export function following(plan: Plan, table: ReactionTable, id: string, asks: boolean, lab: Lab = defaultLab): Following {
+export function following(
+  plan: Plan,
+  table: ReactionTable,
+  id: string,
+  asks: boolean,
+  { lab = defaultLab, measured }: { lab?: Lab; measured?: Measured } = {},
+): Following {
   const step = plan.steps.find((each) => each.id === id)!
-  const context = contextOf(plan, table, step, lab, undefined, crystallisationSolvents)
+  const context = contextOf(plan, table, step, lab, measured, crystallisationSolvents)
   const filled = filledFor(context)
   const { facts, advice, ladder } = reportFor(context, filled)!
   const found = new Map<string, string>()
@@ -109,8 +117,8 @@ const turned = ({ plan, step, ...place }: Place, key: string, value: WorkValue):
   step,
 })
 
-const read = (place: Place, asks: boolean, lab?: Lab) =>
-  following(place.plan, reactionTable(place.plan), place.step.id, asks, lab)
+const read = (place: Place, asks: boolean, at?: { lab?: Lab; measured?: Measured }) =>
+  following(place.plan, reactionTable(place.plan), place.step.id, asks, at)
 
 /** What is advised and which figures there are, without what they come to. */
 const kinds = (found: Following) =>
@@ -153,9 +161,37 @@ const labs: [name: string, lab: Partial<Lab>][] = [
   ['hood', { gas: 'hood' }],
   ['sink', { harmlessWater: 'sink' }],
 ]
+/** A run in which everything was measured, so much more or less of it. */
+const measuredBy = ({ plan, step: { id } }: Place, factor: number): Measured => ({
+  samples: Object.fromEntries(samplesOf(plan).map((sample, index) => [sample, (2 + index / 2) * factor])),
+  usedML: { [id]: 30 * factor },
+  temperatures: {
+    [id]: [15, 40, 70, 95].map((celsius, index) => ({ atMin: 8 * index, celsius: celsius * factor })),
+  },
+  weighings: { [id]: [2.2, 2.11, 2.1, 2.1].map((massG, index) => ({ atMin: 15 * index, massG: massG * factor })) },
+  heads: {
+    [id]: [80, 81, 83, 92, 108, 110].map((headC, index) => ({ volumeML: 3 * index * factor, headC })),
+  },
+  windows: {},
+  pH: { [id]: 4 * factor },
+  titresML: { [id]: [21.4, 21.46, 22].map((titre) => titre * factor) },
+})
+
+/** What a step keeps back of each substance of the plan in such a run. */
+function keptBack(place: Place, factor: number): string[] {
+  const { plan, step } = place
+  const context = contextOf(plan, reactionTable(plan), step, defaultLab, measuredBy(place, factor))
+  return plan.substances.flatMap((substance) => {
+    const kept = keeperOf(step)?.(context, { substance, reachedG: 3 })
+    if (!kept) return []
+    const { how = '', ...rest } = { how: '', ...kept }
+    return [`keeps back ${substance.id} × ${factor}: ${plain({ ...rest, how: figuresIn(how) })}`]
+  })
+}
+
 const scales = [0.02, 0.2, 5, 50]
 
-/** Every blank of a planner turned through its values and the `edges` that are known of it, then the scale and the laboratory, and what each turn changes. At the ends of a blank tables and queries are worked out too. */
+/** Every blank of a planner turned through its values and the `edges` that are known of it, then the scale, the laboratory and what is measured, and what each turn changes. At the ends of a blank tables and queries are worked out too. */
 export function sweep(place: Place, edges: (field: Field) => readonly number[]): string[] {
   const { plan, step } = place
   const before = { quiet: read(place, false), asked: read(place, true) }
@@ -175,8 +211,12 @@ export function sweep(place: Place, edges: (field: Field) => readonly number[]):
     return `scale ${factor}: ${changed(before.quiet, after)}`
   })
   const elsewhere = labs.flatMap(([name, lab]) => {
-    const says = changed(before.quiet, read(place, false, { ...defaultLab, ...lab }))
+    const says = changed(before.quiet, read(place, false, { lab: { ...defaultLab, ...lab } }))
     return says === same ? [] : [`laboratory ${name}: ${says}`]
   })
-  return [...blanks, ...scaled, ...elsewhere]
+  const run = [0.1, 1, 2.5].flatMap((factor) => {
+    const says = changed(before.quiet, read(place, false, { measured: measuredBy(place, factor) }))
+    return [...(says === same ? [] : [`run × ${factor}: ${says}`]), ...keptBack(place, factor)]
+  })
+  return [...blanks, ...scaled, ...elsewhere, ...run]
 }

@@ -25,6 +25,7 @@ import type { Form, Line, Vessel } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
 import { molarMass } from '@/core/substance/molarMass'
 import { vapourConstants } from '@/core/substance/boilsAt'
+import { figureText } from '@/test-support/figureText'
 import { Kept } from '@/test-support/kept'
 import { content, inWater, neat, solid } from './contents'
 import { crystallisationSolvents, forPlan, substanceRecords } from './records'
@@ -36,18 +37,6 @@ const records: readonly Substance[] = substanceRecords.map(forPlan)
 const withFormula = records.filter(({ formula }) => formula !== undefined)
 const byId = (id: string) => records.find((each) => each.id === id)!
 const bySmiles = (smiles: string) => records.find((each) => each.smiles === smiles)
-
-const short = (value: unknown): string =>
-  typeof value === 'number'
-    ? String(Number(value.toPrecision(5)))
-    : Array.isArray(value)
-      ? `[${value.map(short).join(' ')}]`
-      : value !== null && typeof value === 'object'
-        ? Object.entries(value)
-            .filter(([, part]) => part !== undefined)
-            .map(([key, part]) => `${key}=${short(part)}`)
-            .join(' ')
-        : String(value)
 
 /** Records that have the same answer stand on one line. */
 function alike(of: readonly Substance[], says: (substance: Substance) => string): string[] {
@@ -64,7 +53,9 @@ const liquids = [
 ]
 const boils = (contents: Content[], mmHg = 760): string => {
   const { by: _by, ...says } = { by: '', ...boilingOf(contents, mmHg) }
-  return 'azeotropes' in says ? short({ ...says, azeotropes: says.azeotropes.map(({ names }) => names.join('+')) }) : short(says)
+  return 'azeotropes' in says
+    ? figureText({ ...says, azeotropes: says.azeotropes.map(({ names }) => names.join('+')) })
+    : figureText(says)
 }
 /** Moles in a litre of a solvent, or of water. */
 const solution = (id: string, mL: number, molPerL: number, solvent?: string) =>
@@ -126,12 +117,12 @@ const sections: Record<string, () => string[]> = {
       [content('toluene', { kind: 'neat', purity: 1 }, { massG: null, volumeML: null, mmol: null })],
       [solid('magnesium', 1)],
       [solid('sodium-chloride', 1)],
-    ].map((contents) => short(boilingOf(contents, 760))),
+    ].map((contents) => figureText(boilingOf(contents, 760))),
   'strong acids': () =>
     ['H2SO4', 'HNO3', 'HCl', 'HBr', 'H3PO4', 'HF', undefined].flatMap((formula) =>
       Array.from({ length: 51 }, (_, at) => at / 50 - (at === 50 ? 0.002 : 0)).flatMap((fraction) => {
         const atC = acidBoilsAtC(formula, fraction)
-        return atC === null ? [] : [`${formula} ${fraction} ${short(atC)}`]
+        return atC === null ? [] : [`${formula} ${fraction} ${figureText(atC)}`]
       }),
     ),
   'strong acids at their last point': () =>
@@ -163,10 +154,10 @@ const sections: Record<string, () => string[]> = {
       const [a, b] = of
       const lambda = a && b && wilsonOf(a, b)
       const back = a && b && wilsonOf(b, a)
-      return `${one} ${other} ${short([atC, percentOfOne])} ${layers} ${lambda ? short([...lambda, ...back!, boilsWith([a, b], lambda, 0.3)]) : ''}`
+      return `${one} ${other} ${figureText([atC, percentOfOne])} ${layers} ${lambda ? figureText([...lambda, ...back!, boilsWith([a, b], lambda, 0.3)]) : ''}`
     }),
   'endlessly dilute': () =>
-    infiniteDilution.map(({ one, other, lnGamma }) => `${one} ${other} ${short(wilsonFromDilution(lnGamma))}`),
+    infiniteDilution.map(({ one, other, lnGamma }) => `${one} ${other} ${figureText(wilsonFromDilution(lnGamma))}`),
   'no constants': () =>
     (
       [
@@ -178,17 +169,23 @@ const sections: Record<string, () => string[]> = {
         [0.1, 9],
         [-3, -3],
       ] as const
-    ).map((pair) => `${pair.join(' ')} ${short(wilsonFromDilution(pair))}`),
-  'heat capacities of solids': () => alike(records, ({ id, formula }) => (formula ? short(heatCapacityIn([solid(id, 3)])) : '')),
-  'heat capacities of liquids': () => alike(records, ({ id, formula }) => (formula ? short(heatCapacityIn([neat(id, 3)])) : '')),
+    ).map((pair) => `${pair.join(' ')} ${figureText(wilsonFromDilution(pair))}`),
+  'heat capacities of solids': () =>
+    alike(records, ({ id, formula }) => (formula ? figureText(heatCapacityIn([solid(id, 3)])) : '')),
+  'heat capacities of liquids': () =>
+    alike(records, ({ id, formula }) => (formula ? figureText(heatCapacityIn([neat(id, 3)])) : '')),
   'heat capacities of solutions': () =>
-    alike(records, ({ id, formula }) => (formula ? short(heatCapacityIn([inWater(id, 3, 20), neat('water', 2)])) : '')),
+    alike(records, ({ id, formula }) => (formula ? figureText(heatCapacityIn([inWater(id, 3, 20), neat('water', 2)])) : '')),
   'heat capacities of what is measured by volume': () =>
-    dissolved.map(([name, one]) => `${name} ${short(heatCapacityIn([one]))} ${short(heatCapacityIn([one, neat('ethanol', 3)]))}`),
+    dissolved.map(
+      ([name, one]) => `${name} ${figureText(heatCapacityIn([one]))} ${figureText(heatCapacityIn([one, neat('ethanol', 3)]))}`,
+    ),
   'kinds of impurity': () => alike(records, impurityKind),
   'drying agents': () =>
     alike(records, ({ groups = [] }) =>
-      short(agentsFor(groups, 'sodium sulfate').map(({ agent, against }) => `${agent.name}${against ? ` not ${against}` : ''}`)),
+      figureText(
+        agentsFor(groups, 'sodium sulfate').map(({ agent, against }) => `${agent.name}${against ? ` not ${against}` : ''}`),
+      ),
     ),
   'what speaks against a drying agent': () =>
     [...dryingAgents.map(({ formula }) => formula), 'KOH', 'NaCl', undefined].flatMap((formula) =>
@@ -198,12 +195,12 @@ const sections: Record<string, () => string[]> = {
     dryingAgents.flatMap((agent) =>
       Object.entries(waterInSolvent).map(
         ([id, gWaterPer100G]) =>
-          `${agent.name} ${id} ${short(dryingDose({ volumeML: 40, gPerML: byId(id).density!.gPerML, gWaterPer100G, dropletsML: 0.3 }, agent))}`,
+          `${agent.name} ${id} ${figureText(dryingDose({ volumeML: 40, gPerML: byId(id).density!.gPerML, gWaterPer100G, dropletsML: 0.3 }, agent))}`,
       ),
     ),
   'what it brings into water': () =>
     (['neat', 'solid', 'mass-fraction'] as const).flatMap((kind) =>
-      alike(records, (each) => `${kind} ${short(bringsInto(each, { form: { kind } as Form }, 2))}`),
+      alike(records, (each) => `${kind} ${figureText(bringsInto(each, { form: { kind } as Form }, 2))}`),
     ),
   'pH of what is in water': () =>
     alike(records, (each) => {
@@ -222,15 +219,15 @@ const sections: Record<string, () => string[]> = {
     ].flatMap((solute) =>
       [-3, -1, 0, 0.5, 1, 3].map(
         (strong) =>
-          `${short(solute)} ${strong} ${short(pHAgainst({ strong, carbon: 0.4, buffers: [{ mmol: 0.2, basePKa: 9.25 }] }, { waterML: 20, organicML: 30 }, [{ mmol: 2, ...solute }]))}`,
+          `${figureText(solute)} ${strong} ${figureText(pHAgainst({ strong, carbon: 0.4, buffers: [{ mmol: 0.2, basePKa: 9.25 }] }, { waterML: 20, organicML: 30 }, [{ mmol: 2, ...solute }]))}`,
       ),
     ),
   'first partition coefficients': () =>
     ['toluene', 'diethyl-ether', undefined]
-      .flatMap((organic) => records.map((each) => `${each.id} in ${organic} ${short(firstK(each, organic))}`))
+      .flatMap((organic) => records.map((each) => `${each.id} in ${organic} ${figureText(firstK(each, organic))}`))
       .filter((line) => !line.endsWith('null')),
   'pH by itself': () =>
-    alike(records, (each) => short(pHOf({ form: { kind: 'solution', molPerL: 1 } } as unknown as Line, each))),
+    alike(records, (each) => figureText(pHOf({ form: { kind: 'solution', molPerL: 1 } } as unknown as Line, each))),
   'what acts on a product': () => alike(records, (each) => String(actsAs(each))),
   'harms of washes': () =>
     [...washSolutions, 'nothing of these'].flatMap((solution) =>
@@ -247,7 +244,7 @@ const sections: Record<string, () => string[]> = {
           [undefined, 0.02, 4].flatMap((K) =>
             ([[], ['ester'], ['amine'], ['carboxylic acid']] as const).map((groups) => {
               const all: Impurity[] = [{ name: 'it', kind, mmol, ...(K === undefined ? {} : { K }) }]
-              return `${kind} ${mmol} ${K} ${groups.join('')} ${short(washPlan(all, 30, [...groups], 760))}`
+              return `${kind} ${mmol} ${K} ${groups.join('')} ${figureText(washPlan(all, 30, [...groups], 760))}`
             }),
           ),
         ),
@@ -262,12 +259,14 @@ const sections: Record<string, () => string[]> = {
           { name: 'salt', kind: 'water-soluble', mmol: 2 },
         ]
         const left = afterWater(all, 30, portionML, 2)
-        return `${name} ${portionML} ${short(measured({ solution: name, portionML, times: 2 }, all, [], 700))} ${short(left)} ${short(dissolvedFrom(all, left))}`
+        return `${name} ${portionML} ${figureText(measured({ solution: name, portionML, times: 2 }, all, [], 700))} ${figureText(left)} ${figureText(dissolvedFrom(all, left))}`
       }),
     ),
   neutralisers: () =>
     neutralisers.flatMap((by) =>
-      [0, 1, 25].flatMap((mmol) => [1, 50].map((mL) => `${short(by)} ${mmol} ${mL} ${short(neutralisation(mmol, by, mL, 720))}`)),
+      [0, 1, 25].flatMap((mmol) =>
+        [1, 50].map((mL) => `${figureText(by)} ${mmol} ${mL} ${figureText(neutralisation(mmol, by, mL, 720))}`),
+      ),
     ),
   papers: () =>
     [0.1, 0.5, 1, 1.5, 2, 2.4, 2.5, 4, 7, 7.2, 10, 10.1, 20, 30, 45, 45.1, 60, 90, 150, 150.1, 300, 360, 660, 661, 5000].map(
@@ -280,8 +279,8 @@ const sections: Record<string, () => string[]> = {
       ...[0.5, 1, 3, 8, 15, 33, 60, 120, 250, 600, 1500, 4000].map((mL) => `${kind} ${mL} ${fittingSize(kind, mL)}`),
     ]),
   'expected of tests': () =>
-    testMethods.flatMap((method) => alike(records, (each) => `${method.name} ${short(expectedOf(method, each))}`)),
-  'parts from water': () => alike(records, (each) => short(withWater(each))),
+    testMethods.flatMap((method) => alike(records, (each) => `${method.name} ${figureText(expectedOf(method, each))}`)),
+  'parts from water': () => alike(records, (each) => figureText(withWater(each))),
   'stays in the layer': () =>
     [
       inWater('hydrochloric-acid', 20, 4),
@@ -303,9 +302,9 @@ const sections: Record<string, () => string[]> = {
       .flatMap((solute) => [
         ...compareSolvents(solute, crystallisationSolvents, 2, 5, 760).map(
           ({ solvent, hotC, tried, against }) =>
-            `${solute.id} ${solvent} ${short(hotC)} ${short(tried ? { ...tried } : null)} ${against.length}`,
+            `${solute.id} ${solvent} ${figureText(hotC)} ${figureText(tried ? { ...tried } : null)} ${against.length}`,
         ),
-        ...solventPairs(solute, crystallisationSolvents, 2, 5, 760).map((pair) => `${solute.id} pair ${short(pair)}`),
+        ...solventPairs(solute, crystallisationSolvents, 2, 5, 760).map((pair) => `${solute.id} pair ${figureText(pair)}`),
       ]),
 }
 
