@@ -17,6 +17,7 @@ import { addSecondCourse } from './secondCourse'
 import { seed } from './seed'
 import { startInstruments } from './instruments'
 import { serve } from './serve'
+import { suiteFiles, testFiles } from './together/files'
 
 interface Count {
   passed: number
@@ -216,19 +217,23 @@ async function check(name: string, program: string, args: string[]): Promise<Cou
   return { passed: ok ? 1 : 0, failed: ok ? 0 : 1 }
 }
 
+/** What Jest is asked for: one file, or all of a project; those of the core share their modules. */
+const wanted = (project: string, file: string | undefined): string[] =>
+  project === 'core' && !file
+    ? ['--selectProjects', 'core', 'together', '--runTestsByPath', ...suiteFiles(), ...testFiles().alone]
+    : ['--selectProjects', project, ...(file ? [file] : [])]
+
 async function jest(project: string, folder: string, file: string | undefined, env: Record<string, string>): Promise<Count> {
   const report = path.join(folder, `${project}.json`)
   const code = await run(
     bin('jest'),
     [
-      '--selectProjects',
-      project,
+      ...wanted(project, file),
       '--json',
       // A slow machine may take ten times as long as a quick one.
       '--testTimeout=60000',
       `--outputFile=${report}`,
       ...(project !== 'core' ? ['--runInBand'] : []),
-      ...(file ? [file] : []),
     ],
     env,
   )

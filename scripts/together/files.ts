@@ -1,15 +1,19 @@
 import { readFileSync, readdirSync } from 'node:fs'
 import path from 'node:path'
+import { home } from '../home'
 
-const home = path.join(__dirname, '../..')
+const folder = path.join(home, 'scripts/together')
 const listed = (root: string) =>
   readdirSync(path.join(home, root), { recursive: true, encoding: 'utf8' })
     .map((file) => path.join(home, root, file))
     .filter((file) => /\.test\.tsx?$/.test(file) && !/\.(db|service|cluster)\.test\.ts$/.test(file))
     .sort()
 
-/** In so many shares the tests are run, two at a time. */
-export const shares = 4
+/** The suites beside this file; each runs its share of the tests. */
+export const suiteFiles = (): string[] =>
+  readdirSync(folder)
+    .filter((file) => file.endsWith('.suite.ts'))
+    .map((file) => path.join(folder, file))
 
 /**
  * The tests that need no running program. Those of the core load the same modules again and again, which takes longer than the tests themselves: each share of them is run with one set of modules. Those
@@ -24,7 +28,7 @@ export function testFiles(): { together: string[]; alone: string[] } {
 
 /** The tests of one share as if they stood in one file, each file under its own name. */
 export function runShare(share: number): void {
-  for (const file of testFiles().together.filter((_, index) => index % shares === share))
+  for (const file of testFiles().together.filter((_, index) => index % suiteFiles().length === share))
     // eslint-disable-next-line @typescript-eslint/no-require-imports
     describe(path.relative(home, file), () => void require(file))
 }
