@@ -55,16 +55,19 @@ export function recoveryAtPurity(
 ): { purity: number; recovery: number; fraction: Fraction }[] {
   const every = Math.max(1, Math.floor(curve.points.length / cuts))
   const points = curve.points.filter((_, index) => index % every === 0 || index === curve.points.length - 1)
+  const all = points.map(({ distilled }) => distilled.reduce((sum, mmol) => sum + mmol, 0))
+  const own = points.map(({ distilled }) => distilled[component]!)
   return wanted.flatMap((purity) => {
-    let best: Fraction | undefined
+    let best: { from: number; to: number; mmol: number } | undefined
     for (let from = 0; from < points.length - 1; from++) {
       for (let to = points.length - 1; to > from; to--) {
-        const mmol = points[to]!.distilled[component]! - points[from]!.distilled[component]!
-        if (best && mmol <= best.mmol[component]!) break
-        const fraction = between('main', points[from]!, points[to]!)
-        if (purityOf(fraction, component) >= purity) best = fraction
+        const mmol = own[to]! - own[from]!
+        if (best && mmol <= best.mmol) break
+        if (mmol > 0 && mmol >= purity * (all[to]! - all[from]!)) best = { from, to, mmol }
       }
     }
-    return best ? [{ purity, recovery: best.mmol[component]! / charged, fraction: best }] : []
+    if (!best) return []
+    const fraction = between('main', points[best.from]!, points[best.to]!)
+    return [{ purity, recovery: best.mmol / charged, fraction }]
   })
 }
