@@ -1,14 +1,23 @@
 import { createHash } from 'node:crypto'
-import { samplesOf, type Plan, type Step, type WorkValue } from '@/core/plan/plan'
+import { samplesOf, type Plan, type Step, type WorkRow, type WorkValue } from '@/core/plan/plan'
 import { keeperOf } from '@/core/operations/keepsBack'
 import type { Measured } from '@/core/operations/planner'
 import { changeStep } from '@/core/plan/editPlan'
 import { addStep } from '@/core/edit/addStep'
 import { scalePlan } from '@/core/edit/scalePlan'
 import { defaultLab, type Lab } from '@/core/lab/lab'
-import type { Field } from '@/core/operations/fields'
+import type { Field, RowsField } from '@/core/operations/fields'
 import type { OperationKey } from '@/core/operations/registry'
-import { contextOf, filledFor, plannerFor, planners, reportFor, tablesFor, takenFor } from '@/core/operations/planners'
+import {
+  contextOf,
+  filledFor,
+  plannerFor,
+  planners,
+  reportFor,
+  suggestedFor,
+  tablesFor,
+  takenFor,
+} from '@/core/operations/planners'
 import { operationOf } from '@/core/operations/registry'
 import { typedFor } from '@/core/plan/typedFor'
 import { queriesOf } from '@/core/query/queries'
@@ -45,11 +54,14 @@ export function following(
 ): Following {
   const step = plan.steps.find((each) => each.id === id)!
   const context = contextOf(plan, table, step, lab, measured, crystallisationSolvents)
-  const filled = filledFor(context)
+  const suggested = suggestedFor(context)
+  const filled = filledFor(context, suggested)
   const { facts, advice, ladder } = reportFor(context, filled)!
   const found = new Map<string, string>()
   for (const [key, value] of Object.entries(filled)) found.set(key, typeof value === 'object' ? short(value) : plain(value))
-  for (const { id: of, value, text, how = '' } of facts) found.set(`=${of}`, `${plain(value)} ${short(figuresIn(text + how))}`)
+  found.set('from', short(Object.entries(suggested).map(([key, { from, words }]) => `${key} ${from} ${figuresIn(words)}`)))
+  for (const { id: of, value, text, how = '', atBench } of facts)
+    found.set(`=${of}`, `${plain(value)} ${short(figuresIn(text + how) + (atBench ? '*' : ''))}`)
   for (const { id: of, level, words, why = '' } of advice) found.set(`!${of}`, `${level} ${figuresIn(words + why)}`.trim())
   if (ladder) found.set('rungs', short(figuresIn(ladder.rungs.join('; '))))
   found.set(
@@ -67,9 +79,11 @@ export function following(
   return found
 }
 
-/** What a blank is turned to: its bounds, and half and twice what stands there. */
-function turns(field: Field, now: WorkValue | undefined): WorkValue[] {
+/** What a blank is turned to: its bounds, and half and twice what stands there; each choice; other substances; fewer rows, more, and each of their cells at its ends. */
+function turns(field: Field, now: WorkValue | undefined, names: readonly string[] = []): WorkValue[] {
   if (field.kind === 'choice') return field.ways.map(({ value }) => value).filter((value) => value !== now)
+  if (field.kind === 'text') return field.offers === 'samples' ? [''] : ['', 'water', ...names]
+  if (field.kind === 'rows') return rowTurns(field, Array.isArray(now) ? now : [])
   if (field.kind !== 'number') return []
   const value = typeof now === 'number' ? now : 0
   const near = value === 0 ? [1, field.most / 10] : [value * 0.5, value * 0.9, value * 1.1, value * 2]
@@ -77,7 +91,20 @@ function turns(field: Field, now: WorkValue | undefined): WorkValue[] {
   return [...new Set(all)].filter((each) => each >= field.least && each <= field.most && each !== now)
 }
 
+function rowTurns({ columns, fresh }: RowsField, rows: readonly WorkRow[]): WorkRow[][] {
+  const first = rows[0] ?? fresh
+  const cells = columns.flatMap((column) =>
+    column.kind === 'text'
+      ? [{ ...first, [column.key]: 'ethanol' }]
+      : turns(column, first[column.key]).map((value) => ({ ...first, [column.key]: value as string | number })),
+  )
+  const others = rows.slice(1)
+  return [[], [...rows, fresh], [...rows, ...rows, ...rows].slice(0, 3), others, ...cells.map((row) => [row, ...others])]
+}
+
 const short4 = (value: number) => Number(value.toPrecision(4))
+
+const plainly = (value: WorkValue) => (typeof value === 'object' ? short(value) : plain(value))
 
 /** Where nothing changes. */
 const same = '='
@@ -106,7 +133,7 @@ const placesIn = (plan: Plan, operation: OperationKey): Place[] =>
 export const places = (): Place[] =>
   (Object.keys(planners) as OperationKey[]).flatMap((operation) =>
     besides.includes(operation)
-      ? placesIn(addStep(plans[0]!, operation, plans[0]!.steps[1]!.id).plan, operation)
+      ? plans.slice(0, stepsEach).flatMap((plan) => placesIn(addStep(plan, operation, plan.steps[1]!.id).plan, operation))
       : plans.flatMap((plan) => placesIn(plan, operation)).slice(0, stepsEach),
   )
 
@@ -189,6 +216,29 @@ function keptBack(place: Place, factor: number): string[] {
   })
 }
 
+/** Two blanks turned at once: each choice with each other choice, and with other rows. */
+function pairs(place: Place, before: Following): string[] {
+  const { fields } = plannerFor(place.step)!
+  const filled = filledFor(contextOf(place.plan, reactionTable(place.plan), place.step))
+  const choices = fields.filter(({ kind }) => kind === 'choice' || kind === 'rows')
+  return choices.flatMap((one, index) =>
+    choices.slice(index + 1).flatMap((other) =>
+      turns(one, filled[one.key])
+        .slice(0, 4)
+        .flatMap((first) => {
+          const placed = turned(place, one.key, first)
+          const again = { ...placed, step: placed.plan.steps.find(({ id }) => id === place.step.id)! }
+          return turns(other, filled[other.key])
+            .slice(0, 4)
+            .map((second) => {
+              const says = changed(before, read(turned(again, other.key, second), false))
+              return `${one.key} ${plainly(first)} and ${other.key} ${plainly(second)}: ${says}`
+            })
+        }),
+    ),
+  )
+}
+
 const scales = [0.02, 0.2, 5, 50]
 
 /** Every blank of a planner turned through its values and the `edges` that are known of it, then the scale, the laboratory and what is measured, and what each turn changes. At the ends of a blank tables and queries are worked out too. */
@@ -197,13 +247,14 @@ export function sweep(place: Place, edges: (field: Field) => readonly number[]):
   const before = { quiet: read(place, false), asked: read(place, true) }
   const filled = filledFor(contextOf(plan, reactionTable(plan), step))
   const blanks = plannerFor(step)!.fields.flatMap((field) => {
-    const usual = turns(field, filled[field.key])
+    const names = plan.substances.map(({ name }) => name)
+    const usual = turns(field, filled[field.key], names)
     const values = new Set([...usual, ...(field.kind === 'number' ? edges(field) : [])])
     values.delete(filled[field.key]!)
     return [...values].map((value) => {
       const asks = field.kind !== 'number' || value === field.least || value === field.most
       const after = read(turned(place, field.key, value), asks)
-      return `${field.key} ${plain(value)}: ${changed(asks ? before.asked : before.quiet, after)}`
+      return `${field.key} ${plainly(value)}: ${changed(asks ? before.asked : before.quiet, after)}`
     })
   })
   const scaled = scales.map((factor) => {
@@ -218,5 +269,5 @@ export function sweep(place: Place, edges: (field: Field) => readonly number[]):
     const says = changed(before.quiet, read(place, false, { measured: measuredBy(place, factor) }))
     return [...(says === same ? [] : [`run × ${factor}: ${says}`]), ...keptBack(place, factor)]
   })
-  return [...blanks, ...scaled, ...elsewhere, ...run]
+  return [...blanks, ...pairs(place, before.quiet), ...scaled, ...elsewhere, ...run]
 }

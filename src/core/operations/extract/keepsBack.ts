@@ -15,7 +15,7 @@ export const shakingKeeps: KeepsBack = (context, { substance, reachedG }) => {
   if (!solute || !(solute.mmol > 0))
     return { unknown: `what the other layers hold: no partition coefficient of ${substance.name} is on record` }
   // The layer that holds most of it is the one that is worked up; where K is off, it is still the same one.
-  const { layer } = mostlyIn(last.state, solute.id)
+  const layer = mostlyIn(last.state, solute.id)?.layer
   const elsewhere = (factor: number) => {
     const solutes = flow.solutes.map((each) => (each === solute ? { ...each, K: each.K * factor } : each))
     const end = layerFlow(flow.start, solutes, flow.done).at(-1)!

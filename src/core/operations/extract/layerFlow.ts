@@ -145,10 +145,10 @@ function shakenByCharge(
   return [...others, into]
 }
 
-/** Where most of a solute is, and which fraction of it that is. @throws Error where nothing holds it */
-export function mostlyIn({ layers }: FlowState, solute: string): { layer: string; fraction: number } {
+/** Where most of a solute is, and which fraction of it that is; null where nothing holds any, as where its amount is not typed yet. */
+export function mostlyIn({ layers }: FlowState, solute: string): { layer: string; fraction: number } | null {
   const all = layers.reduce((sum, { holds }) => sum + (holds[solute] ?? 0), 0)
   const most = [...layers].sort((a, b) => (b.holds[solute] ?? 0) - (a.holds[solute] ?? 0))[0]
-  if (!most || all === 0) throw new Error(`No layer holds “${solute}”.`)
+  if (!most || all === 0) return null
   return { layer: most.name, fraction: (most.holds[solute] ?? 0) / all }
 }

@@ -141,11 +141,12 @@ function whatIsTaken(
       words: `For ${writeNumber(100 * wanted, 0)} % take ${count} portions of ${writeNumber(portionML, 0)} mL, or ${portions} of ${writeNumber(portionFor(wanted, { D: pull, waterML: shaken.volumeML, portions }), 0)} mL.`,
     })
   const where = mostlyIn(state, target.solute.id)
-  advice.push({
-    id: 'where',
-    level: where.fraction > 0.9 ? 'good' : 'doubt',
-    words: `${writeNumber(100 * where.fraction, 1)} % of ${target.solute.id} is now in ${where.layer}.`,
-  })
+  if (where)
+    advice.push({
+      id: 'where',
+      level: where.fraction > 0.9 ? 'good' : 'doubt',
+      words: `${writeNumber(100 * where.fraction, 1)} % of ${target.solute.id} is now in ${where.layer}.`,
+    })
 
   return { facts, advice }
 }
