@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { samplesOf, type Plan, type Step, type WorkRow, type WorkValue } from '@/core/plan/plan'
+import { samplesOf, type Plan, type Step, type Work, type WorkRow, type WorkValue } from '@/core/plan/plan'
 import { keeperOf } from '@/core/operations/keepsBack'
 import type { Measured } from '@/core/operations/planner'
 import { changeStep } from '@/core/plan/editPlan'
@@ -121,8 +121,21 @@ export interface Place {
   step: Step
 }
 
-/** No preparation of the demo has these; a step of them is put behind the first step of one. */
-const besides: OperationKey[] = ['dilute', 'make-up', 'titrate']
+/** No preparation of the demo has these: steps of them are put behind the first step of one, filled like this. */
+const besides: Partial<Record<OperationKey, readonly Omit<Work, 'of'>[]>> = {
+  dilute: [{ fromMolPerL: 3, toMolPerL: 0.5, toML: 100 }, { fromMolPerL: 12, toMolPerL: 3, toML: 40 }, {}],
+  'make-up': [
+    { what: 'acetic acid', molPerL: 1, toML: 100 },
+    { what: 'acetic acid', from: 'stronger', fromMolPerL: 17.4, molPerL: 2, toML: 250 },
+    { what: 'acetanilide', strength: 'saturated', toML: 100, atC: 20 },
+    {},
+  ],
+  titrate: [
+    { molPerL: 0.1, titrantPercent: 0.5, aliquotML: 25, perMol: 1 },
+    { finds: 'titrant', standard: 'acetanilide', standardG: 0.5, flaskML: 100, aliquotML: 25 },
+    {},
+  ],
+}
 
 const placesIn = (plan: Plan, operation: OperationKey): Place[] =>
   plan.steps.flatMap((step): Place[] =>
@@ -132,8 +145,12 @@ const placesIn = (plan: Plan, operation: OperationKey): Place[] =>
 /** The steps of the demo on which the planners are turned. */
 export const places = (): Place[] =>
   (Object.keys(planners) as OperationKey[]).flatMap((operation) =>
-    besides.includes(operation)
-      ? plans.slice(0, stepsEach).flatMap((plan) => placesIn(addStep(plan, operation, plan.steps[1]!.id).plan, operation))
+    besides[operation]
+      ? besides[operation].flatMap((work, index) => {
+          const { plan, id } = addStep(plans[0]!, operation, plans[0]!.steps[1]!.id)
+          const filled = changeStep(plan, id, { work: { of: operation, ...work } })
+          return placesIn(filled, operation).map((place) => ({ ...place, name: `${place.name}, ${index + 1}` }))
+        })
       : plans.flatMap((plan) => placesIn(plan, operation)).slice(0, stepsEach),
   )
 
