@@ -5,7 +5,7 @@ import type { Measured } from '@/core/operations/planner'
 import { changeStep } from '@/core/plan/editPlan'
 import { addStep } from '@/core/edit/addStep'
 import { scalePlan } from '@/core/edit/scalePlan'
-import { defaultLab, type Lab } from '@/core/lab/lab'
+import { defaultLab, type Instrument, type Lab } from '@/core/lab/lab'
 import type { Field, RowsField } from '@/core/operations/fields'
 import type { OperationKey } from '@/core/operations/registry'
 import {
@@ -39,8 +39,8 @@ const rounded = (value: unknown): unknown =>
 export const plain = (value: unknown) => (typeof value === 'string' ? value : JSON.stringify(rounded(value)))
 export const short = (value: unknown) => createHash('sha1').update(plain(value)).digest('hex').slice(0, 6)
 
-/** The figures that stand in words: how they are said may change. */
-const figuresIn = (words: string) => (words.match(/\d+(?:\.\d+)?/g) ?? []).join(' ')
+/** The figures that stand in words, with what is done with them: how they are said may change. */
+const figuresIn = (words: string) => (words.match(/\d+(?:\.\d+)?|[−+×÷·=]/g) ?? []).join(' ')
 
 export type Following = ReadonlyMap<string, string>
 
@@ -195,6 +195,13 @@ export function edgesOf(place: Place, field: Field): number[] {
   })
 }
 
+const apparatus = (trueC: readonly number[], readC: readonly number[]): Instrument => ({
+  id: 'apparatus',
+  name: 'Apparatus 1',
+  checkedOn: '2026-09-01',
+  standards: trueC.map((celsius, index) => ({ name: 'a standard', trueC: celsius, readC: readC[index]! })),
+})
+
 const labs: [name: string, lab: Partial<Lab>][] = [
   ['at 1600 m', { pressure: { by: 'altitude', value: 1600 } }],
   ['simple from 30 K', { simpleFromK: 30 }],
@@ -204,6 +211,9 @@ const labs: [name: string, lab: Partial<Lab>][] = [
   ['sodium sulfate', { dryingAgent: 'sodium sulfate' }],
   ['hood', { gas: 'hood' }],
   ['sink', { harmlessWater: 'sink' }],
+  ['apparatus', { instruments: [apparatus([50, 80.2, 121.7, 148], [50.6, 81.1, 123.2, 150.1])] }],
+  ['apparatus with two standards', { instruments: [apparatus([80.2, 121.7], [81.1, 123.2])] }],
+  ['apparatus with one standard', { instruments: [apparatus([121.7], [123.2])] }],
 ]
 /** A run in which everything was measured, so much more or less of it. */
 const measuredBy = ({ plan, step: { id } }: Place, factor: number): Measured => ({
@@ -279,7 +289,10 @@ export function sweep(place: Place, edges: (field: Field) => readonly number[]):
     return `scale ${factor}: ${changed(before.quiet, after)}`
   })
   const elsewhere = labs.flatMap(([name, lab]) => {
-    const says = changed(before.quiet, read(place, false, { lab: { ...defaultLab, ...lab } }))
+    // Whoever has an apparatus says so in the step.
+    const has = lab.instruments && plannerFor(step)!.fields.some(({ key }) => key === 'instrument')
+    const there = has ? turned(place, 'instrument', 'apparatus') : place
+    const says = changed(before.quiet, read(there, false, { lab: { ...defaultLab, ...lab } }))
     return says === same ? [] : [`laboratory ${name}: ${says}`]
   })
   const run = [0.1, 1, 2.5].flatMap((factor) => {

@@ -2,7 +2,7 @@
 import path from 'node:path'
 import { Kept } from '@/test-support/kept'
 import { plans } from './plans'
-import { madeLines, variantLines } from './variants'
+import { madeLines, stepLines, variantLines } from './variants'
 
 const kept = new Kept(path.join(__dirname, 'variants.txt'))
 afterAll(() => kept.write())
@@ -10,3 +10,7 @@ afterAll(() => kept.write())
 test.each(plans.map((plan) => [plan.title, plan] as const))('%s', (title, plan) => kept.holds(title, variantLines(plan)))
 
 test('what a new step has', () => kept.holds('what a new step has', madeLines(plans)))
+
+test.each(plans.map((plan) => [plan.title, plan] as const))('the steps of %s', (title, plan) =>
+  kept.holds(`steps of ${title}`, stepLines(plan)),
+)

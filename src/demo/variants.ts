@@ -1,4 +1,6 @@
 import { addStep } from '@/core/edit/addStep'
+import { ownBlank, type OwnKey } from '@/core/operations/own'
+import { besidesIn, readingsOf } from '@/core/operations/readings'
 import { operationKeys } from '@/core/operations/registry'
 import { removeStep } from '@/core/plan/editPlan'
 import { gasesIn } from '@/core/operations/vessel/gasesIn'
@@ -82,6 +84,46 @@ export function variantLines(plan: Plan): string[] {
     return `${name}: ${differs.join('; ') || '='}`
   })
 }
+
+const ownKeys: OwnKey[] = [
+  '@line',
+  '@solvent',
+  '@sample',
+  '@from',
+  '@to',
+  '@holdMin',
+  '@handsOnMin',
+  '@waitMin',
+  '@dry',
+  '@endsDay',
+  '@portion',
+  '@mayDiffer',
+  '@measure',
+  '@container',
+  '@device',
+  '@agreement',
+  '@vessel',
+  '@sizeML',
+  '@witness',
+]
+
+/** Each step as it stands: what is written in it, what besides, and each of its own fields with what follows from writing it. */
+export const stepLines = (plan: Plan): string[] =>
+  plan.steps.map((step) => {
+    const blanks = ownKeys.flatMap((key) => {
+      const blank = ownBlank(key, step, plan)
+      if (!blank) return []
+      const { field, value, part } = blank
+      const others =
+        field.kind === 'choice'
+          ? field.ways.map((way) => way.value)
+          : field.kind === 'number'
+            ? [field.least, 20, field.most]
+            : [value]
+      return [[key, field, value, blank.follows, others.map((each) => ({ ...part(each) }))]]
+    })
+    return `${step.id} ${short(readingsOf(plan, step))} ${short(besidesIn(step))} ${blanks.map((each) => `${String(each[0])} ${short(each)}`).join(' ')}`
+  })
 
 /** A new step of each operation, put at the end of each plan, and what it is filled with. */
 export const madeLines = (plans: readonly Plan[]): string[] =>
