@@ -1,5 +1,7 @@
 import { createHash } from 'node:crypto'
 import { samplesOf, type Plan, type Step, type Work, type WorkRow, type WorkValue } from '@/core/plan/plan'
+import { recoveryByVolume } from '@/core/operations/crystallise/planner'
+import { recoveryByPortions } from '@/core/operations/extract/planner'
 import { keeperOf } from '@/core/operations/keepsBack'
 import type { Measured } from '@/core/operations/planner'
 import { changeStep } from '@/core/plan/editPlan'
@@ -75,6 +77,9 @@ export function following(
   found.set('takes', short(takenFor(context, filled)))
   if (!asks) return found
   for (const [name, value] of Object.entries(tablesFor(context, filled))) found.set(`#${name}`, short(value))
+  const operation = operationOf(step)
+  if (operation === 'extract') found.set('#by portions', short(recoveryByPortions(context, filled as never)))
+  if (operation === 'crystallise') found.set('#by volume', short(recoveryByVolume(filled as never)))
   for (const query of queriesOf(plan, table)) found.set(`?${query.id}`, 'asked')
   return found
 }
@@ -299,5 +304,6 @@ export function sweep(place: Place, edges: (field: Field) => readonly number[]):
     const says = changed(before.quiet, read(place, false, { measured: measuredBy(place, factor) }))
     return [...(says === same ? [] : [`run × ${factor}: ${says}`]), ...keptBack(place, factor)]
   })
-  return [...blanks, ...pairs(place, before.quiet), ...scaled, ...elsewhere, ...run]
+  const stands = [...before.asked].map((each) => each.join(' ')).join('; ')
+  return [`as it stands: ${stands}`, ...blanks, ...pairs(place, before.quiet), ...scaled, ...elsewhere, ...run]
 }

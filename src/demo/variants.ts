@@ -1,7 +1,7 @@
 import { addStep } from '@/core/edit/addStep'
 import { ownBlank, type OwnKey } from '@/core/operations/own'
 import { besidesIn, readingsOf } from '@/core/operations/readings'
-import { operationKeys } from '@/core/operations/registry'
+import { operationIn, operationKeys } from '@/core/operations/registry'
 import { removeStep } from '@/core/plan/editPlan'
 import { gasesIn } from '@/core/operations/vessel/gasesIn'
 import { stepContents } from '@/core/operations/vessel/contents'
@@ -12,7 +12,7 @@ import { queriesOf } from '@/core/query/queries'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { safetySheet } from '@/core/safety/safetySheet'
 import { forPlan, substanceRecords } from '@/reference/records'
-import { following, short } from './sweeps'
+import { following, plain, short } from './sweeps'
 
 /** What a plan comes to: of each step what its planner says, and of the whole what there is in its vessels, what comes off, what is asked. */
 function comesTo(plan: Plan): Map<string, string> {
@@ -122,7 +122,7 @@ export const stepLines = (plan: Plan): string[] =>
             : [value]
       return [[key, field, value, blank.follows, others.map((each) => ({ ...part(each) }))]]
     })
-    return `${step.id} ${short(readingsOf(plan, step))} ${short(besidesIn(step))} ${blanks.map((each) => `${String(each[0])} ${short(each)}`).join(' ')}`
+    return `${step.id} ${short(readingsOf(plan, step))} ${short(besidesIn(step))} ${short(operationIn(step)?.takes ?? [])} ${blanks.map((each) => `${String(each[0])} ${short(each)}`).join(' ')}`
   })
 
 /** A new step of each operation, put at the end of each plan, and what it is filled with. */
@@ -131,12 +131,9 @@ export const madeLines = (plans: readonly Plan[]): string[] =>
     const all = plans.map((plan) => {
       const { plan: after, id } = addStep(plan, key)
       const step = after.steps.find((each) => each.id === id)!
-      const { handsOnMin, waitMin } = step
-      const rest = Object.entries(step).flatMap(([name, value]) =>
-        typeof value === 'object' || name === 'line' ? [`${name}=${short(value)}`] : [],
-      )
+      const rest = Object.entries(step).filter(([name]) => !['id', 'kind', 'title', 'verb', 'text', 'caution'].includes(name))
       const filled = plannerFor(step) ? short(filledFor(contextOf(after, reactionTable(after), step))) : ''
-      return `${key} ${handsOnMin} ${waitMin} ${rest.join(' ')} ${filled}`.trim()
+      return `${key} ${rest.map(([name, value]) => `${name}=${plain(value)}`).join(' ')} ${filled}`.trim()
     })
     return [...new Set(all)]
   })
