@@ -72,8 +72,10 @@ export async function test(args: string[]): Promise<void> {
     const builds = what.includes('browser') ? prepareBrowser() : undefined
     // Awaited below: until then a build that fails must not end the tests of the database.
     builds?.catch(() => undefined)
+    const forJest = what.includes('database') ? database('jest') : undefined
+    forJest?.catch(() => undefined)
     const ofDatabase = async () => {
-      const db = await database('jest')
+      const db = (await forJest)!
       const env = { MOZLE_DB_URL: db.appUrl, MOZLE_OWNER_URL: db.ownerUrl, MOZLE_COOKIE_KEY: 'k'.repeat(40) }
       add(await timed('database', () => jest('database', folder, file, env)))
       await db.stop()
@@ -84,39 +86,16 @@ export async function test(args: string[]): Promise<void> {
     }
     // Before its tests begin: an installation may take longer than any of them.
     if (what.includes('service')) ensurePackages('backup')
-    // Both mostly wait, each for databases of its own: side by side they take the time of the longer.
-    await Promise.all([what.includes('database') && ofDatabase(), what.includes('service') && ofService()])
-    if (builds) {
-      const built = await builds
-      const stands = await timed('stands of the browser tests', async () => {
-        const prepared = []
-        // The models know one database at a time, so one is filled after the other.
-        for (let index = 0; index < workers; index++) {
-          const db = await database(`browser-${index}`)
-          const college = path.join(folder, `college-${index}.json`)
-          const made = await seed(db.ownerUrl)
-          const withSecond = { ...made, second: await addSecondCourse(db.ownerUrl, made) }
-          writeFileSync(college, JSON.stringify(withSecond), { mode: 0o600 })
-          prepared.push({ db, college })
-        }
-        const empty = await emptyStand(built, folder, await database('browser-empty'))
-        const served = await Promise.all(
-          prepared.map(async ({ db, college }, index): Promise<Stand> => {
-            const log = path.join(workFolder(), `test-app-${index}.log`)
-            const instruments = await startInstruments(folder, `instrument-${index}`, true)
-            const one = { folder: built, dbUrl: db.appUrl, cookieKey: secretsOf(folder).cookie, log, instruments }
-            const record = (name: string) => path.join(folder, `app-${index}-${name}.process`)
-            const [first, second] = await Promise.all([
-              serve({ ...one, record: record('first') }),
-              serve({ ...one, record: record('second') }),
-            ])
-            return { base: first.address, second: second.address, college }
-          }),
-        )
-        // The page with which a college begins is tried by one worker.
-        served[0]!.beginning = empty
-        return served
-      })
+    const standing = builds?.then(async (built) => {
+      // The models know one database at a time.
+      await forJest
+      return timed('stands of the browser tests', () => prepareStands(built, folder, database))
+    })
+    standing?.catch(() => undefined)
+    // All of them mostly wait, each for databases of its own: side by side they take the time of the longest.
+    await Promise.all([what.includes('database') && ofDatabase(), what.includes('service') && ofService(), standing])
+    if (builds && standing) {
+      const [built, stands] = [await builds, await standing]
       add(await timed('browser', () => playwright(folder, file, { MOZLE_STANDS: JSON.stringify(stands), MOZLE_BUILT: built })))
     }
     if (what.includes('cluster')) {
@@ -157,6 +136,41 @@ async function atCluster(folder: string): Promise<Count> {
   } finally {
     await cluster.stop()
   }
+}
+
+/** A stand for each worker: a college in a database of its own, two applications and instruments; the first has an empty college besides. */
+async function prepareStands(
+  built: string,
+  folder: string,
+  database: (name: string) => Promise<RunningDatabase>,
+): Promise<Stand[]> {
+  const prepared = []
+  // One is filled after the other: the models know one database at a time.
+  for (let index = 0; index < workers; index++) {
+    const db = await database(`browser-${index}`)
+    const college = path.join(folder, `college-${index}.json`)
+    const made = await seed(db.ownerUrl)
+    const withSecond = { ...made, second: await addSecondCourse(db.ownerUrl, made) }
+    writeFileSync(college, JSON.stringify(withSecond), { mode: 0o600 })
+    prepared.push({ db, college })
+  }
+  const empty = await emptyStand(built, folder, await database('browser-empty'))
+  const served = await Promise.all(
+    prepared.map(async ({ db, college }, index): Promise<Stand> => {
+      const log = path.join(workFolder(), `test-app-${index}.log`)
+      const instruments = await startInstruments(folder, `instrument-${index}`, true)
+      const one = { folder: built, dbUrl: db.appUrl, cookieKey: secretsOf(folder).cookie, log, instruments }
+      const record = (name: string) => path.join(folder, `app-${index}-${name}.process`)
+      const [first, second] = await Promise.all([
+        serve({ ...one, record: record('first') }),
+        serve({ ...one, record: record('second') }),
+      ])
+      return { base: first.address, second: second.address, college }
+    }),
+  )
+  // The page with which a college begins is tried by one worker.
+  served[0]!.beginning = empty
+  return served
 }
 
 /** An application on a database where nobody is yet, and the link with which its college begins. */
