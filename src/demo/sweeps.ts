@@ -80,7 +80,7 @@ export function following(
   const operation = operationOf(step)
   if (operation === 'extract') found.set('#by portions', short(recoveryByPortions(context, filled as never)))
   if (operation === 'crystallise') found.set('#by volume', short(recoveryByVolume(filled as never)))
-  for (const query of queriesOf(plan, table)) found.set(`?${query.id}`, 'asked')
+  for (const query of queriesOf(plan, table)) found.set(`?${query.id}`, `asked ${figuresIn(query.evidence)}`.trim())
   return found
 }
 

@@ -2,7 +2,7 @@ import { addStep } from '@/core/edit/addStep'
 import { ownBlank, type OwnKey } from '@/core/operations/own'
 import { besidesIn, readingsOf } from '@/core/operations/readings'
 import { operationIn, operationKeys } from '@/core/operations/registry'
-import { removeStep } from '@/core/plan/editPlan'
+import { changeStep, removeStep } from '@/core/plan/editPlan'
 import { gasesIn } from '@/core/operations/vessel/gasesIn'
 import { stepContents } from '@/core/operations/vessel/contents'
 import { placedIn } from '@/core/operations/vessel/placedIn'
@@ -32,7 +32,7 @@ function comesTo(plan: Plan): Map<string, string> {
     short([...placedIn(plan, table)].map(([stream, { contents }]) => [stream, contents.map(({ line }) => line.id)])),
   )
   found.set('=dangers', short(safetySheet(plan).dangers.map(({ steps }) => steps.length)))
-  found.set('=asked', short(queriesOf(plan, table).map(({ id }) => id)))
+  found.set('=asked', short(queriesOf(plan, table).map(({ id, evidence }) => [id, evidence.match(/\d+(?:\.\d+)?/g)])))
   return found
 }
 
@@ -63,6 +63,15 @@ const times = (plan: Plan, line: Line, factor: number): [name: string, plan: Pla
   return [[`${line.id} × ${factor}`, { ...plan, lines: plan.lines.map((each) => (each === line ? { ...line, anchor } : each)) }]]
 }
 
+/** Each step in its turn is done otherwise: at once, or without its vessel, its finish signs, its blanks, all of it at once. */
+const otherwise: readonly Readonly<Record<string, unknown>>[] = [
+  { holdMin: 0, waitMin: 0 },
+  { vessel: undefined },
+  { says: [] },
+  { work: undefined },
+  { portion: 0.4 },
+]
+
 /** A plan changed in one place: another substance in a line, ten times or a tenth of it, a step left out, another yield. */
 const variantsOf = (plan: Plan): [name: string, plan: Plan][] => [
   ...plan.lines.flatMap((line, index) => [
@@ -72,6 +81,10 @@ const variantsOf = (plan: Plan): [name: string, plan: Plan][] => [
     ...times(plan, line, 0.1),
   ]),
   ...plan.steps.map(({ id }): [string, Plan] => [`without ${id}`, removeStep(plan, id)]),
+  ...plan.steps.map((step, index): [string, Plan] => {
+    const part = otherwise[index % otherwise.length]!
+    return [`${step.id} with ${Object.keys(part).join(' and ')} otherwise`, changeStep(plan, step.id, part)]
+  }),
   ['another yield', { ...plan, expectedYield: { low: 0.2, high: 0.3 } }],
 ]
 
@@ -133,7 +146,7 @@ export const madeLines = (plans: readonly Plan[]): string[] =>
       const step = after.steps.find((each) => each.id === id)!
       const rest = Object.entries(step).filter(([name]) => !['id', 'kind', 'title', 'verb', 'text', 'caution'].includes(name))
       const filled = plannerFor(step) ? short(filledFor(contextOf(after, reactionTable(after), step))) : ''
-      return `${key} ${rest.map(([name, value]) => `${name}=${plain(value)}`).join(' ')} ${filled}`.trim()
+      return `${key} ${short(operationIn(step)?.takes ?? [])} ${rest.map(([name, value]) => `${name}=${plain(value)}`).join(' ')} ${filled}`.trim()
     })
     return [...new Set(all)]
   })

@@ -16,6 +16,7 @@ import {
   secondCrop,
   solubilityInMixture,
 } from './crystallise/crop'
+import { compareSolvents } from './crystallise/compareSolvents'
 import { leftInMotherLiquor, saturatedAtC, solubilityAt } from './crystallise/solubility'
 import { evaporating } from './evaporate/pressureFor'
 import { layerFlow, mostlyIn, type FlowStep } from './extract/layerFlow'
@@ -90,6 +91,23 @@ const sections: Record<string, () => string[]> = {
     ...over('cooling', coolingPlan, [1, 50, 100, 101, 150, 400, 2700]),
     ...over('liquor', leftInMotherLiquor, [5, 200], [0.5, 6], [1, 9]),
   ],
+  'solvents by their boil': () => {
+    const at = (lowC: number) => ({ id: `at-${lowC}`, name: `at ${lowC}`, boiling: { lowC, highC: lowC, source: '' } })
+    const points = [
+      { atC: 10, gPer100ML: 1 },
+      { atC: 90, gPer100ML: 12 },
+    ]
+    const solvents = [49.9, 50, 50.5, 80, 120, 120.5, 121.5].map(at)
+    const solute = (meltsC: number) => ({
+      melting: { lowC: meltsC, highC: meltsC, source: '' },
+      solubility: [{ solvent: 'at-80', points, source: '' }],
+    })
+    return [80, 88, 90, 200].flatMap((meltsC) =>
+      compareSolvents(solute(meltsC) as never, solvents as never, 2, 5, 760).map(
+        ({ solvent, hotC, tried, against }) => `${meltsC} ${solvent} ${figureText([hotC, { ...tried }, against])}`,
+      ),
+    )
+  },
   solubilities: () => {
     const points = [
       { atC: 100, gPer100ML: 6.8 },
