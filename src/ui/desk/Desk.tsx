@@ -1,28 +1,24 @@
 'use client'
 
-import { useCallback, useEffect, useMemo, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { Button } from 'react-bootstrap'
 import type { Lab } from '@/core/lab/lab'
-import { addLine } from '@/core/plan/editPlan'
 import { lineName } from '@/core/plan/lineName'
 import { type Plan } from '@/core/plan/plan'
-import { roles, type Role } from '@/core/plan/lists'
 import { type Substance } from '@/core/substance/substance'
 import { queriesOf } from '@/core/query/queries'
-import { editCoefficient, editLine, type Column } from '@/core/edit/editLine'
-import { reactionTable, type ReactionTable } from '@/core/reaction/reactionTable'
+import { editCoefficient } from '@/core/edit/editLine'
 import { working } from '@/core/reaction/working'
 import { holds, type Bottle } from '@/core/stores/bottle'
-import { State } from '../figures/State'
 import { SourceNote } from '../operation/SourceNote'
 import { Margin } from '../page/Margin'
 import { WorkingNote } from '../page/WorkingNote'
-import { clockTime } from '../time'
 import type { GraverNote } from '@/reference/graver'
+import { AddSubstance } from './AddSubstance'
 import { GraverSince } from './GraverSince'
 import { GreenLine } from './GreenLine'
 import { LineEditor } from './LineEditor'
-import { OwnSubstance } from './OwnSubstance'
+import { NotKept } from './NotKept'
 import { PlanWords } from './PlanWords'
 import { ProcedureStrip } from './ProcedureStrip'
 import { PublishDialog } from './PublishDialog'
@@ -30,19 +26,20 @@ import { StartDraft } from './StartDraft'
 import { DeskHead } from './DeskHead'
 import { History, type Revision } from './History'
 import { useMarginNotes } from './useMarginNotes'
-import type { CellActions, CellPlace } from './QuantityCell'
-import { columns } from './ReactionRow'
 import { ReactionTableView } from './ReactionTableView'
 import { KeepOrCopy } from './KeepOrCopy'
 import { ResultsWanted } from './ResultsWanted'
 import { ScaleDialog } from './ScaleDialog'
 import { Scheme } from './Scheme'
 import { SequenceLine } from './SequenceLine'
-import { SubstancePicker, type FoundSubstance } from './SubstancePicker'
+import { tableOf } from './tableOf'
+import { backToCell } from './toCell'
+import { useCellTexts } from './useCellTexts'
 import type { Base } from './draftKeeper'
 import { useEarlier } from './useEarlier'
 import { useDraft } from './useDraft'
 import { useSettled } from './useSettled'
+import { useUndoKeys } from './useUndoKeys'
 import { useStable } from './useStable'
 
 export interface DeskProps {
@@ -68,11 +65,6 @@ export interface DeskProps {
   zone: string
 }
 
-/** Text in a cell that is being typed, or was refused: then with the reason, and with its line as it stood. */
-type Texts = Record<string, { text: string; problem?: string; line?: string }>
-
-const keyOf = ({ line, column }: CellPlace) => `${line} ${column}`
-
 /** One preparation on the Desk: scheme, reaction table and procedure on the page; workings, queries and cautions in the margin. */
 export function Desk(props: DeskProps) {
   const {
@@ -92,7 +84,7 @@ export function Desk(props: DeskProps) {
     zone,
   } = props
   const draft = useDraft(preparation, opened)
-  const { plan, base, past, saving } = draft
+  const { plan, base, past } = draft
   const others = useEarlier(course, plan, earlier)
   // What is frozen stays as it is: the first change to it offers a draft.
   const { change } = useStable({
@@ -100,11 +92,7 @@ export function Desk(props: DeskProps) {
       base.state === 'draft' || past.length > 0 ? draft.change(next, label) : setOffered({ plan: next, label }),
   })
   const readOnly = !mayWrite || older
-  const [texts, setTexts] = useState<Texts>({})
-  const [focus, setFocus] = useState<CellPlace | null>(null)
   const [openLine, setOpenLine] = useState<string>()
-  const [role, setRole] = useState<Role>('reactant')
-  const [own, setOwn] = useState<string>()
   const [scaling, setScaling] = useState(false)
   const [words, setWords] = useState(false)
   const [drawn, setDrawn] = useState(drawings)
@@ -112,16 +100,18 @@ export function Desk(props: DeskProps) {
   const [offered, setOffered] = useState<{ plan: Plan; label: string }>()
   const [asked, setAsked] = useState<{ step: string; blank: string; from: HTMLElement }>()
 
-  // While a figure is being typed the table already follows it, but it is written down only on Enter or on leaving the cell.
-  const typing = focus && texts[keyOf(focus)]
-  const shown = useMemo(() => {
-    if (!typing || !focus || focus.column === 'excess') return plan
-    const read = editLine(plan, focus.line, focus.column, typing.text)
-    return read.ok ? read.value : plan
-  }, [plan, typing, focus])
+  const nameOf = (id: string) => {
+    const line = plan.lines.find((each) => each.id === id)
+    return line ? lineName(plan, line) : id
+  }
+  const { shown, isTyping, focus, texts, actions } = useCellTexts(
+    plan,
+    (next, { line, column }) => change(next, `${column} of ${nameOf(line)}`),
+    () => setAsked(undefined),
+  )
   const table = tableOf(shown)
   // Scheme, procedure and queries follow when the keys rest, so that typing never waits for them.
-  const later = useSettled(shown, typing != null)
+  const later = useSettled(shown, isTyping)
   const laterTable = tableOf(later)
   const queries = useMemo(() => queriesOf(later, laterTable), [later, laterTable])
   const open = queries.filter(({ answer }) => answer === undefined)
@@ -132,46 +122,6 @@ export function Desk(props: DeskProps) {
     [focus, later, laterTable],
   )
 
-  // What was refused goes as soon as its line has become right in any other way.
-  const stillWrong = useMemo(() => {
-    const entries = Object.entries(texts)
-    const left = entries.filter(
-      ([key, { line }]) => line === undefined || line === JSON.stringify(lineIn(plan, key.slice(0, key.lastIndexOf(' ')))),
-    )
-    return left.length === entries.length ? texts : Object.fromEntries(left)
-  }, [texts, plan])
-  const nameOf = (id: string) => {
-    const line = plan.lines.find((each) => each.id === id)
-    return line ? lineName(plan, line) : id
-  }
-  const without = (place: CellPlace) =>
-    setTexts((all) => Object.fromEntries(Object.entries(all).filter(([key]) => key !== keyOf(place))))
-
-  const commit = (place: CellPlace) => {
-    const kept = texts[keyOf(place)]
-    if (kept === undefined || place.column === 'excess') return
-    if (kept.text.trim() === '') return without(place)
-    const read = editLine(plan, place.line, place.column as Column, kept.text)
-    if (read.ok) {
-      without(place)
-      change(read.value, `${place.column} of ${nameOf(place.line)}`)
-    } else
-      setTexts((all) => ({
-        ...all,
-        [keyOf(place)]: { text: kept.text, problem: read.problem, line: JSON.stringify(lineIn(plan, place.line)) },
-      }))
-  }
-
-  const actions = useStable<CellActions>({
-    focus: (place) => {
-      setFocus(place)
-      if (place) setAsked(undefined)
-    },
-    text: (place, text) => setTexts((all) => ({ ...all, [keyOf(place)]: { text } })),
-    commit,
-    restore: without,
-    working: () => document.querySelector<HTMLElement>('.working')?.focus(),
-  })
   const { coefficient } = useStable({
     coefficient: (line: string, text: string) => {
       const read = editCoefficient(plan, line, text)
@@ -181,40 +131,12 @@ export function Desk(props: DeskProps) {
     },
   })
 
-  const addSubstance = ({ substance, drawing, form }: FoundSubstance) => {
-    const added = addLine(plan, substance, role)
-    const { id } = added.lines.find((each) => !plan.lines.some((other) => other.id === each.id))!
-    const next = form ? { ...added, lines: added.lines.map((each) => (each.id === id ? { ...each, form } : each)) } : added
-    const line = next.lines.find((each) => each.id === id)!
-    if (drawing) setDrawn((all) => ({ ...all, [line.substance]: drawing }))
-    change(next, `${substance.name} added`)
-    setOwn(undefined)
-    // A further reactant is most often said by its ratio.
-    if (role === 'reactant') focusCell(line.id, 3)
-    else focusCell(line.id, line.form.kind === 'solid' ? 0 : 1)
-  }
-
   const ask = useCallback(
     (at?: { step: string; blank: string }) => setAsked(at && { ...at, from: document.activeElement as HTMLElement }),
     [],
   )
   const openOrClose = useCallback((line: string) => setOpenLine((open) => (open === line ? undefined : line)), [setOpenLine])
-  const { travel } = draft
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey) return
-      const key = event.key.toLowerCase()
-      const direction =
-        key === 'z' && !event.shiftKey ? 'undo' : key === 'y' || (key === 'z' && event.shiftKey) ? 'redo' : undefined
-      // Half-typed text has its own undo; the plan's begins where that ends.
-      const field = document.activeElement
-      if (!direction || field instanceof HTMLTextAreaElement || document.querySelector('.cell.editing')?.contains(field)) return
-      event.preventDefault()
-      travel(direction)
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  }, [travel])
+  useUndoKeys(draft.travel)
 
   const beside = useMemo(() => {
     if (note && focus) return { about: focus.line, node: <WorkingNote working={note} onLeave={() => backToCell(focus)} /> }
@@ -263,33 +185,14 @@ export function Desk(props: DeskProps) {
         </p>
         <GraverSince notes={props.graver} />
         {words && !readOnly && <PlanWords plan={plan} onChange={change} />}
-        {saving.state === 'conflict' && (
-          <div className="conflict" role="alert">
-            <State level="doubt">
-              {saving.theirs.savedBy} saved this draft in another window at {clockTime(saving.theirs.base.savedAt, zone)}. Your
-              changes are kept here.
-            </State>
-            <Button size="sm" variant="secondary" onClick={() => draft.settle('mine')}>
-              Write mine over it
-            </Button>
-            <Button size="sm" variant="outline-secondary" onClick={() => draft.settle('theirs')}>
-              Take theirs
-            </Button>
-          </div>
-        )}
-        {draft.unkept && (
-          <p className="problem" role="alert">
-            This device keeps nothing over a reload: its storage is full or forbidden. What is saved is safe; stay on this page
-            until it says so.
-          </p>
-        )}
+        <NotKept draft={draft} zone={zone} />
         <Scheme plan={later} drawings={drawn} readOnly={readOnly} onCoefficient={coefficient} />
         <SequenceLine plan={later} others={others} onChange={readOnly ? undefined : change} />
         <ReactionTableView
           plan={shown}
           table={table}
           readOnly={readOnly}
-          texts={stillWrong}
+          texts={texts}
           actions={actions}
           openLine={readOnly ? undefined : openLine}
           onOpen={openOrClose}
@@ -304,25 +207,16 @@ export function Desk(props: DeskProps) {
           )}
         />
         {!readOnly && (
-          <div className="add-line no-print">
-            <SubstancePicker course={course} label="Add a substance: name or formula" onPick={addSubstance} onOwn={setOwn} />
-            <label>
-              as{' '}
-              <select
-                className="form-select form-select-sm"
-                aria-label="Part of the substance that is added"
-                value={role}
-                onChange={(event) => setRole(event.currentTarget.value as Role)}
-              >
-                {roles.map((each) => (
-                  <option key={each}>{each}</option>
-                ))}
-              </select>
-            </label>
+          <AddSubstance
+            course={course}
+            plan={plan}
+            onAdd={change}
+            onDrawing={(substance, drawing) => setDrawn((all) => ({ ...all, [substance]: drawing }))}
+          >
             <Button variant="quiet" size="sm" onClick={() => setScaling(true)}>
               Scale the plan
             </Button>
-          </div>
+          </AddSubstance>
         )}
         <GreenLine plan={later} table={laterTable} revision={base.id} />
         <ProcedureStrip
@@ -346,7 +240,6 @@ export function Desk(props: DeskProps) {
         )}
       </main>
       <Margin notes={notes} label="Margin: workings, queries and cautions" />
-      {own !== undefined && <OwnSubstance course={course} name={own} onClose={() => setOwn(undefined)} onTake={addSubstance} />}
       {scaling && (
         <ScaleDialog
           plan={plan}
@@ -382,32 +275,4 @@ export function Desk(props: DeskProps) {
       )}
     </div>
   )
-}
-
-const tables = new WeakMap<Plan, ReactionTable>()
-
-/** The table of a plan, worked out once: whatever is drawn from it is drawn anew only where the plan has changed. */
-function tableOf(plan: Plan): ReactionTable {
-  const known = tables.get(plan) ?? reactionTable(plan)
-  tables.set(plan, known)
-  return known
-}
-
-const lineIn = (plan: Plan, id: string) => plan.lines.find((line) => line.id === id)
-
-/** Puts the cursor into a figure of a line as soon as the line stands in the table. */
-function focusCell(line: string, column: number): void {
-  requestAnimationFrame(() =>
-    document
-      .querySelector(`.reaction [data-about="${CSS.escape(line)}"]`)
-      ?.querySelector<HTMLElement>(`[data-cell$=" ${column}"]`)
-      ?.focus(),
-  )
-}
-
-/** From the working back to the figure it is about. */
-function backToCell({ line, column }: CellPlace): void {
-  const row = document.querySelector(`.reaction [data-about="${CSS.escape(line)}"]`)
-  const figure = column === 'excess' ? '.bar-button' : `[data-cell$=" ${columns.indexOf(column)}"]`
-  row?.querySelector<HTMLElement>(figure)?.focus()
 }

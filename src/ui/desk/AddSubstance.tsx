@@ -1,0 +1,56 @@
+import { useState, type ReactNode } from 'react'
+import { roles, type Role } from '@/core/plan/lists'
+import { addLine } from '@/core/plan/editPlan'
+import type { Plan } from '@/core/plan/plan'
+import { OwnSubstance } from './OwnSubstance'
+import { SubstancePicker, type FoundSubstance } from './SubstancePicker'
+import { focusCell } from './toCell'
+
+interface Props {
+  course: string
+  plan: Plan
+  onAdd: (plan: Plan, label: string) => void
+  /** The drawing of a substance that stands in the plan from now on, by its id there. */
+  onDrawing: (substance: string, drawing: string) => void
+  children: ReactNode
+}
+
+/** Below the table: a substance by name or formula, of the Reference or of one's own, as one of the parts it may play. */
+export function AddSubstance({ course, plan, onAdd, onDrawing, children }: Props) {
+  const [role, setRole] = useState<Role>('reactant')
+  const [own, setOwn] = useState<string>()
+
+  const add = ({ substance, drawing, form }: FoundSubstance) => {
+    const added = addLine(plan, substance, role)
+    const { id } = added.lines.find((each) => !plan.lines.some((other) => other.id === each.id))!
+    const next = form ? { ...added, lines: added.lines.map((each) => (each.id === id ? { ...each, form } : each)) } : added
+    const line = next.lines.find((each) => each.id === id)!
+    if (drawing) onDrawing(line.substance, drawing)
+    onAdd(next, `${substance.name} added`)
+    setOwn(undefined)
+    // A further reactant is most often said by its ratio.
+    if (role === 'reactant') focusCell(line.id, 3)
+    else focusCell(line.id, line.form.kind === 'solid' ? 0 : 1)
+  }
+
+  return (
+    <div className="add-line no-print">
+      <SubstancePicker course={course} label="Add a substance: name or formula" onPick={add} onOwn={setOwn} />
+      <label>
+        as{' '}
+        <select
+          className="form-select form-select-sm"
+          aria-label="Part of the substance that is added"
+          value={role}
+          onChange={(event) => setRole(event.currentTarget.value as Role)}
+        >
+          {roles.map((each) => (
+            <option key={each}>{each}</option>
+          ))}
+        </select>
+      </label>
+      {children}
+      {own !== undefined && <OwnSubstance course={course} name={own} onClose={() => setOwn(undefined)} onTake={add} />}
+    </div>
+  )
+}
