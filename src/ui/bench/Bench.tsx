@@ -1,41 +1,29 @@
 'use client'
 
 import { printed } from '@/core/words/words'
-import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState, type ReactNode } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import type { Plan } from '@/core/plan/plan'
 import type { Entry } from '@/core/run/entry'
-import { foldRun, type RunState } from '@/core/run/foldRun'
-import { leavesUnknown } from '@/core/run/ownSteps'
+import { foldRun } from '@/core/run/foldRun'
 import { type StepState } from '@/core/run/stepState'
-import { call } from '../call'
 import { State } from '../figures/State'
-import { ClockFace } from '../run/ClockFace'
 import { entryLabel } from '../run/labels'
 import { StepThread } from '../run/StepThread'
 import type { Numbered } from '../run/useLive'
-import { forgetBooked } from '../run/useBooked'
 import { useRun } from '../run/useRun'
-import { forgetPage } from './forgetPage'
+import { BenchStrip } from './BenchStrip'
+import { Due } from './Due'
 import { later } from './later'
-import { DuePanel } from './DuePanel'
-import { askBefore, finalIn } from '@/core/run/beforeDoing'
-import { openCalls } from '@/core/run/calls'
 import { Others, RunId, useOthers } from './others'
 import { useRings } from './useRings'
 import { StepFace } from './StepFace'
-import type { TurnKind } from './Turn'
 import type { Write } from './write'
 
-const BeforeDoing = later(() => import('./BeforeDoing').then((module) => module.BeforeDoing))
 const Told = later(() => import('./Told').then((module) => module.Told))
-const Twice = later(() => import('./Twice').then((module) => module.Twice))
 const RefusedEntries = later(() => import('./RefusedEntries').then((module) => module.RefusedEntries))
-const Turn = later(() => import('./Turn').then((module) => module.Turn))
 const StrikePanel = later(() => import('./StrikePanel').then((module) => module.StrikePanel))
 const Besides = later(() => import('./Besides').then((module) => module.Besides))
-const SayContents = later(() => import('./SayContents').then((module) => module.SayContents))
 const WithoutNetwork = later(() => import('./WithoutNetwork').then((module) => module.WithoutNetwork))
 const AllDone = later(() => import('./AllDone').then((module) => module.AllDone))
 const IncidentPanel = later(() => import('./beside/IncidentPanel').then((module) => module.IncidentPanel))
@@ -84,7 +72,6 @@ export function Bench({
   reading,
   now,
 }: BenchProps) {
-  const router = useRouter()
   const { entries, onTablet, refused, held, unkept, write, add, again, drop } = useRun(runId, initial, `Bench ${bench}`)
   const run = useMemo(() => foldRun(plan, scale, entries), [plan, scale, entries])
   const [picked, setPicked] = useState<{ index: number; now: number } | null>(null)
@@ -113,57 +100,16 @@ export function Bench({
     write(...entry)
   }
 
-  const booked = entries.length - onTablet.size
   const here = state?.step.id ?? plan.steps.at(-1)!.id
-  const handUp = openCalls(run.calls).some(({ entry }) => entry.kind === 'hand')
   return (
     <div className="bench">
-      <header className="strip-top">
-        <div className="who">
-          <b>
-            Bench {bench}
-            {reading && ', to read'}
-          </b>
-          <span>
-            {plan.title}
-            {scale === 1 ? '' : `, our scale ${scale}`}
-          </span>
-        </div>
-        {run.clocks.map((clock) => (
-          <ClockFace key={clock.own ?? `${clock.step} ${clock.label}`} clock={clock} zone={zone} initialNow={now} />
-        ))}
-        {!reading && (
-          <div className="ask">
-            <button type="button" disabled={handUp} onClick={() => write('hand', here, { text: '' })}>
-              Hand up
-            </button>
-            <button type="button" aria-pressed={happened} onClick={() => setHappened(!happened)}>
-              Something happened
-            </button>
-          </div>
-        )}
-        <div className="book" role="status">
-          {onTablet.size === 0 ? (
-            <span>{booked === 1 ? 'one entry in the book' : `all ${booked} entries in the book`}</span>
-          ) : (
-            <span>
-              {onTablet.size} {unkept ? 'on this page only' : 'kept on this tablet'}
-              {held ? `: ${held}` : ', on the way to the book'}
-            </span>
-          )}
-          <button
-            type="button"
-            disabled={onTablet.size > 0 || refused.length > 0}
-            onClick={async () => {
-              await call('/api/bench', 'DELETE')
-              await Promise.all([forgetPage(), forgetBooked(runId)])
-              router.refresh()
-            }}
-          >
-            Leave
-          </button>
-        </div>
-      </header>
+      <BenchStrip
+        {...{ run, runId, bench, scale, plan, zone, now, reading, here, entries, onTablet, refused, held, unkept, write }}
+      >
+        <button type="button" aria-pressed={happened} onClick={() => setHappened(!happened)}>
+          Something happened
+        </button>
+      </BenchStrip>
       <div className="bench-body">
         <StepThread run={run} shown={shown} onShow={(index) => setPicked({ index, now: run.now })} />
         <main className="step-face">
@@ -266,84 +212,5 @@ export function Bench({
         />
       )}
     </div>
-  )
-}
-
-/** What is due in a step, what must be said before it, or which of two figures is wrong; and how the order may be left. */
-function Due({
-  run,
-  state,
-  lab,
-  zone,
-  write,
-  onStrike,
-}: {
-  run: RunState
-  state: StepState
-  lab: Lab
-  zone: string
-  write: Write
-  onStrike: (entry: Entry) => void
-}) {
-  const { step, round } = state
-  const turn = turnOf(run, state)
-  const before = state.open ? askBefore(run, state) : null
-  if (run.joined && !run.joined.here)
-    return (
-      <section className="pad" role="status" aria-label="We work with another group">
-        <h2>We go on at bench {run.joined.bench}</h2>
-        <p className="hint">What both groups do stands in that bench’s book. Here nothing is due any more.</p>
-      </section>
-    )
-  return (
-    <>
-      {run.joined && <p className="pad hint">The group of bench {run.joined.bench} works with us.</p>}
-      {state.twice.length > 0 ? (
-        <Twice state={state} zone={zone} onStrike={onStrike} />
-      ) : before ? (
-        <BeforeDoing
-          key={`${step.id} ${round}`}
-          before={before}
-          onGoOn={(reason) =>
-            write('confirmed', step.id, { question: before.question }, reason === null ? undefined : { supersedes: null, reason })
-          }
-        />
-      ) : state.open ? (
-        <DuePanel key={`${step.id} ${round}`} run={run} state={state} lab={lab} write={write} />
-      ) : (
-        <NothingDue state={state} />
-      )}
-      {leavesUnknown(step) && state.status !== 'later' && <SayContents step={step.id} write={write} />}
-      {turn && (
-        <Turn
-          key={`${step.id} ${round} ${turn}`}
-          kind={turn}
-          final={turn === 'skip' ? null : finalIn(step)}
-          onTake={(reason) => write(turn, step.id, {}, { supersedes: null, reason })}
-        />
-      )}
-    </>
-  )
-}
-
-/** How the order may be left at a step: what is now is left out, what is over done once more, what is to come done now. The safety page comes first and once. */
-function turnOf(run: RunState, { step, status, open }: StepState): TurnKind | null {
-  if (step.kind === 'safety') return null
-  if (open) return 'skip'
-  if (status === 'done') return 'again'
-  const unread = run.steps.some((each) => each.step.kind === 'safety' && each.status !== 'done')
-  return unread ? null : 'ahead'
-}
-
-function NothingDue({ state }: { state: StepState }) {
-  return (
-    <section className="pad" aria-label="What to enter now">
-      <h2>{state.status === 'done' ? 'This step is done' : 'Nothing to enter yet'}</h2>
-      <p className="hint">
-        {state.status === 'done'
-          ? 'A wrong reading is struck and rewritten; nothing is erased.'
-          : 'It comes up by itself when the steps before it are done.'}
-      </p>
-    </section>
   )
 }
