@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { samplesOf, type Plan, type Step, type Work, type WorkRow, type WorkValue } from '@/core/plan/plan'
 import { recoveryByVolume } from '@/core/operations/crystallise/planner'
-import { recoveryByPortions } from '@/core/operations/extract/planner'
+import { recoveryByPortions } from '@/core/operations/extract/whereItIs'
 import { keeperOf } from '@/core/operations/keepsBack'
 import type { Measured } from '@/core/operations/planner'
 import { changeStep } from '@/core/plan/editPlan'

@@ -6,7 +6,7 @@ import { operationDoubts } from '../query/operationDoubts'
 import type { Plan } from '../plan/plan'
 import { reactionTable } from '../reaction/reactionTable'
 import { scalePlan } from '../edit/scalePlan'
-import { whereItIs } from './extract/planner'
+import { whereItIs } from './extract/whereItIs'
 import { contextOf, filledFor, plannerFor, reportFor } from './planners'
 import { washesOf, type WashBlanks } from './wash/planner'
 

@@ -1,5 +1,5 @@
 import type { Context } from '@/core/operations/planner'
-import { whereItIs } from '@/core/operations/extract/planner'
+import { whereItIs } from '@/core/operations/extract/whereItIs'
 import { writeNumber } from '@/core/quantity/write'
 
 /** What stands where after a step: each layer a row, each substance a column with a bar as long as its share. */

@@ -3,7 +3,7 @@
 import type { ShakingBlanks } from '@/core/operations/extract/blanks'
 import { CartesianGrid, Line, LineChart, ReferenceDot, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import type { Context } from '@/core/operations/planner'
-import { recoveryByPortions } from '@/core/operations/extract/planner'
+import { recoveryByPortions } from '@/core/operations/extract/whereItIs'
 import { writeNumber } from '@/core/quantity/write'
 import { axis, Chart, chartMargin, inks } from './chart'
 

@@ -3,7 +3,7 @@
 import { useMemo, useState } from 'react'
 import { grounds, layers, waysOut } from '@/core/measurements/vessels'
 import type { Lab } from '@/core/lab/lab'
-import { layersBelieved } from '@/core/operations/extract/planner'
+import { layersBelieved } from '@/core/operations/extract/layersAdvice'
 import type { ShakingBlanks } from '@/core/operations/extract/blanks'
 import { contextOf, filledFor } from '@/core/operations/planners'
 import { operationIn } from '@/core/operations/registry'
