@@ -78,6 +78,22 @@ const codes = new Map<string, Code>()
 let loaded = new Map<string, Module>()
 /** The modules that are being loaded now, the innermost last. */
 const loading: Module[] = []
+
+/** The maps that stand in modules, with what was in them when these were loaded. */
+let maps: { map: Map<unknown, unknown>; loaded: Set<unknown> }[] = []
+const PlainMap = Map
+globals.Map = class<K, V> extends PlainMap<K, V> {
+  constructor(entries?: Iterable<readonly [K, V]> | null) {
+    super(entries)
+    if (loading.length > 0) maps.push({ map: this as unknown as Map<unknown, unknown>, loaded: new Set() })
+  }
+}
+const isLoaded = () => maps.forEach((each) => (each.loaded = new Set(each.map.keys())))
+function forget(): void {
+  generation++
+  for (const { map, loaded } of maps) for (const key of [...map.keys()]) if (!loaded.has(key)) map.delete(key)
+}
+
 let switched = new Map<string, number>()
 let tests: Test[] = []
 let suite = ''
@@ -227,6 +243,7 @@ async function first(asked: Everything): Promise<Ready> {
   const reaches = new Set<number>()
   running = { reaches, reads: new Set() }
   loadSuites(files)
+  isLoaded()
   for (const number of reaches) still.set(number, moduleOf(number))
   const failing = new Map<string, string>()
   for (const test of tests) {
@@ -265,9 +282,9 @@ const current = new Map<string, Test>()
 /** Whether some test fails with this change. What is worked out while loading is loaded anew with it, and so is all that holds it; asked are the tests that read any of that. */
 async function notices(mutant: number): Promise<boolean> {
   active = mutant
-  generation++
+  forget()
   const module = moduleOf(mutant)
-  const [before, modules] = [tests, loaded]
+  const [before, modules, standing] = [tests, loaded, maps]
   try {
     if (
       await anyFails(
@@ -278,7 +295,8 @@ async function notices(mutant: number): Promise<boolean> {
       return true
     if (!still.has(mutant)) return false
     const anew = holding(module)
-    generation++
+    forget()
+    maps = [...standing]
     loaded = new Map([...modules].filter(([file]) => !anew.has(file)))
     tests = []
     try {
@@ -294,7 +312,8 @@ async function notices(mutant: number): Promise<boolean> {
     )
   } finally {
     active = -1
-    generation++
+    maps = standing
+    forget()
     tests = before
     loaded = modules
     current.clear()
