@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
-import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { connect } from 'node:net'
 import os from 'node:os'
 import path from 'node:path'
@@ -39,6 +39,13 @@ export function secretsOf(folder: string): Secrets {
 /** Where it stands which process serves the data of a folder. */
 export const databaseRecord = (folder: string) => path.join(folder, 'database.process')
 
+/** Where a server keeps its temporary tables. In a folder shared with others each that starts would delete those of all. */
+function temporaryOf(data: string): string {
+  const folder = `${data}.tmp`
+  mkdirSync(folder, { recursive: true })
+  return `--tmpdir=${folder}`
+}
+
 /** The data folder of a server of our own, with the database's own tables in it. @throws Error in the words of the program that makes them */
 export function dataFolderOf(folder: string): string {
   const data = path.join(folder, 'data')
@@ -46,7 +53,14 @@ export function dataFolderOf(folder: string): string {
   rmSync(data, { recursive: true, force: true })
   const made = spawnSync(
     'mariadb-install-db',
-    ['--no-defaults', `--datadir=${data}`, `--user=${os.userInfo().username}`, '--skip-test-db', '--skip-name-resolve'],
+    [
+      '--no-defaults',
+      `--datadir=${data}`,
+      temporaryOf(data),
+      `--user=${os.userInfo().username}`,
+      '--skip-test-db',
+      '--skip-name-resolve',
+    ],
     { encoding: 'utf8' },
   )
   if (made.status === 0) return data
@@ -83,6 +97,7 @@ export const usual = (data: string, port: number): string[] => [
   '--no-defaults',
   `--user=${os.userInfo().username}`,
   `--datadir=${data}`,
+  temporaryOf(data),
   `--port=${port}`,
   '--bind-address=127.0.0.1',
   // Beside the data: a socket's path may have about a hundred characters, and a project folder more.
