@@ -2,7 +2,8 @@
 import path from 'node:path'
 import { planners } from '@/core/operations/planners'
 import { Kept, writesFigures } from '@/test-support/kept'
-import { edgesOf, places, sweep } from './sweeps'
+import { places } from './places'
+import { edgesOf, sweep } from './sweeps'
 
 const kept = new Kept(path.join(__dirname, 'sweeps.txt'))
 afterAll(() => kept.write())

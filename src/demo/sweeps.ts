@@ -1,34 +1,20 @@
 import { createHash } from 'node:crypto'
-import { samplesOf, type Plan, type Step, type Work, type WorkRow, type WorkValue } from '@/core/plan/plan'
+import { samplesOf, type Plan, type Step, type WorkRow, type WorkValue } from '@/core/plan/plan'
 import { recoveryByVolume } from '@/core/operations/crystallise/planner'
 import { recoveryByPortions } from '@/core/operations/extract/whereItIs'
 import { keeperOf } from '@/core/operations/keepsBack'
 import type { Measured } from '@/core/operations/planner'
 import { changeStep } from '@/core/plan/editPlan'
-import { addStep } from '@/core/edit/addStep'
 import { scalePlan } from '@/core/edit/scalePlan'
 import { defaultLab, type Instrument, type Lab } from '@/core/lab/lab'
 import type { Field, RowsField } from '@/core/operations/fields'
-import type { OperationKey } from '@/core/operations/registry'
-import {
-  contextOf,
-  filledFor,
-  plannerFor,
-  planners,
-  reportFor,
-  suggestedFor,
-  tablesFor,
-  takenFor,
-} from '@/core/operations/planners'
+import { contextOf, filledFor, plannerFor, reportFor, suggestedFor, tablesFor, takenFor } from '@/core/operations/planners'
 import { operationOf } from '@/core/operations/registry'
 import { typedFor } from '@/core/plan/typedFor'
 import { queriesOf } from '@/core/query/queries'
 import { reactionTable, type ReactionTable } from '@/core/reaction/reactionTable'
 import { crystallisationSolvents } from '@/reference/records'
-import { plans } from './plans'
-
-/** So many steps of the demo are turned through for each planner. */
-const stepsEach = 3
+import type { Place } from './places'
 
 const rounded = (value: unknown): unknown =>
   typeof value === 'number'
@@ -119,45 +105,6 @@ const changed = (before: Following, after: Following): string =>
     .filter((key) => before.get(key) !== after.get(key))
     .map((key) => `${key} ${after.get(key) ?? '–'}`)
     .join('; ') || same
-
-export interface Place {
-  name: string
-  plan: Plan
-  step: Step
-}
-
-/** No preparation of the demo has these: steps of them are put behind the first step of one, filled like this. */
-const besides: Partial<Record<OperationKey, readonly Omit<Work, 'of'>[]>> = {
-  dilute: [{ fromMolPerL: 3, toMolPerL: 0.5, toML: 100 }, { fromMolPerL: 12, toMolPerL: 3, toML: 40 }, {}],
-  'make-up': [
-    { what: 'acetic acid', molPerL: 1, toML: 100 },
-    { what: 'acetic acid', from: 'stronger', fromMolPerL: 17.4, molPerL: 2, toML: 250 },
-    { what: 'acetanilide', strength: 'saturated', toML: 100, atC: 20 },
-    {},
-  ],
-  titrate: [
-    { molPerL: 0.1, titrantPercent: 0.5, aliquotML: 25, perMol: 1 },
-    { finds: 'titrant', standard: 'acetanilide', standardG: 0.5, flaskML: 100, aliquotML: 25 },
-    {},
-  ],
-}
-
-const placesIn = (plan: Plan, operation: OperationKey): Place[] =>
-  plan.steps.flatMap((step): Place[] =>
-    operationOf(step) === operation ? [{ name: `${operation} ${step.id} of ${plan.title}`, plan, step }] : [],
-  )
-
-/** The steps of the demo on which the planners are turned. */
-export const places = (): Place[] =>
-  (Object.keys(planners) as OperationKey[]).flatMap((operation) =>
-    besides[operation]
-      ? besides[operation].flatMap((work, index) => {
-          const { plan, id } = addStep(plans[0]!, operation, plans[0]!.steps[1]!.id)
-          const filled = changeStep(plan, id, { work: { of: operation, ...work } })
-          return placesIn(filled, operation).map((place) => ({ ...place, name: `${place.name}, ${index + 1}` }))
-        })
-      : plans.flatMap((plan) => placesIn(plan, operation)).slice(0, stepsEach),
-  )
 
 /** A place with a blank turned to a value. */
 const turned = ({ plan, step, ...place }: Place, key: string, value: WorkValue): Place => ({
