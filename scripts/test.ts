@@ -80,22 +80,21 @@ export async function test(args: string[]): Promise<void> {
       add(await timed('database', () => jest('database', folder, file, env)))
       await db.stop()
     }
-    const ofService = async () => {
-      const built = builds ? await builds : await timed('build', () => build('test'))
-      add(await timed('service', () => jest('service', folder, file, { MOZLE_BUILT: built })))
-    }
     // Before its tests begin: an installation may take longer than any of them.
     if (what.includes('service')) ensurePackages('backup')
-    const standing = builds?.then(async (built) => {
-      // The models know one database at a time.
-      await forJest
-      return timed('stands of the browser tests', () => prepareStands(built, folder, database))
-    })
-    standing?.catch(() => undefined)
+    const colleges = builds && seedStands(forJest, folder, database)
+    colleges?.catch(() => undefined)
+    const ofService = async () => {
+      const built = builds ? await builds : await timed('build', () => build('test'))
+      // Its tests wait for applications to come back: nothing else heavy beside them.
+      await colleges
+      add(await timed('service', () => jest('service', folder, file, { MOZLE_BUILT: built })))
+    }
     // All of them mostly wait, each for databases of its own: side by side they take the time of the longest.
-    await Promise.all([what.includes('database') && ofDatabase(), what.includes('service') && ofService(), standing])
-    if (builds && standing) {
-      const [built, stands] = [await builds, await standing]
+    await Promise.all([what.includes('database') && ofDatabase(), what.includes('service') && ofService(), colleges])
+    if (builds && colleges) {
+      const [built, filled] = [await builds, await colleges]
+      const stands = await timed('stands of the browser tests', () => serveStands(built, folder, filled))
       add(await timed('browser', () => playwright(folder, file, { MOZLE_STANDS: JSON.stringify(stands), MOZLE_BUILT: built })))
     }
     if (what.includes('cluster')) {
@@ -138,25 +137,35 @@ async function atCluster(folder: string): Promise<Count> {
   }
 }
 
-/** A stand for each worker: a college in a database of its own, two applications and instruments; the first has an empty college besides. */
-async function prepareStands(
-  built: string,
+interface FilledStands {
+  colleges: { db: RunningDatabase; college: string }[]
+  empty: RunningDatabase
+}
+
+/** A made-up college for each worker in a database of its own, and an empty one. One is filled after the other: the models know one database at a time. */
+async function seedStands(
+  before: Promise<unknown> | undefined,
   folder: string,
   database: (name: string) => Promise<RunningDatabase>,
-): Promise<Stand[]> {
-  const prepared = []
-  // One is filled after the other: the models know one database at a time.
+): Promise<FilledStands> {
+  await before
+  const colleges = []
   for (let index = 0; index < workers; index++) {
     const db = await database(`browser-${index}`)
     const college = path.join(folder, `college-${index}.json`)
     const made = await seed(db.ownerUrl)
     const withSecond = { ...made, second: await addSecondCourse(db.ownerUrl, made) }
     writeFileSync(college, JSON.stringify(withSecond), { mode: 0o600 })
-    prepared.push({ db, college })
+    colleges.push({ db, college })
   }
-  const empty = await emptyStand(built, folder, await database('browser-empty'))
-  const served = await Promise.all(
-    prepared.map(async ({ db, college }, index): Promise<Stand> => {
+  return { colleges, empty: await database('browser-empty') }
+}
+
+/** Two applications and instruments for each college; the first worker has the empty one besides. */
+async function serveStands(built: string, folder: string, { colleges, empty }: FilledStands): Promise<Stand[]> {
+  const beginning = await emptyStand(built, folder, empty)
+  const stands = await Promise.all(
+    colleges.map(async ({ db, college }, index): Promise<Stand> => {
       const log = path.join(workFolder(), `test-app-${index}.log`)
       const instruments = await startInstruments(folder, `instrument-${index}`, true)
       const one = { folder: built, dbUrl: db.appUrl, cookieKey: secretsOf(folder).cookie, log, instruments }
@@ -169,8 +178,8 @@ async function prepareStands(
     }),
   )
   // The page with which a college begins is tried by one worker.
-  served[0]!.beginning = empty
-  return served
+  stands[0]!.beginning = beginning
+  return stands
 }
 
 /** An application on a database where nobody is yet, and the link with which its college begins. */
