@@ -72,6 +72,8 @@ export async function test(args: string[]): Promise<void> {
     const builds = what.includes('browser') ? prepareBrowser() : undefined
     // Awaited below: until then a build that fails must not end the tests of the database.
     builds?.catch(() => undefined)
+    // Before its tests begin: an installation may take longer than any of them.
+    if (what.includes('service')) ensurePackages('backup')
     const forJest = what.includes('database') ? database('jest') : undefined
     forJest?.catch(() => undefined)
     const ofDatabase = async () => {
@@ -80,8 +82,6 @@ export async function test(args: string[]): Promise<void> {
       add(await timed('database', () => jest('database', folder, file, env)))
       await db.stop()
     }
-    // Before its tests begin: an installation may take longer than any of them.
-    if (what.includes('service')) ensurePackages('backup')
     const colleges = builds && seedStands(forJest, folder, database)
     colleges?.catch(() => undefined)
     const ofService = async () => {
