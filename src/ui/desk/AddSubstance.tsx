@@ -3,6 +3,7 @@ import { roles, type Role } from '@/core/plan/lists'
 import { addLine } from '@/core/plan/editPlan'
 import type { Plan } from '@/core/plan/plan'
 import { OwnSubstance } from './OwnSubstance'
+import { PartSelect } from './PartSelect'
 import { SubstancePicker, type FoundSubstance } from './SubstancePicker'
 import { focusCell } from './toCell'
 
@@ -36,19 +37,7 @@ export function AddSubstance({ course, plan, onAdd, onDrawing, children }: Props
   return (
     <div className="add-line no-print">
       <SubstancePicker course={course} label="Add a substance: name or formula" onPick={add} onOwn={setOwn} />
-      <label>
-        as{' '}
-        <select
-          className="form-select form-select-sm"
-          aria-label="Part of the substance that is added"
-          value={role}
-          onChange={(event) => setRole(event.currentTarget.value as Role)}
-        >
-          {roles.map((each) => (
-            <option key={each}>{each}</option>
-          ))}
-        </select>
-      </label>
+      <PartSelect parts={roles} value={role} onChange={setRole} />
       {children}
       {own !== undefined && <OwnSubstance course={course} name={own} onClose={() => setOwn(undefined)} onTake={add} />}
     </div>

@@ -18,6 +18,7 @@ import { OwnSubstance } from '../desk/OwnSubstance'
 import type { CellActions, CellPlace } from '../desk/QuantityCell'
 import { ReactionTableView } from '../desk/ReactionTableView'
 import { Scheme } from '../desk/Scheme'
+import { PartSelect } from '../desk/PartSelect'
 import { SubstancePicker, type FoundSubstance } from '../desk/SubstancePicker'
 import { WorkingNote } from '../page/WorkingNote'
 import { MakeUp } from './MakeUp'
@@ -147,19 +148,7 @@ export function Scratch({ course, mayWrite }: { course: string; mayWrite: boolea
             onPick={add}
             onOwn={mayWrite ? setOwn : undefined}
           />
-          <label>
-            as{' '}
-            <select
-              className="form-select form-select-sm"
-              aria-label="Part of the substance that is added"
-              value={role}
-              onChange={(event) => setRole(event.currentTarget.value as typeof role)}
-            >
-              {parts.map((each) => (
-                <option key={each}>{each}</option>
-              ))}
-            </select>
-          </label>
+          <PartSelect parts={parts} value={role} onChange={setRole} />
           <Button variant="quiet" size="sm" disabled={!canUndo} onClick={undo}>
             Undo
           </Button>
