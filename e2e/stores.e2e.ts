@@ -148,14 +148,28 @@ test('a timetable that changes when an apparatus breaks; starts by keyboard, und
   await page.keyboard.press('ArrowRight')
   await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:40')
   await page.reload()
-  await expect(page.getByRole('slider', { name: /^Bench 3/ })).toHaveAttribute('aria-valuetext', 'begins 13:40')
+  await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:40')
+  // A page that is left before it has reached the server takes it up again; until then it says so.
+  const route = `**/api/sessions/${next.id}/timetable`
+  await page.route(route, (asked) => asked.abort())
+  await bench.press('ArrowRight')
+  await expect(page.getByText('The server cannot be reached. What you typed is still here.')).toBeVisible()
+  await page.unroute(route)
+  await page.reload()
+  await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:45')
+  await expect.poll(async () => (await page.request.get(`/stores/${next.id}/timetable`)).text()).toContain('begins 13:45')
   // And with the mouse.
   const box = (await page.getByRole('slider', { name: /^Bench 5/ }).boundingBox())!
   await page.mouse.move(box.x + 300, box.y + 15)
   await page.mouse.down()
   await page.mouse.move(box.x + 340, box.y + 15, { steps: 4 })
   await page.mouse.up()
-  await expect(page.getByRole('slider', { name: /^Bench 5/ })).not.toHaveAttribute('aria-valuetext', 'begins 13:30')
+  const dragged = page.getByRole('slider', { name: /^Bench 5/ })
+  await expect(dragged).not.toHaveAttribute('aria-valuetext', 'begins 13:30')
+  // One drag is one change.
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(dragged).toHaveAttribute('aria-valuetext', 'begins 13:30')
+  await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:45')
 
   await expect(head).toContainText('usual end', { timeout: 30_000 })
   const asTold = await ends()

@@ -1,16 +1,15 @@
 'use client'
 
-import { useState } from 'react'
 import { Button } from 'react-bootstrap'
-import { pressureBounds, pressureMmHg, type Instrument, type Lab, type PressureWay } from '@/core/lab/lab'
+import { pressureBounds, pressureMmHg, type Lab, type PressureWay } from '@/core/lab/lab'
+import { labSchema } from '@/core/lab/labSchema'
 import { schools } from '@/core/lab/schools'
 import { boilsAt, water } from '@/core/substance/boilsAt'
-import { calibrationOf, type Standard } from '@/core/operations/melt/calibration'
-import { readNumber } from '@/core/quantity/readQuantity'
 import { writeNumber } from '@/core/quantity/write'
-import { call } from '../call'
-import { NumberField, TextField } from '../desk/fields'
+import { NumberField } from '../desk/fields'
 import { State } from '../figures/State'
+import { useWhole } from '../kept/useWhole'
+import { Apparatus } from './Apparatus'
 import { Rooms } from './Rooms'
 
 const ways: Record<PressureWay, string> = {
@@ -19,32 +18,22 @@ const ways: Record<PressureWay, string> = {
   altitude: 'from the altitude, m',
 }
 
+const checkedLab = (value: unknown): Lab => labSchema.validateSync(value, { strict: true })
+
 /** How the laboratory works: its pressure, the school it follows where schools differ, its apparatus with the standards they were checked with. Each change is written at once. */
 export function Laboratory({ course, lab: first, mayWrite }: { course: string; lab: Lab; mayWrite: boolean }) {
-  const [lab, setLab] = useState(first)
-  const [said, setSaid] = useState<{ level: 'good' | 'danger'; words: string }>()
-  const write = async (next: Lab) => {
-    const before = lab
-    setLab(next)
-    try {
-      await call(`/api/courses/${course}/lab`, 'PUT', next)
-      setSaid({ level: 'good', words: 'Written. Every planner follows from now on.' })
-    } catch (error) {
-      setLab(before)
-      setSaid({ level: 'danger', words: (error as Error).message })
-    }
-  }
+  const { value: lab, problem, waiting, written, write } = useWhole(`/api/courses/${course}/lab`, first, checkedLab)
   const bounds = pressureBounds[lab.pressure.by]
   return (
     <fieldset className="laboratory" disabled={!mayWrite}>
       <legend className="visually-hidden">How the laboratory works</legend>
       <div role="status">
-        {said ? (
-          <State level={said.level}>{said.words}</State>
-        ) : mayWrite ? (
-          ''
+        {problem ? (
+          <State level="danger">{problem}</State>
+        ) : written > 0 && !waiting ? (
+          <State level="good">Written. Every planner follows from now on.</State>
         ) : (
-          <p className="quiet">Only the course owner changes this.</p>
+          !mayWrite && <p className="quiet">Only the course owner changes this.</p>
         )}
       </div>
       <h2 className="section-title">
@@ -64,7 +53,7 @@ export function Laboratory({ course, lab: first, mayWrite }: { course: string; l
               const by = event.currentTarget.value as PressureWay
               const mmHg = pressureMmHg(lab)
               const value = by === 'mmHg' ? Math.round(mmHg) : by === 'kPa' ? Number((mmHg / 7.50062).toFixed(2)) : 0
-              void write({ ...lab, pressure: { by, value } })
+              write({ ...lab, pressure: { by, value } })
             }}
           >
             {Object.entries(ways).map(([by, words]) => (
@@ -80,7 +69,7 @@ export function Laboratory({ course, lab: first, mayWrite }: { course: string; l
           value={lab.pressure.value}
           least={bounds.least - 1e-9}
           most={bounds.most}
-          onNumber={(value) => void write({ ...lab, pressure: { ...lab.pressure, value } })}
+          onNumber={(value) => write({ ...lab, pressure: { ...lab.pressure, value } })}
         />
       </div>
       <h2 className="section-title">
@@ -96,7 +85,7 @@ export function Laboratory({ course, lab: first, mayWrite }: { course: string; l
                   type="radio"
                   name={setting}
                   checked={lab[setting] === value}
-                  onChange={() => void write({ ...lab, [setting]: value })}
+                  onChange={() => write({ ...lab, [setting]: value })}
                 />
                 <span>
                   {words}
@@ -113,7 +102,7 @@ export function Laboratory({ course, lab: first, mayWrite }: { course: string; l
             value={lab.simpleFromK}
             least={20 - 1e-9}
             most={150}
-            onNumber={(simpleFromK) => void write({ ...lab, simpleFromK })}
+            onNumber={(simpleFromK) => write({ ...lab, simpleFromK })}
           />
           <small>one stage parts what boils 70 °C apart; schools say 40 to 80</small>
         </fieldset>
@@ -124,7 +113,7 @@ export function Laboratory({ course, lab: first, mayWrite }: { course: string; l
             value={lab.graceMin}
             least={-1e-9}
             most={720}
-            onNumber={(graceMin) => void write({ ...lab, graceMin })}
+            onNumber={(graceMin) => write({ ...lab, graceMin })}
           />
           <small>what a tablet wrote down within this time is taken whenever it arrives</small>
         </fieldset>
@@ -138,9 +127,9 @@ export function Laboratory({ course, lab: first, mayWrite }: { course: string; l
           key={instrument.id}
           instrument={instrument}
           onChange={(changed) =>
-            void write({ ...lab, instruments: lab.instruments.map((each, at) => (at === index ? changed : each)) })
+            write({ ...lab, instruments: lab.instruments.map((each, at) => (at === index ? changed : each)) })
           }
-          onRemove={() => void write({ ...lab, instruments: lab.instruments.filter((_, at) => at !== index) })}
+          onRemove={() => write({ ...lab, instruments: lab.instruments.filter((_, at) => at !== index) })}
         />
       ))}
       {mayWrite && (
@@ -148,7 +137,7 @@ export function Laboratory({ course, lab: first, mayWrite }: { course: string; l
           variant="outline-secondary"
           size="sm"
           onClick={() =>
-            void write({
+            write({
               ...lab,
               instruments: [
                 ...lab.instruments,
@@ -165,7 +154,7 @@ export function Laboratory({ course, lab: first, mayWrite }: { course: string; l
           Add an apparatus
         </Button>
       )}
-      <Rooms rooms={lab.rooms} mayWrite={mayWrite} onChange={(rooms) => void write({ ...lab, rooms })} />
+      <Rooms rooms={lab.rooms} mayWrite={mayWrite} onChange={(rooms) => write({ ...lab, rooms })} />
     </fieldset>
   )
 }
@@ -174,135 +163,4 @@ const freeId = ({ instruments }: Lab) => {
   let count = instruments.length + 1
   while (instruments.some(({ id }) => id === `apparatus-${count}`)) count++
   return `apparatus-${count}`
-}
-
-function Apparatus({
-  instrument,
-  onChange,
-  onRemove,
-}: {
-  instrument: Instrument
-  onChange: (instrument: Instrument) => void
-  onRemove: () => void
-}) {
-  const [fresh, setFresh] = useState({ name: '', trueC: '', readC: '' })
-  const [problem, setProblem] = useState<string>()
-  const { standards } = instrument
-  const line = fitOf(standards)
-  const add = () => {
-    const [trueC, readC] = [readNumber(fresh.trueC), readNumber(fresh.readC)]
-    if (fresh.name.trim() === '') return setProblem('Name the standard, for example benzoic acid.')
-    if (!trueC.ok || !readC.ok) return setProblem('Both temperatures are numbers in °C, for example 122.4.')
-    setProblem(undefined)
-    setFresh({ name: '', trueC: '', readC: '' })
-    onChange({
-      ...instrument,
-      standards: [...standards, { name: fresh.name.trim(), trueC: trueC.value.value, readC: readC.value.value }],
-    })
-  }
-  const field = (key: keyof typeof fresh, label: string) => (
-    <input
-      className="form-control form-control-sm"
-      aria-label={`${label} of a new standard of ${instrument.name}`}
-      placeholder={label}
-      value={fresh[key]}
-      onChange={(event) => setFresh({ ...fresh, [key]: event.currentTarget.value })}
-      onKeyDown={(event) => event.key === 'Enter' && add()}
-    />
-  )
-  return (
-    <section className="apparatus" aria-label={instrument.name}>
-      <div className="line-editor">
-        <TextField
-          label="apparatus"
-          value={instrument.name}
-          onText={(name) => name !== '' && onChange({ ...instrument, name })}
-        />
-        <label>
-          checked on
-          <input
-            type="date"
-            className="form-control form-control-sm"
-            value={instrument.checkedOn}
-            onChange={(event) => event.currentTarget.value && onChange({ ...instrument, checkedOn: event.currentTarget.value })}
-          />
-        </label>
-      </div>
-      <table className="ruled">
-        <thead>
-          <tr>
-            <th scope="col">standard</th>
-            <th scope="col" className="n">
-              true, °C
-            </th>
-            <th scope="col" className="n">
-              read, °C
-            </th>
-            <th scope="col" className="n">
-              left of the line
-            </th>
-            <td />
-          </tr>
-        </thead>
-        <tbody>
-          {standards.map(({ name, trueC, readC }, index) => (
-            <tr key={`${name} ${index}`}>
-              <td>{name}</td>
-              <td className="n fig">{writeNumber(trueC, 1)}</td>
-              <td className="n fig">{writeNumber(readC, 1)}</td>
-              <td className="n fig derived">
-                {line.ok && line.fit ? `${writeNumber(line.fit.residuals[index]!.residualC, 2)} °C` : '–'}
-              </td>
-              <td>
-                <button
-                  type="button"
-                  className="plain-x"
-                  aria-label={`Take out ${name} of ${instrument.name}`}
-                  onClick={() => onChange({ ...instrument, standards: standards.filter((_, at) => at !== index) })}
-                >
-                  ×
-                </button>
-              </td>
-            </tr>
-          ))}
-          <tr className="no-print">
-            <td>{field('name', 'standard')}</td>
-            <td className="n">{field('trueC', 'true, °C')}</td>
-            <td className="n">{field('readC', 'read, °C')}</td>
-            <td />
-            <td>
-              <Button size="sm" variant="outline-secondary" onClick={add}>
-                Add it
-              </Button>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-      {problem && (
-        <div className="problem" role="alert">
-          {problem}
-        </div>
-      )}
-      <p className="quiet">
-        {!line.ok ? (
-          <State level="doubt">{line.why}</State>
-        ) : line.fit ? (
-          `true = ${writeNumber(line.fit.offsetC, 2)} + ${writeNumber(line.fit.slope, 4)} · read, from ${writeNumber(line.fit.fromC, 0)} to ${writeNumber(line.fit.toC, 0)} °C${line.fit.scatterC === null ? '' : `, scatter ${writeNumber(line.fit.scatterC, 2)} °C`}`
-        ) : (
-          'No standard yet: its readings are taken as they are.'
-        )}{' '}
-        <button type="button" className="opens" onClick={onRemove}>
-          Take this apparatus out
-        </button>
-      </p>
-    </section>
-  )
-}
-
-function fitOf(standards: readonly Standard[]): { ok: true; fit: ReturnType<typeof calibrationOf> } | { ok: false; why: string } {
-  try {
-    return { ok: true, fit: calibrationOf(standards) }
-  } catch (error) {
-    return { ok: false, why: (error as Error).message }
-  }
 }

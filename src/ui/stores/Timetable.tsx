@@ -4,14 +4,14 @@ import { useMemo, useState } from 'react'
 import { Button } from 'react-bootstrap'
 import type { Step } from '@/core/plan/plan'
 import { operationIn } from '@/core/operations/registry'
-import type { DayPlan } from '@/core/stores/record'
+import { dayPlanSchema, type DayPlan } from '@/core/stores/record'
 import { compiled, usualMinutes } from '@/core/timetable/compiled'
 import { Player, slotsOf } from '@/core/timetable/play'
 import { workOf, type Told } from '@/core/timetable/settle'
 import type { LoggedClasses } from '@/core/timetable/logged'
 import { printed } from '@/core/words/words'
-import { call } from '../call'
 import { NumberField } from '../desk/fields'
+import { useWhole } from '../kept/useWhole'
 import { useNow } from '../useNow'
 import { clockAt } from './clockAt'
 import { dayOf, toldOf, writtenTold, type AtScale } from '@/core/stores/toldDay'
@@ -38,9 +38,10 @@ const classes = 2_000
 /** Will it fit: the class as a picture that follows every change, what some thousand such classes come to, and what else could be told. Each change is written at once and can be taken back. */
 export function Timetable({ view, mayWrite, now: loadedAt }: { view: TimetableShown; mayWrite: boolean; now: number }) {
   const { session, steps, scaled, logged } = view
-  const [day, setDay] = useState(view.day)
-  const [before, setBefore] = useState<DayPlan[]>([])
-  const [problem, setProblem] = useState<string>()
+  const { value: day, problem, write: keep } = useWhole(`/api/sessions/${session.id}/timetable`, view.day, checkedDay)
+  const [history, setHistory] = useState<DayPlan[]>([])
+  // What was refused went back to a day that stands in it: there is nothing to take back beyond.
+  const before = history.includes(day) ? history.slice(0, history.indexOf(day)) : history
   const [asTable, setAsTable] = useState(false)
   const now = useNow(loadedAt)
   // Only what really happened comes anew: what is told is written here, and stays as it stands on the page.
@@ -73,21 +74,23 @@ export function Timetable({ view, mayWrite, now: loadedAt }: { view: TimetableSh
     return slotsOf(flat, new Player(flat).play(usualMinutes(flat.hands), usualMinutes(flat.wait)))
   }, [work])
 
-  const write = async (next: DayPlan, back?: DayPlan) => {
-    setProblem(undefined)
-    setDay(next)
-    setBefore((all) => (back ? all.slice(0, -1) : [...all, day]))
-    try {
-      await call(`/api/sessions/${session.id}/timetable`, 'PUT', next)
-    } catch (error) {
-      setProblem((error as Error).message)
-      setDay(day)
-    }
+  const write = (next: DayPlan) => {
+    setHistory([...before, day])
+    keep(next)
   }
-  const tell = (next: readonly Told[]) => void write({ ...day, told: writtenTold(session.groups, next, laid.orders) })
-  const startOf = (bench: number, startMin: number) => {
+  const undo = () => {
+    setHistory(before.slice(0, -1))
+    keep(before.at(-1)!)
+  }
+  const tell = (next: readonly Told[]) => write({ ...day, told: writtenTold(session.groups, next, laid.orders) })
+  const startOf = (bench: number, startMin: number, goesOn: boolean) => {
     const at = session.groups.findIndex((group) => group.bench === bench)
-    if (told[at]!.startMin !== startMin) tell(told.map((each, index) => (index === at ? { ...each, startMin } : each)))
+    if (told[at]!.startMin === startMin) return false
+    const next = told.map((each, index) => (index === at ? { ...each, startMin } : each))
+    // A row that is still being dragged is one change, which is taken back at once.
+    if (goesOn) keep({ ...day, told: writtenTold(session.groups, next, laid.orders) })
+    else tell(next)
+    return true
   }
   const titles = Object.fromEntries(steps.map(({ id, title }) => [id, printed(title)]))
   const startMs = Date.parse(session.startsAt)
@@ -155,7 +158,7 @@ export function Timetable({ view, mayWrite, now: loadedAt }: { view: TimetableSh
               least={-1}
               most={200}
               onNumber={(many) =>
-                void write({
+                write({
                   ...day,
                   counts: [...day.counts.filter((each) => each.name !== name), { name, count: Math.round(many) }],
                 })
@@ -165,7 +168,7 @@ export function Timetable({ view, mayWrite, now: loadedAt }: { view: TimetableSh
           <Button variant="quiet" size="sm" aria-pressed={asTable} onClick={() => setAsTable(!asTable)}>
             {asTable ? 'As a picture' : 'As a table'}
           </Button>
-          <Button variant="quiet" size="sm" disabled={before.length === 0} onClick={() => void write(before.at(-1)!, day)}>
+          <Button variant="quiet" size="sm" disabled={before.length === 0} onClick={undo}>
             Undo
           </Button>
           <Button variant="quiet" size="sm" onClick={() => window.print()}>
@@ -223,6 +226,8 @@ export function Timetable({ view, mayWrite, now: loadedAt }: { view: TimetableSh
     </div>
   )
 }
+
+const checkedDay = (value: unknown): DayPlan => dayPlanSchema.validateSync(value, { strict: true })
 
 const percent = (share: number) => `${Math.round(100 * share)} %`
 

@@ -28,7 +28,8 @@ interface Props {
   /** Minutes since the session began, where it is on. */
   nowMin: number | undefined
   stations: readonly string[]
-  onStart: ((bench: number, startMin: number) => void) | undefined
+  /** Called with every place a row is dragged over; `goesOn` where it is the same drag as before. True where the row was moved. */
+  onStart: ((bench: number, startMin: number, goesOn: boolean) => boolean) | undefined
 }
 
 const rowPx = 38
@@ -43,7 +44,7 @@ export function TimetablePicture({ rows, closesMin, startsAt, zone, nowMin, stat
   const perMin = (widthPx - labelPx - 40) / last
   const x = (min: number) => labelPx + min * perMin
   const height = headPx + rows.length * rowPx + 6
-  const drag = useRef<{ bench: number; from: number; start: number }>(undefined)
+  const drag = useRef<{ bench: number; from: number; start: number; moved: boolean }>(undefined)
   const svg = useRef<SVGSVGElement>(null)
   const minutesAt = (event: PointerEvent) => {
     const box = svg.current!.getBoundingClientRect()
@@ -54,7 +55,7 @@ export function TimetablePicture({ rows, closesMin, startsAt, zone, nowMin, stat
     const by = event.key === 'ArrowRight' ? byMin : event.key === 'ArrowLeft' ? -byMin : 0
     if (by === 0 || !onStart) return
     event.preventDefault()
-    onStart(row.bench, snapped(row.startMin + by))
+    onStart(row.bench, snapped(row.startMin + by), false)
   }
   const hours = Array.from({ length: Math.floor(last / 30) + 1 }, (_each, index) => index * 30)
   return (
@@ -66,7 +67,8 @@ export function TimetablePicture({ rows, closesMin, startsAt, zone, nowMin, stat
       aria-label="Timetable: groups down, the clock across"
       onPointerMove={(event) => {
         const held = drag.current
-        if (held && onStart) onStart(held.bench, snapped(held.start + minutesAt(event) - held.from))
+        if (held && onStart)
+          held.moved = onStart(held.bench, snapped(held.start + minutesAt(event) - held.from), held.moved) || held.moved
       }}
       onPointerUp={() => (drag.current = undefined)}
       onPointerLeave={() => (drag.current = undefined)}
@@ -108,7 +110,7 @@ export function TimetablePicture({ rows, closesMin, startsAt, zone, nowMin, stat
             onPointerDown={(event) => {
               if (!onStart) return
               event.currentTarget.focus()
-              drag.current = { bench: row.bench, from: minutesAt(event), start: row.startMin }
+              drag.current = { bench: row.bench, from: minutesAt(event), start: row.startMin, moved: false }
             }}
           >
             <rect x={0} y={top} width={widthPx} height={rowPx} className="ground" />
