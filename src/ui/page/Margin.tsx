@@ -29,8 +29,9 @@ export const Margin = memo(function Margin({ notes, label }: { notes: MarginNote
     const place = () => {
       const top = element.getBoundingClientRect().top
       let free = 14
+      const lines = linesOf(page)
       const placed = [...element.querySelectorAll<HTMLElement>('.margin-note')].map((note) => {
-        const line = page.querySelector(`[data-about="${CSS.escape(note.dataset.for ?? '')}"]`)
+        const line = lines.get(note.dataset.for ?? '')
         const beside = line ? line.getBoundingClientRect().top - top : 0
         const lowest = window.innerHeight - top - note.offsetHeight - gap
         const height = note.offsetHeight
@@ -67,3 +68,13 @@ export const Margin = memo(function Margin({ notes, label }: { notes: MarginNote
     </aside>
   )
 })
+
+/** The first line of the page about each thing: one walk through the page, not one for each note. */
+function linesOf(page: Element): ReadonlyMap<string, HTMLElement> {
+  const lines = new Map<string, HTMLElement>()
+  for (const line of page.querySelectorAll<HTMLElement>('[data-about]')) {
+    const about = line.dataset.about!
+    if (!lines.has(about)) lines.set(about, line)
+  }
+  return lines
+}
