@@ -35,7 +35,7 @@ test('no figure, blank, fact, advice or query of the demo has changed', () => {
   })
 })
 
-/** The plan with every word of its author gone: names and titles are numbers, sentences keep nothing but the amounts that stand in them. */
+/** The plan with every word of its author gone: names and titles are numbers, sentences keep nothing but the fields that stand in them, and there are no notes, cautions or ends in words at all. */
 function masked(plan: Plan): { plan: Plan; back: (line: string) => string } {
   const words = new Map<string, string>()
   const mask = (word: string) => words.get(word) ?? words.set(word, `§${words.size}§`).get(word)!
@@ -43,12 +43,10 @@ function masked(plan: Plan): { plan: Plan; back: (line: string) => string } {
   const names = new Map(plan.substances.map(({ name }) => [name, mask(name)]))
   const renamed = (value: unknown): unknown =>
     typeof value === 'string' ? (names.get(value) ?? value) : Array.isArray(value) ? value.map(renamed) : value
-  const steps = plan.steps.map((step) => ({
+  const steps = plan.steps.map(({ until: _until, caution: _caution, ...step }) => ({
     ...step,
     title: mask(printed(step.title)),
     text: sentence(printed(step.text)),
-    ...(step.until === undefined ? {} : { until: '§' }),
-    ...(step.caution === undefined ? {} : { caution: '§' }),
     ...('verb' in step ? { verb: '§' } : {}),
     ...('meanwhile' in step ? { meanwhile: '§' } : {}),
     ...('checks' in step ? { checks: step.checks.map(() => '§') } : {}),
@@ -72,7 +70,7 @@ function masked(plan: Plan): { plan: Plan; back: (line: string) => string } {
       ...rest,
       name: names.get(rest.name)!,
     })),
-    lines: plan.lines.map((line) => (line.note === undefined ? line : { ...line, note: '§' })),
+    lines: plan.lines.map(({ note: _note, ...line }) => line),
     steps,
   }
   const whole = [...words].sort(([, a], [, b]) => b.length - a.length)

@@ -1,4 +1,5 @@
 import { fieldsHere, plannerFor } from '../operations/planners'
+import type { Past } from '../operations/operation'
 import { operationIn } from '../operations/registry'
 import { ownBlank } from '../operations/own'
 import { defaultLab, type Lab } from '../lab/lab'
@@ -47,19 +48,18 @@ function typed(plan: Plan, step: Step, key: string, lab: Lab): string | undefine
   return `${value}${field.kind === 'number' && field.unit ? ` ${field.unit}` : ''}`
 }
 
-/** The sentence of a step in the past; empty where a paper says nothing of it. */
-function sentence(past: string, lines: readonly string[], of: (key: string) => string | undefined): string {
+/** What is told besides what was done, with all that was typed. */
+function filled(more: string, lines: readonly string[], of: (key: string) => string | undefined): string {
   const fill = (text: string) => {
     let whole = true
-    const filled = text.replace(/\{([@\w]+)\}/g, (_, key: string) => {
-      const value = key === 'lines' ? joined(lines) : key === 'were' ? (lines.length > 1 ? 'were' : 'was') : of(key)
+    const found = text.replace(/\{([@\w]+)\}/g, (_, key: string) => {
+      const value = key === 'lines' ? joined(lines) : of(key)
       if (!value) whole = false
       return value ?? ''
     })
-    return whole ? filled : ''
+    return whole ? found : ''
   }
-  const optional = past.replace(/\[([^\]]*)\]/g, (_, part: string) => fill(part))
-  return fill(optional)
+  return more.replace(/\[([^\]]*)\]/g, (_, part: string) => fill(part))
 }
 
 /**
@@ -76,7 +76,7 @@ export function experimental(plan: Plan, lab: Lab = defaultLab): string[] {
     const past = operationIn(step)?.past
     if (past === undefined) continue
     const lines = partsUsed(step).map((part) => told(plan, table, part, known))
-    days.at(-1)!.push({ past, lines, says: sentence(past, lines, (key) => typed(plan, step, key, lab)) })
+    days.at(-1)!.push({ past, lines, more: filled(past.more ?? '', lines, (key) => typed(plan, step, key, lab)) })
   }
   const result = mainResult(plan)
   const theory = result && plan.mainProduct !== undefined ? theoreticalYield(plan, table) : null
@@ -89,48 +89,43 @@ export function experimental(plan: Plan, lab: Lab = defaultLab): string[] {
     .map((day) => day.map((each) => `${capital(each)}.`).join(' '))
 }
 
-/** What a step says, with what it says where nothing but its lines is told. */
+/** What was done in a step, or in several that are told as one. */
 interface Told {
-  past: string
+  past: Past
   lines: readonly string[]
-  says: string
+  more: string
 }
 
-const bareOf = ({ past, lines }: Pick<Told, 'past' | 'lines'>) =>
-  sentence(past.replace(/\[[^\]]*\]/g, ''), lines, () => undefined)
-const isPut = (past: string) => past.startsWith('{lines} {were} added')
+const put = ({ past, more }: Told) => past.of === 'lines' && more === ''
+const again = (last: Told, { past, more }: Told) =>
+  past.thenAgain && past.of === last.past.of && past.did === last.past.did && more !== '' && last.more !== ''
 
-/** Sentences as one writes them: what goes in without more words in one, washes of one layer in one, and deeds on the same thing in one. */
+/** Two steps as one: what goes in without more words, and what was done once more; undefined where each is told by itself. */
+function asOne(last: Told, next: Told): Told | undefined {
+  if (put(last) && put(next)) return { ...last, lines: [...last.lines, ...next.lines] }
+  if (again(last, next)) return { ...last, more: `${last.more}, then${next.more}` }
+  return undefined
+}
+
+/** Sentences as one writes them, deeds on the same thing in one: not `It was cooled. It was filtered.` but `It was cooled and filtered.` */
 function sentences(day: readonly Told[]): string[] {
-  const together = day.reduce<Told[]>((done, next) => {
-    const last = done.at(-1)
-    const alike = last && isPut(last.past) && isPut(next.past) && last.says === bareOf(last) && next.says === bareOf(next)
-    if (!alike) return [...done, next]
-    const lines = [...last.lines, ...next.lines]
-    return [...done.slice(0, -1), { past: last.past, lines, says: bareOf({ past: last.past, lines }) }]
-  }, [])
-  return chained(
-    together
-      .map(({ says }) => says)
-      .filter(Boolean)
-      .reduce<string[]>((done, next) => {
-        const last = done.at(-1)
-        const [head] = next.split(' with ')
-        return last && head !== next && last.startsWith(`${head} with `)
-          ? [...done.slice(0, -1), `${last}, then${next.slice(head!.length)}`]
-          : [...done, next]
-      }, []),
-  )
-}
-
-const it = 'it was '
-/** `It was cooled. It was filtered.` as `It was cooled and filtered.` */
-function chained(all: readonly string[]): string[] {
-  const chains = all.reduce<string[][]>((done, next) => {
-    const last = done.at(-1)
-    return last && next.startsWith(it) && last[0]!.startsWith(it)
-      ? [...done.slice(0, -1), [...last, next.slice(it.length)]]
-      : [...done, [next]]
-  }, [])
-  return chains.map(joined)
+  const together = day
+    .filter(({ past, lines }) => past.of !== 'lines' || lines.length > 0)
+    .reduce<Told[]>((done, next) => {
+      const last = done.at(-1)
+      const one = last && asOne(last, next)
+      return one ? [...done.slice(0, -1), one] : [...done, next]
+    }, [])
+  return together
+    .reduce<Told[][]>((done, next) => {
+      const last = done.at(-1)
+      return last && next.past.of === 'it' && last[0]!.past.of === 'it'
+        ? [...done.slice(0, -1), [...last, next]]
+        : [...done, [next]]
+    }, [])
+    .map((chain) => {
+      const { past, lines } = chain[0]!
+      const what = past.of === 'lines' ? joined(lines) : past.of
+      return `${what} ${past.of === 'lines' && lines.length > 1 ? 'were' : 'was'} ${joined(chain.map((each) => `${each.past.did}${each.more}`))}`
+    })
 }

@@ -1,6 +1,6 @@
 import type { Mark } from './marks'
 import type { uses } from './uses'
-import { printed, type Words } from '../words/words'
+import { printedIn, type Words } from '../words/words'
 
 /** The faces of the pad: what is asked for at the bench, in the words of its measurement. */
 
@@ -79,5 +79,5 @@ export type Due =
 export const over = (until: Words | undefined, label = 'Done'): Due & { kind: 'done' } => ({
   kind: 'done',
   label,
-  hint: until && printed(until) ? `It is over ${printed(until)}.` : '',
+  hint: printedIn(until, (text) => `It is over ${text}.`),
 })

@@ -1,4 +1,4 @@
-import { printed } from '../words/words'
+import { printedIn } from '../words/words'
 import type { Measurement } from './measurement'
 import { readingsIn } from './numbers'
 
@@ -8,12 +8,11 @@ export const pH: Measurement = {
   numbers: { pH: { unit: '', most: 14, label: 'pH' } },
   due: ({ step, standing }) => {
     const count = readingsIn(standing, 'pH').length
-    const until = step.until && printed(step.until)
     return {
       kind: 'reading',
       slot: 'pH',
       label: `pH, reading ${count + 1}`,
-      hint: until ? `Until ${until}.` : 'After each portion, when it no longer changes.',
+      hint: printedIn(step.until, (text) => `Until ${text}.`) || 'After each portion, when it no longer changes.',
       unit: '',
       decimals: 1,
       ...(count > 0 ? { also: [{ label: 'It is set' }] } : {}),

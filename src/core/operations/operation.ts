@@ -22,6 +22,17 @@ export interface Effect {
 /** How a typed figure goes with the scale of its plan: as the amounts do, or as the time does in which the same heat per gram is led away (timeFactor). */
 export type Law = 'as the amounts' | 'as the time of cooling'
 
+/** What was done, as a paper tells it: *the organic layer was washed with water*. */
+export interface Past {
+  /** What it was done to: the lines of the step, or a thing in words; *it* is what the sentence before spoke of. */
+  of: 'lines' | 'it' | 'the mixture' | 'the organic layer' | 'the crude product' | 'the product' | 'the solvent' | 'a solution'
+  did: string
+  /** What is told besides: `{lines}` for what it takes, a blank of its planner or `{@field}` of its step; what stands in `[…]` is left out where its blanks were not typed. */
+  more?: string
+  /** Where it was done again, only the rest is told, after *then*. */
+  thenAgain?: true
+}
+
 /**
  * An operation of the laboratory as everything knows it: the Desk, the bench, the safety sheet and the rules ask these members and know none by name.
  * What it works out stands in its planner (planner.ts).
@@ -29,11 +40,8 @@ export type Law = 'as the amounts' | 'as the time of cooling'
 export interface Operation {
   /** What a person types to get it, and what stands in the list. */
   name: string
-  /**
-   * How it is told in a paper afterwards, without capital and stop: `{lines}` for what it takes, `{were}` for was or were, a blank of its planner or `{@field}` of its step; what stands in `[…]` is left out where its
-   * blanks were not typed. Absent where a paper says nothing of it.
-   */
-  past?: string
+  /** How it is told in a paper afterwards; absent where a paper says nothing of it. */
+  past?: Past
   /** The danger that goes with it wherever it is done; empty where there is none of its own. */
   danger: string
   /** A fresh step, as it stands before anything is typed. */

@@ -1,4 +1,5 @@
 /** The planners on the demo preparations, with figures worked by hand. */
+import { asWords } from '../words/words'
 import {
   acetanilide,
   benzil,
@@ -353,6 +354,27 @@ describe('layers', () => {
     expect(at(separation, 'extract-base').advice('vent')!.words).toContain('after every second shake at first')
     expect(boils(59).advice('vent')!.words).toContain('after every second shake')
     expect(boils(60).advice('vent')!.words).toContain('then now and then')
+    // So does one that stands second in the layer.
+    const high = {
+      id: 'toluene',
+      name: 'toluene',
+      density: { gPerML: 0.867, source: '' },
+      boiling: { lowC: 111, highC: 111, source: '' },
+    }
+    const line = { ...separation.lines.find(({ id }) => id === 'ether')!, id: 'toluene', substance: 'toluene' }
+    const second = at(
+      {
+        ...separation,
+        substances: [...separation.substances, high],
+        lines: [line, ...separation.lines],
+        steps: separation.steps.map((step) =>
+          step.id === 'dissolve' ? { ...step, text: asWords('Dissolve it in {toluene} and {ether}.') } : step,
+        ),
+      },
+      'extract-base',
+    )
+    expect(second.advice('on-top')!.words).toContain('toluene layer')
+    expect(second.advice('vent')!.words).toContain('after every second shake')
   })
   test('changing one substance changes what the later steps see', () => {
     const typed = [{ name: '4-methylbenzoic acid', mmol: 7, K: 10, acidPKa: 16 }]

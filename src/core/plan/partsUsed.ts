@@ -1,7 +1,7 @@
-import { printed } from '../words/words'
+import { piecesOf } from '../words/pieces'
 import type { Step } from './plan'
 
-/** The lines that a step uses with the part of each, 1 for all of it: the charged one, and those named in its words. */
+/** The lines that a step uses with the part of each, 1 for all of it: the charged one, and those that stand as fields in its words. */
 export function partsUsed(step: Step): readonly PartUsed[] {
   const known = used.get(step)
   if (known) return known
@@ -19,10 +19,7 @@ export interface PartUsed {
 const used = new WeakMap<Step, readonly PartUsed[]>()
 
 function partsOf(step: Step): PartUsed[] {
-  const named = [...printed(step.text).matchAll(/\{([\w-]+)(?: ([\d.]+) %)?\}/g)].map(([, line, percent]) => ({
-    line: line!,
-    part: percent ? Number(percent) / 100 : 1,
-  }))
+  const named = piecesOf(step.text).flatMap((piece) => (piece.kind === 'line' ? [{ line: piece.line, part: piece.part }] : []))
   const own =
     step.kind === 'charge'
       ? [{ line: step.line, part: step.portion ?? 1 }]

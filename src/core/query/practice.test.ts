@@ -53,13 +53,19 @@ describe('amounts', () => {
   test('a decimal slip: 50 mL of anhydride instead of 5.0, by hand 519 mmol against 43.5', () => {
     const slip = withLine(acetanilide, 'anhydride', { anchor: mL(50) })
     expect(found(slip, 'excess-anhydride')!.title).toContain('12 times')
-    expect(found(withLine(slip, 'anhydride', { note: 'the solvent too' }), 'excess-anhydride')).toBeUndefined()
+    // A note is read by people: only an answer says that it is meant.
+    const noted = withLine(slip, 'anhydride', { note: 'the solvent too' })
+    expect(found(noted, 'excess-anhydride')!.answer).toBeUndefined()
+    const answered = { ...noted, answers: [{ query: 'excess-anhydride', reason: 'the solvent too' }] }
+    expect(found(answered, 'excess-anhydride')!.answer).toBe('the solvent too')
   })
 
-  test('a shortfall is asked about until its note says that it is meant', () => {
+  test('a shortfall is asked about, whatever its note says', () => {
     const short = withLine(acetanilide, 'anhydride', { anchor: { of: 'ratio', ratio: 0.95, decimals: 2 } })
     expect(found(short, 'short-anhydride')!.evidence).toContain('95 %')
-    expect(found(withLine(short, 'anhydride', { note: 'short on purpose' }), 'short-anhydride')).toBeUndefined()
+    expect(found(withLine(short, 'anhydride', { note: 'short on purpose' }), 'short-anhydride')!.answer).toBeUndefined()
+    const enough = withLine(acetanilide, 'anhydride', { anchor: { of: 'ratio', ratio: 0.99, decimals: 2 } })
+    expect(found(enough, 'short-anhydride')).toBeUndefined()
   })
 
   test('too little to measure: the recipe of a stock solution, and a scale that settles it', () => {

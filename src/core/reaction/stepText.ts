@@ -1,4 +1,5 @@
-import { printed, type Words } from '../words/words'
+import { piecesOf } from '../words/pieces'
+import type { Words } from '../words/words'
 import { exact, times } from '../quantity/figure'
 import { writeFigureText } from '../quantity/write'
 import { strengthText } from '../plan/lineName'
@@ -9,11 +10,9 @@ export type TextPiece =
   | { kind: 'figure'; text: string }
   | { kind: 'amount'; line: string; amount: string; name: string; typed: boolean }
 
-const figureToken = /^\{@([\w-]+)\}$/
-
 /** The blanks of a step that its words name: `{@holdMin}`. */
 export const blanksNamed = (text: Words): string[] => [
-  ...new Set([...printed(text).matchAll(/\{@([\w-]+)\}/g)].map(([, key]) => key!)),
+  ...new Set(piecesOf(text).flatMap((piece) => (piece.kind === 'blank' ? [piece.key] : []))),
 ]
 
 /**
@@ -22,31 +21,23 @@ export const blanksNamed = (text: Words): string[] => [
  * @param figures what stands in the blanks that the words name, with its unit
  */
 export function stepText(text: Words, table: ReactionTable, figures: Readonly<Record<string, string>> = {}): TextPiece[] {
-  return printed(text)
-    .split(/(\{@?[\w-]+(?: [\d.]+ %)?\})/)
-    .flatMap((part): TextPiece[] => {
-      const blank = figureToken.exec(part)?.[1]
-      if (blank !== undefined) return [{ kind: 'figure', text: figures[blank] ?? part }]
-      const [, id, percent] = /^\{([\w-]+)(?: ([\d.]+) %)?\}$/.exec(part) ?? []
-      if (id === undefined) return part === '' ? [] : [{ kind: 'text', text: part }]
-      const line = table.lines.find((candidate) => candidate.line.id === id)
-      const measured = line ? dispensed(line) : null
-      if (!line) return [{ kind: 'text', text: part }]
-      return [
-        {
-          kind: 'amount',
-          line: id,
-          amount: measured
-            ? writeFigureText(
-                percent ? times(measured.figure, exact(Number(percent) / 100)) : measured.figure,
-                measured.dimension,
-              )
-            : 'no amount of',
-          name: [strengthText(line.line.form), line.substance.name].filter(Boolean).join(' '),
-          typed: measured !== null && !percent && isTyped(line.line, measured.dimension),
-        },
-      ]
-    })
+  return piecesOf(text).map((piece): TextPiece => {
+    if (piece.kind === 'text') return piece
+    if (piece.kind === 'blank') return { kind: 'figure', text: figures[piece.key] ?? piece.written }
+    const line = table.lines.find((candidate) => candidate.line.id === piece.line)
+    if (!line) return { kind: 'text', text: piece.written }
+    const measured = dispensed(line)
+    const whole = piece.part === 1
+    return {
+      kind: 'amount',
+      line: piece.line,
+      amount: measured
+        ? writeFigureText(whole ? measured.figure : times(measured.figure, exact(piece.part)), measured.dimension)
+        : 'no amount of',
+      name: [strengthText(line.line.form), line.substance.name].filter(Boolean).join(' '),
+      typed: measured !== null && whole && isTyped(line.line, measured.dimension),
+    }
+  })
 }
 
 /** The same as one plain string. */

@@ -33,6 +33,6 @@ export function cautionsOf(plan: Plan, table: ReactionTable, step: Step): string
       found.push(`${capital(gas)}, up to ${writeNumber(litres, litres < 1 ? 2 : 1)} L: ${gases[gas].lead}.`)
   if (step.caution) found.push(printed(step.caution))
   const measured = step.kind === 'charge' ? substanceOf(plan, lineOf(plan, step.line)).caution : undefined
-  if (measured && !step.caution) found.push(measured)
-  return found
+  if (measured) found.push(measured)
+  return [...new Set(found)]
 }

@@ -11,5 +11,9 @@ export interface Words {
 /** Words as they are printed, for people. */
 export const printed = (words: Words): string => words as unknown as string
 
+/** Words with what is printed around them; empty where nothing was written. */
+export const printedIn = (words: Words | undefined, around: (text: string) => string): string =>
+  words && printed(words) ? around(printed(words)) : ''
+
 /** What a person typed, as words. */
 export const asWords = (text: string): Words => text as unknown as Words

@@ -3,7 +3,7 @@ import { act } from '../made'
 
 export const add: Operation = {
   name: 'add',
-  past: '{lines} {were} added[ over {minutes}][, kept below {ceilingC}]',
+  past: { of: 'lines', did: 'added', more: '[ over {minutes}][, kept below {ceilingC}]' },
   danger: 'Too fast an addition runs away: watch the temperature.',
   make: act('Add', 'Add in portions.', 8),
   slowsWithScale: true,

@@ -4,7 +4,7 @@ import { nextToCharge, times } from '../made'
 
 export const charge: Operation = {
   name: 'charge',
-  past: '{lines} {were} added',
+  past: { of: 'lines', did: 'added' },
   says: [
     'Measure {@portion} of {@line} by {@measure} with {@device}, from {@container}.',
     'The bench is asked when it is off the plan by more than {@mayDiffer}.',

@@ -4,7 +4,7 @@ import { act } from '../made'
 
 export const column: Operation = {
   name: 'column',
-  past: 'it was purified on a column[ with {lines}]',
+  past: { of: 'it', did: 'purified on a column', more: '[ with {lines}]' },
   danger: 'Dry silica harms the lungs: in the hood until it is wet.',
   make: act('Column is done', 'Fill the column wet and without gaps, never let it run dry, and collect in numbered tubes.', 45),
   effect: { moves: 'always', leaves: 'product' },

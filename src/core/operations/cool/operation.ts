@@ -4,7 +4,7 @@ import { times } from '../made'
 
 export const cool: Operation = {
   name: 'cool',
-  past: 'it was cooled[ in {bath}][ to below {toC}]',
+  past: { of: 'it', did: 'cooled', more: '[ in {bath}][ to below {toC}]' },
   danger: '',
   make: (base) => ({
     ...base,

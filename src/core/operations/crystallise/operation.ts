@@ -5,7 +5,7 @@ import { times, firstLine } from '../made'
 
 export const crystallise: Operation = {
   name: 'crystallise',
-  past: 'the crude product was recrystallised[ from {lines}]',
+  past: { of: 'the crude product', did: 'recrystallised', more: '[ from {lines}]' },
   danger: 'Hot solvent burns, and most of it catches fire: no flame.',
   make: (base, plan) => ({
     ...base,

@@ -3,7 +3,7 @@ import { act } from '../made'
 
 export const decant: Operation = {
   name: 'decant',
-  past: 'it was decanted',
+  past: { of: 'it', did: 'decanted' },
   danger: '',
   make: act('Decant', 'Let it settle, then pour the liquid off what lies at the bottom.', 5),
   effect: { moves: 'always' },

@@ -4,7 +4,7 @@ import { act } from '../made'
 
 export const distil: Operation = {
   name: 'distil',
-  past: 'it was distilled[ and what came over between {lowC} and {highC} was collected]',
+  past: { of: 'it', did: 'distilled', more: '[ and what came over between {lowC} and {highC} was collected]' },
   danger: 'Chips before heat, open at the receiver, and never to dryness.',
   make: act('Distil', 'Distil at one or two drops a second into tared receivers; note first and last drop.', 25, {
     waitMin: 10,

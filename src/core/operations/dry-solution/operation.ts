@@ -3,7 +3,7 @@ import { act } from '../made'
 
 export const drySolution: Operation = {
   name: 'dry the solution',
-  past: 'it was dried[ over {lines}]',
+  past: { of: 'it', did: 'dried', more: '[ over {lines}]' },
   danger: '',
   make: act('Dry', 'Add drying agent in portions and swirl.', 4, {
     waitMin: 10,

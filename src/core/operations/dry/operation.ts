@@ -4,7 +4,7 @@ import { times, lastSample } from '../made'
 
 export const dry: Operation = {
   name: 'dry the solid',
-  past: 'the product was dried[ at {ovenC}]',
+  past: { of: 'the product', did: 'dried', more: '[ at {ovenC}]' },
   danger: '',
   make: (base, plan) => ({
     ...base,

@@ -3,7 +3,7 @@ import { act } from '../made'
 
 export const evaporate: Operation = {
   name: 'evaporate',
-  past: 'the solvent was evaporated[ from a bath at {bathC}]',
+  past: { of: 'the solvent', did: 'evaporated', more: '[ from a bath at {bathC}]' },
   danger: 'Never to dryness where peroxides may be; no flame near vapour.',
   make: act('Evaporate', 'Take off the solvent from a tared flask; keep the solvent.', 10, {
     waitMin: 10,

@@ -94,7 +94,7 @@ export function layersAdvice(
       why: 'at most three quarters full',
     })
   const gassy = goes && givesCarbonDioxide(goes.substance)
-  const quick = organic && plan.substances.some(({ name, boiling }) => name === organic.name && boiling && boiling.lowC < quickC)
+  const quick = plan.substances.some(({ id, boiling }) => organic?.substances.includes(id) && boiling && boiling.lowC < quickC)
   advice.push({
     id: 'vent',
     level: gassy ? 'danger' : 'open',

@@ -4,7 +4,7 @@ import { act } from '../made'
 
 export const extract: Operation = {
   name: 'extract',
-  past: 'it was extracted[ with {lines}][ in {portions} portions]',
+  past: { of: 'it', did: 'extracted', more: '[ with {lines}][ in {portions} portions]', thenAgain: true },
   danger: 'Pressure builds up in the funnel: vent it often, pointed away from people.',
   make: act('Extract', 'Shake, vent, let the layers part. Keep both layers, in named flasks.', 10, {
     says: ['vented'],

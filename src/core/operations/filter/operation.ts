@@ -3,7 +3,7 @@ import { act } from '../made'
 
 export const filter: Operation = {
   name: 'filter',
-  past: 'it was filtered[ and rinsed with {lines}]',
+  past: { of: 'it', did: 'filtered', more: '[ and rinsed with {lines}]' },
   danger: 'A flask with a crack breaks under suction: look at it first.',
   make: act('Filter', 'Filter by suction and rinse with a little cold solvent.', 10, {
     until: 'when no more drops fall and the paper looks dry',

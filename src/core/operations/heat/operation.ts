@@ -5,7 +5,7 @@ import { times } from '../made'
 
 export const heat: Operation = {
   name: 'heat and hold',
-  past: 'it was held[ between {lowC} and {highC}][ for {@holdMin}]',
+  past: { of: 'it', did: 'held', more: '[ between {lowC} and {highC}][ for {@holdMin}]' },
   danger: 'A closed flask that is heated bursts: it stays open, or has a condenser on.',
   make: (base) => ({
     ...base,

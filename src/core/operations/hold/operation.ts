@@ -4,7 +4,7 @@ import { times } from '../made'
 
 export const hold: Operation = {
   name: 'hold',
-  past: 'it was left[ for {@holdMin}]',
+  past: { of: 'it', did: 'left', more: '[ for {@holdMin}]' },
   says: ['Leave it for {@holdMin}.'],
   danger: '',
   make: (base) => ({

@@ -3,7 +3,7 @@ import { act } from '../made'
 
 export const pour: Operation = {
   name: 'pour over',
-  past: 'it was poured[ into {lines}]',
+  past: { of: 'it', did: 'poured', more: '[ into {lines}]' },
   danger: '',
   make: act('Pour', 'Pour into the other vessel.', 4),
   effect: { moves: 'always' },

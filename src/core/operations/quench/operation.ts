@@ -3,7 +3,7 @@ import { act } from '../made'
 
 export const quench: Operation = {
   name: 'quench',
-  past: 'it was quenched[ with {lines}]',
+  past: { of: 'it', did: 'quenched', more: '[ with {lines}]', thenAgain: true },
   danger: 'Acid into water, never the reverse; slowly, cold, and watch the gas.',
   make: act('Quench', 'Pour slowly, in portions, with stirring and cooling.', 8, { until: 'when no more gas comes' }),
   effect: { moves: 'always' },

@@ -5,7 +5,7 @@ import { times } from '../made'
 
 export const reflux: Operation = {
   name: 'heat under reflux',
-  past: 'the mixture was heated under reflux[ for {@holdMin}]',
+  past: { of: 'the mixture', did: 'heated under reflux', more: '[ for {@holdMin}]' },
   danger: 'Boiling chips go into the cold liquid, never into the hot. Water runs before heat is on.',
   make: (base) => ({
     ...base,

@@ -3,7 +3,7 @@ import { act } from '../made'
 
 export const rinse: Operation = {
   name: 'rinse',
-  past: 'it was rinsed[ with {lines}]',
+  past: { of: 'it', did: 'rinsed', more: '[ with {lines}]', thenAgain: true },
   danger: '',
   make: act('Rinse', 'Rinse in small portions.', 4),
 }

@@ -4,7 +4,7 @@ import { act } from '../made'
 
 export const setPH: Operation = {
   name: 'set pH',
-  past: 'it was brought to a pH[ of {lowPH}][ with {lines}]',
+  past: { of: 'it', did: 'brought to a pH', more: '[ of {lowPH}][ with {lines}]' },
   danger: 'Acid and base heat each other: small portions, with stirring, cooled.',
   make: act('It is set', 'Add in small portions with stirring, and read the pH after each.', 8),
   meetsAcidOrBase: true,

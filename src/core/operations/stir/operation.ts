@@ -4,7 +4,7 @@ import { times } from '../made'
 
 export const stir: Operation = {
   name: 'stir',
-  past: 'it was stirred[ for {@holdMin}]',
+  past: { of: 'it', did: 'stirred', more: '[ for {@holdMin}]' },
   says: ['Stir for {@holdMin}.'],
   danger: '',
   make: (base) => ({ ...base, kind: 'hold', verb: 'Stir', holdMin: 10, text: asWords('Stir.'), ...times(2, 10) }),

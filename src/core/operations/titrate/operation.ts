@@ -4,7 +4,7 @@ import { act } from '../made'
 
 export const titrate: Operation = {
   name: 'titrate',
-  past: 'it was titrated[ with {lines}]',
+  past: { of: 'it', did: 'titrated', more: '[ with {lines}]' },
   danger: 'Fill the burette below eye height, over a beaker.',
   make: act(
     'No further titration',

@@ -46,6 +46,8 @@ export function densityIn({ plan }: Context, { line }: Content): number {
 export interface OrganicLayer {
   /** Ids of its solvents; empty for a product that is its own layer. */
   solvents: string[]
+  /** Ids of all it is made of: its solvents, and a liquid product. */
+  substances: string[]
   name: string
   gPerML: number
   volumeML: number
@@ -61,16 +63,18 @@ export function organicLayer(context: Context): OrganicLayer | null {
   const neat = product?.density && context.plan.mainProduct !== undefined ? expectedProductG(context) : 0
   const parts = [
     ...solvents.map((content) => ({
+      id: content.substance.id,
       name: content.substance.name,
       mL: content.volumeML!,
       g: content.volumeML! * densityIn(context, content),
     })),
-    ...(neat > 0 ? [{ name: product!.name, mL: neat / product!.density!.gPerML, g: neat }] : []),
+    ...(neat > 0 ? [{ id: product!.id, name: product!.name, mL: neat / product!.density!.gPerML, g: neat }] : []),
   ]
   const volumeML = parts.reduce((sum, { mL }) => sum + mL, 0)
   if (volumeML === 0) return null
   return {
     solvents: solvents.map(({ substance }) => substance.id),
+    substances: parts.map(({ id }) => id),
     name: parts[0]!.name,
     volumeML,
     gPerML: parts.reduce((sum, { g }) => sum + g, 0) / volumeML,

@@ -4,7 +4,7 @@ import { act } from '../made'
 
 export const wash: Operation = {
   name: 'wash',
-  past: 'the organic layer was washed[ with {lines}][ in {portions} portions]',
+  past: { of: 'the organic layer', did: 'washed', more: '[ with {lines}][ in {portions} portions]', thenAgain: true },
   danger: 'A closed funnel builds pressure: vent it at once and often, pointed away from people.',
   make: act('Wash', 'Wash the layer with the product. Discard no layer before the product is weighed.', 8, {
     until: 'when the layers have parted',
