@@ -84,7 +84,7 @@ switch (command) {
   }
   case 'bench':
     if (args[0] === 'load') await (await import('./load/growth')).growth()
-    else await (await import('./bench')).bench()
+    else await (await import('./bench/bench')).bench()
     break
   default:
     process.stdout.write(usage)

@@ -4,7 +4,12 @@ import type { Plan } from '../plan/plan'
 import { asWords } from '../words/words'
 import { cautionsOf } from './cautionsOf'
 
-const cautions = (plan: Plan, id: string) => cautionsOf(plan, reactionTable(plan), plan.steps.find((step) => step.id === id)!)
+const cautions = (plan: Plan, id: string) =>
+  cautionsOf(
+    plan,
+    reactionTable(plan),
+    plan.steps.find((step) => step.id === id)!,
+  )
 
 test('what an author writes hides nothing of what is known of the substance', () => {
   const anhydride = acetanilide.substances.find(({ id }) => id === 'acetic-anhydride')!.caution!
