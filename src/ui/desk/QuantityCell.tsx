@@ -112,14 +112,15 @@ export const QuantityCell = memo(function QuantityCell(props: Props) {
   }
 
   const [whole = '', part] = (display?.number ?? '–').split('.')
+  // Zeros that nobody sees keep the points of a column below one another.
+  const zeros = '0'.repeat(Math.max(0, columnDecimals - (part?.length ?? 0)))
+  const pad = columnDecimals > 0 && part === undefined ? `.${zeros}` : zeros
   return (
     <div className={`cell ${display?.typed ? 'is-typed' : 'is-derived'}${editing ? ' editing' : ''}`}>
       <span className="face fig" aria-hidden="true">
         <span className={display?.typed ? 'typed' : 'derived'}>{part === undefined ? whole : `${whole}.${part}`}</span>
-        <span className="unit">{display?.unit}</span>
-        <span className="pad">
-          {columnDecimals > 0 && (part === undefined ? '.' : '') + '0'.repeat(Math.max(0, columnDecimals - (part?.length ?? 0)))}
-        </span>
+        {display?.unit && <span className="unit">{display.unit}</span>}
+        {pad && <span className="pad">{pad}</span>}
       </span>
       <input
         ref={input}
