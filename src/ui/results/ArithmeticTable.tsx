@@ -1,4 +1,4 @@
-import type { Checked } from '@/core/result/arithmetic/checkArithmetic'
+import type { Checked } from '@/core/result/arithmetic/checked'
 import { State } from '../figures/State'
 
 /** A group's own figures beside what their readings give, each with the working and where it went wrong. */

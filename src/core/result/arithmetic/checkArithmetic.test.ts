@@ -3,7 +3,8 @@ import { acetanilide, benzoin } from '@/test-support/plans'
 import type { Plan } from '../../plan/plan'
 import { foldRun } from '../../run/foldRun'
 import { baseResults } from '../baseResults'
-import { checkArithmetic, type Worked } from './checkArithmetic'
+import { checkArithmetic } from './checkArithmetic'
+import type { Worked } from './checked'
 import { significant } from './significant'
 
 /** Acetanilide: 4.094 g of aniline at 99 %, n 43.52 mmol, theory 5.8826 g; crude 4.98 g, dried 4.62, 4.41, 4.41 g: 74.97 %. */
