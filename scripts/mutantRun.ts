@@ -3,6 +3,7 @@ import { createRequire } from 'node:module'
 import path from 'node:path'
 import { transformSync } from '@swc/core'
 import { home } from './home'
+import { ModuleMemory } from './moduleMemory'
 import { withSwitches } from './mutants'
 
 /** What is sent to a runner: first the files with their first numbers, then one change at a time. */
@@ -55,44 +56,13 @@ globals.__m = (number: number) => {
   return number === active
 }
 
-/** What a module remembers between two calls is forgotten after each change: it was worked out with it. */
-let generation = 0
-globals.WeakMap = class<K extends object, V> extends WeakMap<K, { of: number; value: V }> {
-  private kept(key: K) {
-    const found = super.get(key)
-    return found?.of === generation ? found : undefined
-  }
-  override get(key: K): never {
-    return this.kept(key)?.value as never
-  }
-  override has(key: K): boolean {
-    return this.kept(key) !== undefined
-  }
-  override set(key: K, value: never): this {
-    return super.set(key, { of: generation, value })
-  }
-}
-
 type Code = (module: { exports: unknown }, exports: unknown, require: (id: string) => unknown, dirname: string) => void
 const codes = new Map<string, Code>()
 let loaded = new Map<string, Module>()
 /** The modules that are being loaded now, the innermost last. */
 const loading: Module[] = []
 
-/** The maps that stand in modules, with what was in them when these were loaded. */
-let maps: { map: Map<unknown, unknown>; loaded: Set<unknown> }[] = []
-const PlainMap = Map
-globals.Map = class<K, V> extends PlainMap<K, V> {
-  constructor(entries?: Iterable<readonly [K, V]> | null) {
-    super(entries)
-    if (loading.length > 0) maps.push({ map: this as unknown as Map<unknown, unknown>, loaded: new Set() })
-  }
-}
-const isLoaded = () => maps.forEach((each) => (each.loaded = new Set(each.map.keys())))
-function forget(): void {
-  generation++
-  for (const { map, loaded } of maps) for (const key of [...map.keys()]) if (!loaded.has(key)) map.delete(key)
-}
+const memory = new ModuleMemory(globals, () => loading.length > 0)
 
 let switched = new Map<string, number>()
 let tests: Test[] = []
@@ -243,7 +213,7 @@ async function first(asked: Everything): Promise<Ready> {
   const reaches = new Set<number>()
   running = { reaches, reads: new Set() }
   loadSuites(files)
-  isLoaded()
+  memory.isLoaded()
   for (const number of reaches) still.set(number, moduleOf(number))
   const failing = new Map<string, string>()
   for (const test of tests) {
@@ -282,9 +252,9 @@ const current = new Map<string, Test>()
 /** Whether some test fails with this change. What is worked out while loading is loaded anew with it, and so is all that holds it; asked are the tests that read any of that. */
 async function notices(mutant: number): Promise<boolean> {
   active = mutant
-  forget()
+  memory.forget()
   const module = moduleOf(mutant)
-  const [before, modules, standing] = [tests, loaded, maps]
+  const [before, modules, standing] = [tests, loaded, memory.maps]
   try {
     if (
       await anyFails(
@@ -295,8 +265,8 @@ async function notices(mutant: number): Promise<boolean> {
       return true
     if (!still.has(mutant)) return false
     const anew = holding(module)
-    forget()
-    maps = [...standing]
+    memory.forget()
+    memory.maps = [...standing]
     loaded = new Map([...modules].filter(([file]) => !anew.has(file)))
     tests = []
     try {
@@ -312,8 +282,8 @@ async function notices(mutant: number): Promise<boolean> {
     )
   } finally {
     active = -1
-    maps = standing
-    forget()
+    memory.maps = standing
+    memory.forget()
     tests = before
     loaded = modules
     current.clear()

@@ -47,7 +47,7 @@ import {
   takeOut,
   withdraw,
 } from './people'
-import { listPreparations } from './preparations'
+import { listPreparations } from './preparationLists'
 import { isOver, subjectOfSession, viewSession } from './sessions'
 import { addGroup, anotherDay, cancelSession, changeSession, checkSession, createSession, splitSession } from './setSessions'
 import { exportStudent, forget, forgetOld, forgetWords } from './forgetting'

@@ -1,6 +1,6 @@
 import type { Substance } from '@/core/substance/substance'
 import { substanceRecords } from '@/reference/records'
-import { publishedPlans } from './preparations'
+import { publishedPlans } from './preparationLists'
 
 /** Substances that the published plans of a course hold and no record has: what their author wrote down. */
 export async function ownSubstancesOf(course: string): Promise<Substance[]> {

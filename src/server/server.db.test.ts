@@ -20,18 +20,9 @@ import { addBottle, changeBottle, listBottles, removeBottle } from './bottles'
 import { labFrom, saveLab } from './laboratory'
 import { cursorOf, liveStream, recheck, watching, writeCursor } from './live'
 import { hashPassword } from './password'
-import {
-  archivePreparation,
-  copyPreparation,
-  fileName,
-  listPreparations,
-  openPreparation,
-  planToWrite,
-  publish,
-  saveDraft,
-  startDraft,
-  startPreparation,
-} from './preparations'
+import { archivePreparation, copyPreparation, publish, saveDraft, startDraft, startPreparation } from './drafts'
+import { fileName, openPreparation, planToWrite } from './preparations'
+import { listPreparations } from './preparationLists'
 import { Refusal } from './refusal'
 import type { Actor } from './rights'
 import { earlierProducts } from './sequences'

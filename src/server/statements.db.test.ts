@@ -6,7 +6,9 @@ import { database } from '@/data/connect'
 import { Draft, LabSession, Run } from '@/data/models'
 import { college } from '@/demo/college'
 import { seed } from '../../scripts/seed'
-import { discardDraft, listPreparations, openPreparation, publishedPlans, startPreparation } from './preparations'
+import { discardDraft, startPreparation } from './drafts'
+import { listPreparations, publishedPlans } from './preparationLists'
+import { openPreparation } from './preparations'
 import type { Actor } from './rights'
 import { listSessions, sessionChoices, viewSession } from './sessions'
 import { today } from './today'
@@ -115,7 +117,7 @@ test('a draft and a revision that cannot be read: their rows say so, everything 
     type: QueryTypes.UPDATE,
   })
   jest.resetModules()
-  const anew = jest.requireActual<typeof import('./preparations')>('./preparations')
+  const anew = jest.requireActual<typeof import('./preparationLists')>('./preparationLists')
   const { database: other } = jest.requireActual<typeof import('@/data/connect')>('@/data/connect')
   other()
   expect((await anew.publishedPlans(course)).unreadable).toEqual([bad.plan.title])

@@ -151,8 +151,8 @@ test.each(routes)(
 )
 
 test('what was accepted can be read back: every page’s data still loads', async () => {
-  const { listPreparations, openPreparation } =
-    jest.requireActual<typeof import('@/server/preparations')>('@/server/preparations')
+  const { listPreparations } = jest.requireActual<typeof import('@/server/preparationLists')>('@/server/preparationLists')
+  const { openPreparation } = jest.requireActual<typeof import('@/server/preparations')>('@/server/preparations')
   const { listBottles } = jest.requireActual<typeof import('@/server/bottles')>('@/server/bottles')
   const { viewRun } = jest.requireActual<typeof import('@/server/runs')>('@/server/runs')
   const { today } = jest.requireActual<typeof import('@/server/today')>('@/server/today')

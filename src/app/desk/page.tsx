@@ -4,7 +4,7 @@ import { Frame } from '@/ui/frame/Frame'
 import { State } from '@/ui/figures/State'
 import { longDay } from '@/ui/time'
 import { visitor } from '@/server/page'
-import { listPreparations } from '@/server/preparations'
+import { listPreparations } from '@/server/preparationLists'
 
 export const metadata: Metadata = { title: 'Desk' }
 

@@ -1,28 +1,21 @@
 'use client'
 
-import { solutionSolventNames, type SolutionSolvent } from '@/core/substance/solutionSolvents'
 import { useState } from 'react'
-import { changeLine, changeRecovery, moveLine, removeLine, type LinePart } from '@/core/plan/editPlan'
-import { isCharged, isReactant, type Form, type Plan } from '@/core/plan/plan'
+import { changeLine, moveLine, removeLine, type LinePart } from '@/core/plan/editPlan'
+import { isCharged, isReactant, type Plan } from '@/core/plan/plan'
 import { roles, type Role } from '@/core/plan/lists'
 import type { ComputedLine } from '@/core/reaction/reactionTable'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { editCoefficient } from '@/core/edit/editLine'
+import { BottleFields } from './BottleFields'
 import { Coefficient } from './Coefficient'
-import { NumberField, TextField } from './fields'
+import { RecoveryFields } from './RecoveryFields'
+import { TextField } from './fields'
 import { SubstanceFields } from './SubstanceFields'
 import { groupsServed, type Bottle } from '@/core/stores/bottle'
 import { writeQuantity } from '@/core/quantity/write'
 import { devices } from '@/core/quantity/device'
 import type { Reading } from '@/core/quantity/readQuantity'
-
-const forms: { kind: Form['kind']; name: string }[] = [
-  { kind: 'solid', name: 'solid' },
-  { kind: 'neat', name: 'neat liquid' },
-  { kind: 'solution', name: 'solution, mol/L' },
-  { kind: 'mass-fraction', name: 'solution, % w/w' },
-  { kind: 'mass-volume', name: 'solution, % w/v' },
-]
 
 interface Props {
   plan: Plan
@@ -46,7 +39,6 @@ export function LineEditor({ plan, computed, shelf, otherTitles, onChange }: Pro
   const change = (part: LinePart, what: string) => take(changeLine(plan, line.id, part), `${what} of ${name}`)
   const place = plan.lines.findIndex(({ id }) => id === line.id)
   const { form } = line
-  const recovery = plan.recoveries?.find(({ product }) => product === line.id)
   return (
     <div className="line-editor" role="group" aria-label={`Line of ${name}`}>
       <label>
@@ -81,99 +73,7 @@ export function LineEditor({ plan, computed, shelf, otherTitles, onChange }: Pro
       )}
       {isCharged(line) && (
         <>
-          <label>
-            in the bottle
-            <select
-              className="form-select form-select-sm"
-              aria-label="in the bottle"
-              value={form.kind}
-              onChange={(event) => change({ form: emptyForm(event.currentTarget.value as Form['kind']) }, 'bottle')}
-            >
-              {forms.map(({ kind, name: words }) => (
-                <option key={kind} value={kind}>
-                  {words}
-                </option>
-              ))}
-            </select>
-          </label>
-          {(form.kind === 'solid' || form.kind === 'neat') && (
-            <NumberField
-              label="purity, %"
-              value={form.purity * 100}
-              most={100}
-              onNumber={(percent) => change({ form: { ...form, purity: percent / 100 } }, 'purity')}
-            />
-          )}
-          {form.kind === 'solid' && (
-            <NumberField
-              label="water of crystallisation"
-              value={form.water ?? 0}
-              least={-1}
-              most={30}
-              onNumber={(water) =>
-                change({ form: { kind: 'solid', purity: form.purity, ...(water > 0 ? { water } : {}) } }, 'water')
-              }
-            />
-          )}
-          {form.kind === 'mass-volume' && (
-            <NumberField
-              label="g in 100 mL"
-              value={form.gPer100ML ?? 0}
-              most={500}
-              onNumber={(gPer100ML) => change({ form: { ...form, gPer100ML } }, 'strength')}
-            />
-          )}
-          {(form.kind === 'mass-volume' || form.kind === 'solution') && (
-            <label>
-              dissolved in
-              <select
-                className="form-select form-select-sm"
-                value={form.solvent ?? ''}
-                onChange={(event) => {
-                  const { solvent: _before, ...rest } = form
-                  const solvent = event.currentTarget.value as SolutionSolvent | ''
-                  change({ form: solvent === '' ? rest : { ...rest, solvent } }, 'solvent')
-                }}
-              >
-                <option value="">water</option>
-                {solutionSolventNames.map((each) => (
-                  <option key={each}>{each}</option>
-                ))}
-              </select>
-            </label>
-          )}
-          {(form.kind === 'mass-volume' || form.kind === 'solution') && (
-            <NumberField
-              label="density, g/mL, if known"
-              value={form.gPerML ?? 0}
-              most={5}
-              onNumber={(gPerML) => change({ form: { ...form, gPerML } }, 'density')}
-            />
-          )}
-          {form.kind === 'solution' && (
-            <NumberField
-              label="mol/L"
-              value={form.molPerL ?? 0}
-              most={30}
-              onNumber={(molPerL) => change({ form: { ...form, molPerL } }, 'strength')}
-            />
-          )}
-          {form.kind === 'mass-fraction' && (
-            <>
-              <NumberField
-                label="% w/w"
-                value={(form.fraction ?? 0) * 100}
-                most={100}
-                onNumber={(percent) => change({ form: { ...form, fraction: percent / 100 } }, 'strength')}
-              />
-              <NumberField
-                label="density, g/mL"
-                value={form.gPerML ?? 0}
-                most={5}
-                onNumber={(gPerML) => change({ form: { ...form, gPerML } }, 'density')}
-              />
-            </>
-          )}
+          <BottleFields form={form} onChange={change} />
           <label>
             measured with
             <select
@@ -217,32 +117,7 @@ export function LineEditor({ plan, computed, shelf, otherTitles, onChange }: Pro
         </>
       )}
       {(line.role === 'material' || line.role === 'component') && (
-        <>
-          <TextField
-            label="got back as the sample"
-            value={recovery?.sample ?? ''}
-            onText={(sample) => take(changeRecovery(plan, line, sample, recovery?.expected), `recovery of ${name}`)}
-          />
-          {recovery &&
-            (['low', 'high'] as const).map((end) => (
-              <NumberField
-                key={end}
-                label={end === 'low' ? 'expected from, %' : 'to, %'}
-                value={(recovery.expected?.[end] ?? 0) * 100}
-                least={end === 'high' && recovery.expected ? recovery.expected.low * 100 - 1e-9 : 0}
-                most={end === 'low' && recovery.expected ? recovery.expected.high * 100 : 100}
-                onNumber={(percent) =>
-                  take(
-                    changeRecovery(plan, line, recovery.sample, {
-                      ...(recovery.expected ?? { low: percent / 100, high: percent / 100 }),
-                      [end]: percent / 100,
-                    }),
-                    `recovery expected of ${name}`,
-                  )
-                }
-              />
-            ))}
-        </>
+        <RecoveryFields plan={plan} line={line} name={name} onTake={take} />
       )}
       <TextField label="note" value={line.note ?? ''} width="wide" onText={(note) => change({ note }, 'note')} />
       <SubstanceFields plan={plan} substance={computed.substance} onChange={onChange} />
@@ -293,11 +168,4 @@ export function LineEditor({ plan, computed, shelf, otherTitles, onChange }: Pro
       )}
     </div>
   )
-}
-
-/** A bottle of that kind of which nothing is known yet: no strength stands there that nobody has typed. */
-function emptyForm(kind: Form['kind']): Form {
-  if (kind === 'solution' || kind === 'mass-volume') return { kind }
-  if (kind === 'mass-fraction') return { kind, source: 'label of the bottle' }
-  return { kind, purity: 1 }
 }

@@ -22,3 +22,12 @@ export function formText(form: Form): string {
     }
   }
 }
+
+/** What a bottle may hold, as it is chosen. */
+export const formKinds: readonly { kind: Form['kind']; name: string }[] = [
+  { kind: 'solid', name: 'solid' },
+  { kind: 'neat', name: 'neat liquid' },
+  { kind: 'solution', name: 'solution, mol/L' },
+  { kind: 'mass-fraction', name: 'solution, % w/w' },
+  { kind: 'mass-volume', name: 'solution, % w/v' },
+]

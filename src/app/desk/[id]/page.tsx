@@ -8,7 +8,9 @@ import { Frame } from '@/ui/frame/Frame'
 import { listBottles } from '@/server/bottles'
 import { UnreadableDocument } from '@/server/documents'
 import { orNotFound, visitor } from '@/server/page'
-import { listPreparations, openPreparation, plansLeadingTo, revisionNumber, subjectOfPreparation } from '@/server/preparations'
+import { listPreparations, plansLeadingTo } from '@/server/preparationLists'
+import { openPreparation, revisionNumber } from '@/server/preparations'
+import { subjectOfPreparation } from '@/server/revisions'
 import { structuresOf } from '@/server/structures/structures'
 
 interface Props {

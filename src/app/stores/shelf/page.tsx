@@ -8,7 +8,7 @@ import { Shelf } from '@/ui/stores/Shelf'
 import { listBottles } from '@/server/bottles'
 import { visitor } from '@/server/page'
 import { dayIn } from '@/server/settingOut'
-import { publishedPlans } from '@/server/preparations'
+import { publishedPlans } from '@/server/preparationLists'
 
 export const metadata: Metadata = { title: 'Bottles on the shelf' }
 

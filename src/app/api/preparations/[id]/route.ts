@@ -1,5 +1,6 @@
 import { boolean, object } from 'yup'
-import { archivePreparation, subjectOfPreparation } from '@/server/preparations'
+import { archivePreparation } from '@/server/drafts'
+import { subjectOfPreparation } from '@/server/revisions'
 import { route } from '@/server/route'
 
 export const PATCH = route(

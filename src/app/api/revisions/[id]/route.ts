@@ -1,5 +1,6 @@
 import { mixed, number, object } from 'yup'
-import { discardDraft, saveDraft, subjectOfRevision } from '@/server/preparations'
+import { discardDraft, saveDraft } from '@/server/drafts'
+import { subjectOfRevision } from '@/server/revisions'
 import { personOf, route } from '@/server/route'
 
 const subject = ({ id }: { id: string }) => subjectOfRevision(id)

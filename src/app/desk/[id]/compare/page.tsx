@@ -2,7 +2,8 @@ import type { Metadata } from 'next'
 import { CompareView } from '@/ui/desk/CompareView'
 import { Frame } from '@/ui/frame/Frame'
 import { orNotFound, visitor } from '@/server/page'
-import { openPreparation, revisionNumber, subjectOfPreparation } from '@/server/preparations'
+import { openPreparation, revisionNumber } from '@/server/preparations'
+import { subjectOfPreparation } from '@/server/revisions'
 
 interface Props {
   params: Promise<{ id: string }>

@@ -6,7 +6,8 @@ import { ApprovalLine } from '@/ui/desk/ApprovalLine'
 import { SafetySheetView } from '@/ui/desk/SafetySheetView'
 import { Frame } from '@/ui/frame/Frame'
 import { orNotFound, visitor } from '@/server/page'
-import { openPreparation, revisionNumber, subjectOfPreparation } from '@/server/preparations'
+import { openPreparation, revisionNumber } from '@/server/preparations'
+import { subjectOfPreparation } from '@/server/revisions'
 
 interface Props {
   params: Promise<{ id: string }>

@@ -1,4 +1,4 @@
-import { plansLeadingTo } from '@/server/preparations'
+import { plansLeadingTo } from '@/server/preparationLists'
 import { route } from '@/server/route'
 
 /** The plan of a preparation by its title, and those that lead to it, for a sequence. */

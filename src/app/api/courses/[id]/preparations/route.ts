@@ -3,7 +3,7 @@ import type { Plan } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
 import { newIsolation, newPlan, newWork } from '@/core/edit/newPlan'
 import { readPlanFile } from '@/core/format/planFile'
-import { startPreparation } from '@/server/preparations'
+import { startPreparation } from '@/server/drafts'
 import { Refusal } from '@/server/refusal'
 import { personOf, route } from '@/server/route'
 

@@ -1,5 +1,5 @@
 import { revisionsView } from '@/server/interfaceSchema'
-import { publishedRevisions } from '@/server/preparations'
+import { publishedRevisions } from '@/server/preparationLists'
 import { courseOf, route } from '@/server/route'
 
 /** What a session can be set for. */

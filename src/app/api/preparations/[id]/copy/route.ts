@@ -1,4 +1,5 @@
-import { copyPreparation, subjectOfPreparation } from '@/server/preparations'
+import { copyPreparation } from '@/server/drafts'
+import { subjectOfPreparation } from '@/server/revisions'
 import { personOf, route } from '@/server/route'
 
 export const POST = route(

@@ -1,5 +1,6 @@
 import { mixed, object, string } from 'yup'
-import { startDraft, subjectOfPreparation } from '@/server/preparations'
+import { startDraft } from '@/server/drafts'
+import { subjectOfPreparation } from '@/server/revisions'
 import { personOf, route } from '@/server/route'
 
 export const POST = route(

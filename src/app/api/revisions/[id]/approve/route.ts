@@ -1,5 +1,5 @@
 import { approve } from '@/server/approvals'
-import { subjectOfRevision } from '@/server/preparations'
+import { subjectOfRevision } from '@/server/revisions'
 import { personOf, route } from '@/server/route'
 
 export const POST = route(

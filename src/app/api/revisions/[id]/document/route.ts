@@ -1,4 +1,5 @@
-import { documentAsItStands, subjectOfRevision } from '@/server/preparations'
+import { documentAsItStands } from '@/server/preparations'
+import { subjectOfRevision } from '@/server/revisions'
 import { route } from '@/server/route'
 
 /** The bytes of a revision as they stand, for an owner whose document cannot be read. */

@@ -1,5 +1,6 @@
 import { doubtsAtScale } from '@/core/query/doubtsAtScale'
-import { planToWrite, subjectOfRevision } from '@/server/preparations'
+import { planToWrite } from '@/server/preparations'
+import { subjectOfRevision } from '@/server/revisions'
 import { Refusal } from '@/server/refusal'
 import { route } from '@/server/route'
 

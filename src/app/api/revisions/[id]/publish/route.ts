@@ -1,5 +1,6 @@
 import { boolean, number, object } from 'yup'
-import { publish, subjectOfRevision } from '@/server/preparations'
+import { publish } from '@/server/drafts'
+import { subjectOfRevision } from '@/server/revisions'
 import { personOf, route } from '@/server/route'
 
 export const POST = route(

@@ -1,4 +1,5 @@
-import { fileName, planToWrite, subjectOfRevision } from '@/server/preparations'
+import { fileName, planToWrite } from '@/server/preparations'
+import { subjectOfRevision } from '@/server/revisions'
 import { Refusal } from '@/server/refusal'
 import { route } from '@/server/route'
 import { structureFormats, type StructureFormat } from '@/server/structures/structures'

@@ -1,5 +1,6 @@
 import { tableCsv } from '@/core/format/tableCsv'
-import { fileName, planToWrite, subjectOfRevision } from '@/server/preparations'
+import { fileName, planToWrite } from '@/server/preparations'
+import { subjectOfRevision } from '@/server/revisions'
 import { route } from '@/server/route'
 
 export const GET = route(
