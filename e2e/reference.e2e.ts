@@ -14,6 +14,9 @@ test('everyone in the course may search; only those who write plans may bring a 
   const headers = { origin: new URL(page.url()).origin }
   const own = await page.request.post(search(''), { headers, data: { name: 'x', formula: 'CH4' } })
   expect(own.status()).toBe(403)
+  const drawing = (smiles: string) =>
+    `/api/courses/${made.course.id}/substances/drawing?name=x&smiles=${encodeURIComponent(smiles)}`
+  expect((await page.request.get(drawing('CCO'))).status()).toBe(403)
   const start = await page.request.post(`/api/courses/${made.course.id}/preparations`, { headers, data: { file: '{}' } })
   expect(start.status()).toBe(403)
   const elsewhere = await page.request.get('/api/courses/01KE6JQ300WMZ78F1JA0FW3PCA/substances?q=water')
@@ -21,7 +24,18 @@ test('everyone in the course may search; only those who write plans may bring a 
 
   const bench = await openBench(browser, codeToday(6))
   expect((await bench.request.get(search('water'))).status()).toBe(403)
+  expect((await bench.request.get(drawing('CCO'))).status()).toBe(403)
   await leave(bench)
+
+  // Who writes has a structure drawn; what is none has no picture, and that is no fault.
+  const author = await (await browser.newContext()).newPage()
+  await signIn(author, owner, base)
+  const of = async (smiles: string) =>
+    ((await (await author.request.get(`${base}${drawing(smiles)}`)).json()) as { drawing: string | null }).drawing
+  expect(await of('CCO')).toContain('aria-label="Structure of x"')
+  expect(await of('nothing of the kind')).toBeNull()
+  expect(await of('')).toBeNull()
+  await leave(author)
 })
 
 test('a draft’s files are for those who write; a published plan’s for all who read', async ({ page, browser }) => {

@@ -17,7 +17,7 @@ const index = substanceIndex(substanceRecords)
 const stockIndex = substanceIndex(stockSolutions.map((stock) => ({ name: stock.name, formula: 'H2O', stock })))
 const mostSolutions = 3
 
-/** A substance as a search answers it: what a plan takes, and its picture. */
+/** A substance as a search answers it: what a plan takes. It waits for no picture. */
 export interface FoundSubstance {
   substance: Substance
   synonyms: string[]
@@ -27,23 +27,22 @@ export interface FoundSubstance {
   solution?: string
   /** g/mol; null for a mixture. */
   molarMass: number | null
-  drawing: string | null
 }
 
 /** Records found by any name or formula, best first, as the course knows them: with what it has compared. */
-export async function findSubstances(text: string, comparisons: readonly Comparison[] = []): Promise<FoundSubstance[]> {
-  const ready = searchSubstances(stockIndex, text, mostSolutions).map(async ({ stock }) => {
+export function findSubstances(text: string, comparisons: readonly Comparison[] = []): FoundSubstance[] {
+  const ready = searchSubstances(stockIndex, text, mostSolutions).map(({ stock }) => {
     const record = substanceRecords.find(({ id }) => id === stock.of)!
-    return { ...(await found(withComparisons(record, comparisons))), form: stock.form, solution: stock.name }
+    return { ...found(withComparisons(record, comparisons)), form: stock.form, solution: stock.name }
   })
   const substances = searchSubstances(index, text).map((record) => found(withComparisons(record, comparisons)))
   // A solution stands after the substances that are called so, unless none is.
-  return Promise.all([...substances, ...ready])
+  return [...substances, ...ready]
 }
 
 /** Records whose names are nearest to what no name holds. */
-export function substancesNear(text: string, comparisons: readonly Comparison[] = []): Promise<FoundSubstance[]> {
-  return Promise.all(nearestSubstances(index, text).map((record) => found(withComparisons(record, comparisons))))
+export function substancesNear(text: string, comparisons: readonly Comparison[] = []): FoundSubstance[] {
+  return nearestSubstances(index, text).map((record) => found(withComparisons(record, comparisons)))
 }
 
 /** What the search of the Reference looks through: every record in the order of the alphabet. */
@@ -70,12 +69,11 @@ export async function substanceCard(id: string, comparisons: readonly Comparison
 
 export type SubstanceCard = NonNullable<Awaited<ReturnType<typeof substanceCard>>>
 
-async function found(record: SubstanceRecord): Promise<FoundSubstance> {
+function found(record: SubstanceRecord): FoundSubstance {
   return {
     substance: forPlan(record),
     synonyms: record.synonyms ?? [],
     molarMass: record.formula === undefined ? null : molarMass(record.formula),
-    drawing: await drawStructure(record.smiles, record.name),
   }
 }
 
@@ -97,7 +95,7 @@ export async function readSubstance({
   formula = '',
   structure = '',
   mixture = false,
-}: WrittenSubstance): Promise<FoundSubstance & { same: string | null }> {
+}: WrittenSubstance): Promise<FoundSubstance & { drawing: string | null; same: string | null }> {
   if (name.trim() === '') throw new Refusal(400, 'Give the substance a name.', { field: 'name' })
   if (mixture)
     return { substance: { id: name.trim(), name: name.trim() }, synonyms: [], molarMass: null, drawing: null, same: null }
@@ -123,7 +121,8 @@ export async function readSubstance({
         }
       : {}),
   }
-  return { ...(await found(same ? { ...withComparisons(same, []), name: own.name } : own)), same: same?.name ?? null }
+  const record = same ? { ...withComparisons(same, []), name: own.name } : own
+  return { ...found(record), drawing: await drawStructure(record.smiles, record.name), same: same?.name ?? null }
 }
 
 function checkFormula(formula: string): void {

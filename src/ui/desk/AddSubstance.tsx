@@ -2,6 +2,7 @@ import { useState, type ReactNode } from 'react'
 import { roles, type Role } from '@/core/plan/lists'
 import { addLine } from '@/core/plan/editPlan'
 import type { Plan } from '@/core/plan/plan'
+import { drawingOf } from './drawingOf'
 import { OwnSubstance } from './OwnSubstance'
 import { PartSelect } from './PartSelect'
 import { SubstancePicker, type FoundSubstance } from './SubstancePicker'
@@ -21,12 +22,12 @@ export function AddSubstance({ course, plan, onAdd, onDrawing, children }: Props
   const [role, setRole] = useState<Role>('reactant')
   const [own, setOwn] = useState<string>()
 
-  const add = ({ substance, drawing, form }: FoundSubstance) => {
+  const add = ({ substance, form }: FoundSubstance) => {
     const added = addLine(plan, substance, role)
     const { id } = added.lines.find((each) => !plan.lines.some((other) => other.id === each.id))!
     const next = form ? { ...added, lines: added.lines.map((each) => (each.id === id ? { ...each, form } : each)) } : added
     const line = next.lines.find((each) => each.id === id)!
-    if (drawing) onDrawing(line.substance, drawing)
+    void drawingOf(course, substance).then((drawing) => drawing && onDrawing(line.substance, drawing))
     onAdd(next, `${substance.name} added`)
     setOwn(undefined)
     // A further reactant is most often said by its ratio.

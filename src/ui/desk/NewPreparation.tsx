@@ -6,16 +6,20 @@ import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import { writeNumber } from '@/core/quantity/write'
 import { call } from '../call'
+import { drawingOf } from './drawingOf'
 import { OwnSubstance } from './OwnSubstance'
 import { SubstancePicker, type FoundSubstance } from './SubstancePicker'
 
 type Part = 'start' | 'product'
 
+/** What was chosen, and its picture once that is drawn. */
+type Chosen = FoundSubstance & { drawing?: string | null }
+
 /** A preparation from nothing: what it is called, what it starts from, what it makes; or from a plan file. */
 export function NewPreparation({ course }: { course: string }) {
   const router = useRouter()
   const [title, setTitle] = useState('')
-  const [chosen, setChosen] = useState<Partial<Record<Part, FoundSubstance>>>({})
+  const [chosen, setChosen] = useState<Partial<Record<Part, Chosen>>>({})
   const [does, setDoes] = useState<'makes' | 'isolates' | 'works'>('makes')
   const [own, setOwn] = useState<{ part: Part; name: string }>()
   const [problem, setProblem] = useState<string>()
@@ -32,6 +36,12 @@ export function NewPreparation({ course }: { course: string }) {
       setProblem((error as Error).message)
       setBusy(false)
     }
+  }
+  const choose = (which: Part, found: FoundSubstance) => {
+    setChosen((all) => ({ ...all, [which]: found }))
+    void drawingOf(course, found.substance).then((drawing) =>
+      setChosen((all) => (all[which] === found ? { ...all, [which]: { ...found, drawing } } : all)),
+    )
   }
   const missing =
     title.trim() === ''
@@ -50,7 +60,7 @@ export function NewPreparation({ course }: { course: string }) {
         course={course}
         label={label}
         keep
-        onPick={(found) => setChosen((all) => ({ ...all, [which]: found }))}
+        onPick={(found) => choose(which, found)}
         onOwn={(name) => setOwn({ part: which, name })}
       />
       {chosen[which] && (

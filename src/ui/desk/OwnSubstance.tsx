@@ -20,7 +20,7 @@ export function OwnSubstance({ course, name: first, onClose, onTake }: Props) {
   const [formula, setFormula] = useState('')
   const [structure, setStructure] = useState('')
   const [mixture, setMixture] = useState(false)
-  const [read, setRead] = useState<(FoundSubstance & { same: string | null }) | null>(null)
+  const [read, setRead] = useState<(FoundSubstance & { drawing: string | null; same: string | null }) | null>(null)
   const [problem, setProblem] = useState<{ field?: unknown; words: string } | null>(null)
   const changed = () => {
     setRead(null)

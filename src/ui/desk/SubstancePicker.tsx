@@ -11,7 +11,6 @@ export interface FoundSubstance {
   substance: Substance
   synonyms: string[]
   molarMass: number | null
-  drawing: string | null
   /** How it is dispensed, and what it is called, where it is a stock solution. */
   form?: Form
   solution?: string

@@ -8,8 +8,8 @@ const ofCourse = async ({ id }: { id: string }) => ({ course: id })
 export const GET = route({ need: 'plan.read', subject: ofCourse }, async ({ request, params }) => {
   const asked = request.nextUrl.searchParams.get('q')?.slice(0, 200) ?? ''
   const comparisons = await comparisonsIn(params.id)
-  const substances = await findSubstances(asked, comparisons)
-  return { substances, near: substances.length > 0 ? [] : await substancesNear(asked, comparisons) }
+  const substances = findSubstances(asked, comparisons)
+  return { substances, near: substances.length > 0 ? [] : substancesNear(asked, comparisons) }
 })
 
 export const POST = route(
