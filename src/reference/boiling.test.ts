@@ -75,6 +75,10 @@ test.each([
 })
 
 test('acids along their table, not beyond it', () => {
+  // 0.045 K for each mmHg: 7.2 K for 160.
+  const acid = [inWater('hydrochloric-acid', 10, 20.2)]
+  expect(boils(acid).atC - boils(acid, 600).atC).toBeCloseTo(7.2, 9)
+  expect(boils(acid).by).toContain('hydrochloric acid at 20 % by mass')
   expect(acidBoilsAtC('H2SO4', 0.55)).toBeCloseTo(132.5, 6)
   expect(acidBoilsAtC('HCl', 0.4)).toBeNull()
   expect(acidBoilsAtC('NaOH', 0.1)).toBeNull()

@@ -12,6 +12,7 @@ import {
   trimyristin,
 } from '@/test-support/plans'
 import { defaultLab, type Lab } from '../lab/lab'
+import { layerShaken } from './extract/flowOfPlan'
 import { operationOf, operations, type OperationKey } from './registry'
 import { addStep } from '../edit/addStep'
 import { changeStep } from '../plan/editPlan'
@@ -375,6 +376,19 @@ describe('layers', () => {
     )
     expect(second.advice('on-top')!.words).toContain('toluene layer')
     expect(second.advice('vent')!.words).toContain('after every second shake')
+  })
+  test('shaken is the layer that the flow began with, else the one drawn off last, of the kind that parts from what is added', () => {
+    const step = separation.steps.find(({ id }) => id === 'extract-acid')!
+    const layers = [
+      { name: 'ether', kind: 'organic' as const },
+      { name: 'second ether', kind: 'organic' as const },
+      { name: 'water', kind: 'watery' as const },
+    ]
+    const shaken = (start: string) => layerShaken(reactionTable(separation), step, layers, start)
+    expect(shaken('ether')).toBe('ether')
+    expect(shaken('second ether')).toBe('second ether')
+    expect(shaken('water')).toBe('second ether')
+    expect(layerShaken(reactionTable(separation), step, [layers[2]!], 'ether')).toBe('ether')
   })
   test('changing one substance changes what the later steps see', () => {
     const typed = [{ name: '4-methylbenzoic acid', mmol: 7, K: 10, acidPKa: 16 }]
