@@ -1,3 +1,4 @@
+import { isHydrocarbon } from '../substance/atoms'
 import type { Line } from '../plan/plan'
 import type { ReactiveClass } from '../substance/reactiveClass'
 import type { Substance } from '../substance/substance'
@@ -128,7 +129,7 @@ export function knownClasses({ formula, groups = [], smiles, classes }: Known): 
   const atoms = formula === undefined ? undefined : key(formula)
   const listed = atoms === undefined ? undefined : byFormula[atoms]
   const structure = smiles === undefined ? [] : shapes.filter(([shape]) => shape.test(smiles)).flatMap(([, found]) => found)
-  const hydrocarbon: ReactiveClass[] = atoms !== undefined && /^C\d+H\d+$/.test(atoms) ? ['hydrocarbon'] : []
+  const hydrocarbon: ReactiveClass[] = isHydrocarbon(formula) ? ['hydrocarbon'] : []
   const shown = [...(listed ?? []), ...groups.flatMap((group) => byGroup[group]), ...structure, ...hydrocarbon]
   return {
     classes: [...new Set([...(classes ?? []), ...shown])],

@@ -1,3 +1,4 @@
+import { isHydrocarbon } from './atoms'
 import { boilingPointC, vapourPressureMmHg } from './antoine'
 import type { Substance } from './substance'
 
@@ -46,7 +47,7 @@ function classOf({ groups = [], formula, smiles }: Volatile): (typeof classes)[k
   if (groups.includes('carboxylic acid')) return classes.acid
   if (smiles !== undefined && /N[^=]*C\(?=O|C\(=O\)N|NC=O|N\(C\)C=O/.test(smiles)) return classes.amide
   if (groups.includes('amine')) return classes.amine
-  if (groups.length > 0 || smiles !== undefined || (formula !== undefined && /^C\d+H\d+$/.test(formula))) return classes.plain
+  if (groups.length > 0 || smiles !== undefined || isHydrocarbon(formula)) return classes.plain
   return classes.unknown
 }
 

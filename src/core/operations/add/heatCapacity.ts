@@ -1,3 +1,4 @@
+import { elementsIn, isHydrocarbon, isMetal } from '../../substance/atoms'
 import type { Content } from '../vessel/content'
 import { molarMass } from '../../substance/molarMass'
 import { isWatery } from '../vessel/watery'
@@ -25,16 +26,17 @@ const spreads = { water: 0.01, solute: 0.1, liquid: 0.12, solid: 0.2 } as const
 
 function ofSubstance({ substance, line }: Content): [cp: number, spread: number] {
   const { formula = '', groups = [] } = substance
-  const carbon = /C(?![a-z])/.test(formula)
+  const elements = elementsIn(formula)
+  const carbon = elements.has('C')
   if (line.form.kind === 'solid')
     return carbon
       ? [specificHeat.organicSolid, spreads.solid]
-      : [/^(Mg|Zn|Fe|Sn|Al|Cu|Pd|Na|Li)$/.test(formula) ? specificHeat.metal : specificHeat.salt, spreads.solid]
+      : [isMetal(formula) ? specificHeat.metal : specificHeat.salt, spreads.solid]
   if (formula === 'H2SO4') return [specificHeat.sulfuricAcid, spreads.solute]
   if (formula === 'HNO3') return [specificHeat.nitricAcid, spreads.solute]
-  if (/^C\d+H\d+$/.test(formula)) return [specificHeat.hydrocarbon, spreads.liquid]
-  if (/Br|I(?![a-z])/.test(formula)) return [specificHeat.bromide, spreads.liquid]
-  if (formula.includes('Cl') && carbon) return [specificHeat.halide, spreads.liquid]
+  if (isHydrocarbon(formula)) return [specificHeat.hydrocarbon, spreads.liquid]
+  if (elements.has('Br') || elements.has('I')) return [specificHeat.bromide, spreads.liquid]
+  if (elements.has('Cl') && carbon) return [specificHeat.halide, spreads.liquid]
   if (groups.includes('alcohol')) return [specificHeat.alcohol, spreads.liquid]
   if (groups.includes('carboxylic acid')) return [specificHeat.acid, spreads.liquid]
   if (groups.includes('ether')) return [specificHeat.ether, spreads.liquid]

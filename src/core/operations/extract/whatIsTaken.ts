@@ -1,3 +1,4 @@
+import { isHydrocarbon } from '../../substance/atoms'
 import { writeNumber } from '../../quantity/write'
 import { saturatedSodiumChloride } from './saltingOut'
 import { mostlyIn, type FlowState, type Layer, type Solute } from './layerFlow'
@@ -109,8 +110,7 @@ export function octanolsK({ plan, ...context }: Context, { id, K }: Solute): Adv
   if (!substance?.logP || solvent === undefined || Math.abs(Math.log10(K) - substance.logP.value) > 0.01) return []
   const into = plan.substances.find((each) => each.id === solvent)
   const donor = substance.groups?.some((group) => ['alcohol', 'phenol', 'carboxylic acid', 'amine'].includes(group))
-  const factor =
-    donor && into?.formula !== undefined && /^C\d+H\d+$/.test(into.formula) ? octanolOff.donorIntoHydrocarbon : octanolOff.other
+  const factor = donor && isHydrocarbon(into?.formula) ? octanolOff.donorIntoHydrocarbon : octanolOff.other
   return [
     {
       id: 'octanol',

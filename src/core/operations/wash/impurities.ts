@@ -1,3 +1,4 @@
+import { elementsIn, isMetal } from '../../substance/atoms'
 import type { Role } from '../../plan/lists'
 import { partsUsed } from '../../plan/partsUsed'
 import { isProduct, isReactant, type Plan } from '../../plan/plan'
@@ -30,6 +31,9 @@ const byGroup: readonly [FunctionalGroup, ImpurityKind][] = [
   ['phenol', 'phenol'],
   ['aldehyde', 'aldehyde'],
 ]
+/** Metals of the salts that go into water. */
+const salty = ['Na', 'K', 'Li', 'Mg', 'Ca'] as const
+
 /** What kind of impurity a substance is, from its formula, its groups and its log P; salts and small polar molecules go into water. */
 export function impurityKind({ formula = '', groups, logP }: Pick<Substance, 'formula' | 'groups' | 'logP'>): ImpurityKind {
   if (halogens.has(formula)) return 'halogen'
@@ -38,7 +42,8 @@ export function impurityKind({ formula = '', groups, logP }: Pick<Substance, 'fo
   if (found) return found[1]
   if (logP) return logP.value <= logPLimits.washedOut ? 'water-soluble' : 'neutral'
   // What has no carbon, or a metal in it, is a salt.
-  return !/C(?![a-z])/.test(formula) || /Na|K|Li|Mg|Ca/.test(formula) ? 'water-soluble' : 'neutral'
+  const elements = elementsIn(formula)
+  return !elements.has('C') || salty.some((metal) => elements.has(metal)) ? 'water-soluble' : 'neutral'
 }
 
 /** What is never in the crude product on its own account: put in after the reaction, what is taken apart, what is used up on the way. */
@@ -66,13 +71,7 @@ export function crudeComposition(plan: Plan, table: ReactionTable, conversion: n
       ? (line.coefficient ?? 0) * reacted
       : (amount?.value ?? 0) - (isReactant(line) ? line.coefficient! * reacted : 0)
     // A metal that is left lies at the bottom and is decanted from.
-    if (
-      mmol <= 1e-9 ||
-      substance.formula === undefined ||
-      substance.formula === 'H2O' ||
-      /^(Mg|Zn|Fe|Sn|Na|Li|Pd)$/.test(substance.formula)
-    )
-      return []
+    if (mmol <= 1e-9 || substance.formula === undefined || substance.formula === 'H2O' || isMetal(substance.formula)) return []
     return [
       {
         substance: substance.id,
