@@ -655,6 +655,42 @@ describe('crystallising acetanilide', () => {
     expect(fact('ten')).toBeCloseTo(90.6, 1)
     expect(fact('four')).toBeCloseTo(65.7, 1)
   })
+  test('the volume in the sentence is that of the way beside it: the table’s 98 mL, the curve’s 117, what was typed', () => {
+    const said = (typed: object, lab = defaultLab, plan = acetanilide) => {
+      const { filled, advice } = at(plan, 'crystallise', typed as Record<string, unknown>, lab)
+      return [filled.way, filled.volumeML, advice('school')?.words, advice('table')?.words]
+    }
+    // 100·4.49/5.37 = 83.6, and 40 % more where it is filtered hot: 117.
+    const byCurve = /By the curve it would be 117 mL, and 98 mL stand here/
+    const inTable = /The table sets 98 mL of water out, and 117 mL stand here/
+    expect(said({})).toEqual(['table', 98, expect.stringMatching(byCurve), undefined])
+    expect(said({ way: 'curve' })).toEqual(['curve', 117, undefined, expect.stringMatching(inTable)])
+    // 98 ÷ 4.49 = 21.8 mL to the gram, and 21.8 × 4.49 again.
+    expect(said({ way: 'factor' })).toEqual(['factor', 97.9, undefined, undefined])
+    expect(said({ way: 'factor', perG: 30 }).slice(0, 3)).toEqual(['factor', 135, undefined])
+    // In portions it takes what it takes; the table is what is set out for it.
+    expect(said({ way: 'portions' })).toEqual(['portions', 98, undefined, undefined])
+    expect(said({}, { ...defaultLab, crystallisationVolume: 'factor' })).toEqual(['table', 98, undefined, undefined])
+    // Twice the crude takes twice the solvent, where the curve is asked.
+    expect(said({ way: 'curve', soluteG: 8.98 })[1]).toBe(234)
+    // Five hundredths apart: 103.1 less 98 are 4.95 %, 103.2 less 98 are 5.04 %.
+    expect(said({ volumeML: 103.1 })).toEqual(['own', 103.1, expect.any(String), undefined])
+    expect(said({ volumeML: 103.2 })[3]).toBe(
+      'The table sets 98 mL of water out, and 103 mL stand here: let the same stand in both.',
+    )
+    const noVolume = {
+      ...acetanilide,
+      lines: acetanilide.lines.map((line) => (line.id === 'hot-water' ? { ...line, anchor: null } : line)),
+    }
+    expect(said({}, defaultLab, noVolume as Plan).slice(0, 2)).toEqual(['curve', 117])
+    // Nothing on record and nothing in the table: ten millilitres to the gram, and no factor is made up.
+    const unknown = at(
+      { ...(noVolume as Plan), substances: noVolume.substances.map((each) => ({ ...each, solubility: undefined })) },
+      'crystallise',
+    )
+    expect(unknown.filled).toMatchObject({ way: 'portions', volumeML: 44.9, perG: 0 })
+    expect(unknown.fact('factor')).toBeUndefined()
+  })
   test('at the bench the volume really used and the crude really weighed give the prediction again', () => {
     const measured = { ...nothingMeasured, samples: { crude: 4.71 }, usedML: { crystallise: 420 } }
     const { filled, fact, advice } = at(acetanilide, 'crystallise', {}, defaultLab, measured)

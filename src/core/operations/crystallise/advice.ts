@@ -1,6 +1,6 @@
 import type { CrystalliseBlanks } from './blanks'
 import { saturatedAtC } from './solubility'
-import { soluteAmongSolvents, soluteAndSolvent, stepOf } from './solvents'
+import { soluteAmongSolvents, soluteAndSolvent, stepOf, tableML } from './solvents'
 import { calledBy } from '../../substance/calledBy'
 import { writeNumber } from '../../quantity/write'
 import {
@@ -18,13 +18,26 @@ import {
 import { rinseLoss } from '../filter/papers'
 import { fact, when, type Advice, type Context, type Fact } from '../planner'
 
+/**
+ * The volume that this one is held against, and whose it is: the curve's or the factor's where that way was chosen, otherwise that of the laboratory's school, and the factor's where nothing is on record. Null where it is measured out by what it takes.
+ */
+function volumeHeldAgainst(
+  { lab }: Context,
+  { way }: CrystalliseBlanks,
+  volumes: Record<'curve' | 'factor', number | null>,
+): ['curve' | 'factor', number | null] {
+  const asked = way === 'table' || way === 'own' ? lab.crystallisationVolume : way
+  const kind = asked === 'factor' || volumes.curve === null ? 'factor' : 'curve'
+  return [kind, asked === 'portions' ? null : volumes[kind]]
+}
+
 /** What the figures and the advice of a step both rest on. */
 export function worksOut(context: Context, filled: CrystalliseBlanks) {
   const { solute, solvent } = soluteAndSolvent(context)
   const { soluteG, volumeML, hotS, coldS } = filled
   const hot = filled.hotFiltration === 'yes'
   const curveML = hotS > 0 ? hotVolume(soluteG, hotS, hot) : null
-  const factorML = filled.perG * soluteG
+  const factorML = filled.perG > 0 ? filled.perG * soluteG : null
   const least = hotS > 0 ? (100 * soluteG) / hotS : null
   const known = coldS > 0
   const crop = cropFrom(soluteG, volumeML, coldS)
@@ -52,7 +65,8 @@ export function worksOut(context: Context, filled: CrystalliseBlanks) {
       : filled.hotC
   const damp = stepOf(context) && isDamp(context, stepOf(context)!.from)
   const cool = coolingPlan(volumeML)
-  const wanted = { curve: curveML, factor: factorML, portions: volumeML }[filled.way] ?? volumeML
+  const plannedML = tableML(context)
+  const [school, bySchoolML] = volumeHeldAgainst(context, filled, { curve: curveML, factor: factorML })
   const name = solvent?.name ?? 'the solvent'
   const names = soluteAmongSolvents(context, filled)?.solvents.map((each) => each.name) ?? []
   const strangers = filled.tried.flatMap(({ solvent: tried }) => (tried && !names.includes(String(tried)) ? [`“${tried}”`] : []))
@@ -78,7 +92,9 @@ export function worksOut(context: Context, filled: CrystalliseBlanks) {
     separatesC,
     damp,
     cool,
-    wanted,
+    plannedML,
+    school,
+    bySchoolML,
     name,
     strangers,
   }
@@ -97,11 +113,22 @@ export function factsOf(at: Worked, context: Context, filled: CrystalliseBlanks)
             how: `100·${writeNumber(soluteG, 2)} g ÷ ${writeNumber(hotS, 2)} g, and ${hot ? 40 : 10} % more`,
           }),
         ]),
-    // At the bench one figure: what the sentence says, for what this group has got.
-    fact('factor', context.measured ? `hot solvent for our ${writeNumber(soluteG, 2)} g` : 'by the factor', factorML, 'mL', 0, {
-      how: `${writeNumber(filled.perG, 1)} mL/g × ${writeNumber(soluteG, 2)} g`,
-      atBench: true,
-    }),
+    ...(factorML === null
+      ? []
+      : [
+          // At the bench one figure: what the sentence says, for what this group has got.
+          fact(
+            'factor',
+            context.measured ? `hot solvent for our ${writeNumber(soluteG, 2)} g` : 'by the factor',
+            factorML,
+            'mL',
+            0,
+            {
+              how: `${writeNumber(filled.perG, 1)} mL/g × ${writeNumber(soluteG, 2)} g`,
+              atBench: true,
+            },
+          ),
+        ]),
     ...(known
       ? [
           fact('loss', 'stays dissolved cold', crop.lossG, 'g', 2, {
@@ -168,10 +195,13 @@ function isDamp({ plan, step }: Context, sample: string): boolean {
   return last?.kind === 'weigh' && !last.dry
 }
 
+/** Two volumes that are not the same for whoever measures them. */
+const apart = (oneML: number, otherML: number) => Math.abs(oneML - otherML) > 0.05 * otherML
+
 /** What to do and to doubt. */
 export function adviceOf(at: Worked, context: Context, filled: CrystalliseBlanks): Advice[] {
-  const { soluteG, volumeML, hotS, coldS, least, known, crop, impurityG, stays, cool, wanted, name, strangers } = at
-  const { meltsUnderC, onRecord, separatesC, damp } = at
+  const { soluteG, volumeML, hotS, coldS, least, known, crop, impurityG, stays, cool, name, strangers } = at
+  const { meltsUnderC, onRecord, separatesC, damp, plannedML, school, bySchoolML } = at
   return [
     ...when(
       strangers.length > 0,
@@ -234,10 +264,16 @@ export function adviceOf(at: Worked, context: Context, filled: CrystalliseBlanks
     ),
     ...when(filled.impurityS > 0 && impurityG <= stays, 'impurity', 'good', 'The impurity stays dissolved.'),
     ...when(
-      !context.measured && Math.abs(wanted - volumeML) > 0.05 * volumeML,
+      !context.measured && apart(bySchoolML ?? volumeML, volumeML),
       'school',
       'open',
-      `${filled.way === 'factor' ? 'By the factor' : 'By the curve'} it would be ${writeNumber(wanted, 0)} mL, and ${writeNumber(volumeML, 0)} mL stand here: write it into the table, or choose the other way.`,
+      `${school === 'factor' ? 'By the factor' : 'By the curve'} it would be ${writeNumber(bySchoolML ?? volumeML, 0)} mL, and ${writeNumber(volumeML, 0)} mL stand here: choose that way, or leave it as it is.`,
+    ),
+    ...when(
+      !context.measured && plannedML > 0 && apart(plannedML, volumeML),
+      'table',
+      'open',
+      `The table sets ${writeNumber(plannedML, 0)} mL of ${name} out, and ${writeNumber(volumeML, 0)} mL stand here: let the same stand in both.`,
     ),
     {
       id: 'cool',

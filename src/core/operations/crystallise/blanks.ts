@@ -4,9 +4,11 @@ import { blank, list, named, oneOf, type Blanks } from '../fields'
 export const fields = [
   blank('soluteG', 'crude', 'g', 0.001, 5000),
   oneOf('way', 'how much solvent', [
+    ['table', 'as the table has it'],
     ['curve', 'from the curve'],
     ['factor', 'from the factor'],
-    ['portions', 'as much as it took'],
+    ['portions', 'in portions'],
+    ['own', 'by our own figure'],
   ]),
   blank('volumeML', 'hot solvent', 'mL', 0.1, 20_000),
   blank('hotC', 'hot', '°C', -20, 200),
@@ -17,7 +19,7 @@ export const fields = [
     ['no', 'no'],
     ['yes', 'yes'],
   ]),
-  blank('perG', 'factor', 'mL', 0.1, 1000),
+  blank('perG', 'factor', 'mL', 0, 1000, 'an unknown number of'),
   blank('rinseML', 'rinse', 'mL', 0, 1000),
   blank('impurityPercent', 'impurity', '%', 0, 100),
   blank('impurityS', 'solubility of the impurity', 'g', 0, 300, 'an unknown number of'),

@@ -1,6 +1,6 @@
 import { usualColdC } from './usualCold'
 import { fields, type CrystalliseBlanks } from './blanks'
-import { soluteAndSolvent, solventsJudged, pairsJudged, stepOf } from './solvents'
+import { soluteAndSolvent, solventsJudged, pairsJudged, stepOf, tableML } from './solvents'
 import { adviceOf, factsOf, worksOut } from './advice'
 import { pressureMmHg } from '../../lab/lab'
 import { reactionTable } from '../../reaction/reactionTable'
@@ -10,7 +10,7 @@ import { solubilityAt } from './solubility'
 import { mLPerG } from './perG'
 import { cooledTooFast, solventVolume } from './rules'
 import { expectedProductG } from '../vessel/inVessel'
-import { ofLab, ofPlan, ofRecord, ofRun, planner, rough, unknown, usual } from '../planner'
+import { ofLab, ofPlan, ofRecord, ofRun, planner, rough, unknown, usual, type Said } from '../planner'
 
 /** Crystallisation: how much hot solvent, what stays dissolved cold, what too much costs, what brings it back. */
 export const crystallising = planner({
@@ -38,7 +38,7 @@ export const crystallising = planner({
     const hotFiltration = typed.hotFiltration === 'yes'
     // Whatever a group has charged, the procedure's own factor is that of the plan.
     const perG = own && mLPerG(context.plan, measured ? reactionTable(context.plan) : table, own, typed.soluteG)
-    const planned = own ? (table.lines.find(({ line }) => line.id === own.solvent)?.volume?.value ?? 0) : 0
+    const planned = tableML(context)
     const used = measured?.usedML[step.id]
     const coldC = usualColdC
     const curve = `solubility of ${solute?.name ?? 'the solute'} in ${solvent?.name ?? 'the solvent'}`
@@ -47,27 +47,37 @@ export const crystallising = planner({
         ? ofRecord(rough(solubilityAt(points, atC)), `${curve} at ${atC} °C`)
         : unknown(0, `no ${curve} is on record`)
     const hotS = holds(typed.hotC ?? hotC)
-    const byCurve = hotS.value > 0 ? hotVolume(soluteG, hotS.value, hotFiltration) : null
-    const volumeML =
+    const [crudeG, hot] = [typed.soluteG ?? soluteG, typed.hotS ?? hotS.value]
+    const byCurve = hot > 0 ? hotVolume(crudeG, hot, hotFiltration) : null
+    const inTable = planned > 0 ? ofPlan(rough(planned), 'its line in the table') : null
+    const fromCurve = byCurve === null ? null : ofRecord(rough(byCurve), `${curve}, and a little more`)
+    const ways: Record<CrystalliseBlanks['way'], Said<number> | null> = {
+      table: inTable,
+      curve: fromCurve,
+      factor: perG === null ? null : ofPlan(rough(perG * crudeG), 'the factor and the crude'),
+      portions: used === undefined ? null : ofRun(rough(used), 'the portions that were written down'),
+      own: null,
+    }
+    // The sentence names a way and a volume: the volume is that way's, unless somebody typed another.
+    const way: Said<CrystalliseBlanks['way']> =
       used !== undefined
-        ? ofRun(rough(used), 'the portions that were written down')
-        : planned > 0
-          ? ofPlan(rough(planned), 'its line in the table')
-          : byCurve !== null
-            ? ofRecord(rough(byCurve), `${curve}, and a little more`)
-            : usual(rough(10 * soluteG), 'ten millilitres to the gram')
+        ? ofRun('portions', 'what it took was written down')
+        : typed.volumeML !== undefined
+          ? ofPlan('own', 'the volume was typed')
+          : inTable
+            ? ofPlan('table', 'its line has an amount')
+            : ways[lab.crystallisationVolume]
+              ? ofLab(lab.crystallisationVolume, 'its school')
+              : usual('portions', 'nothing is on record to work it out from')
+    const volumeML =
+      ways[typed.way ?? way.value] ?? inTable ?? fromCurve ?? usual(rough(10 * crudeG), 'ten millilitres to the gram')
     return {
       soluteG: weighed
         ? ofRun(soluteG, `${own.from}, as it was weighed`)
         : expected > 0
           ? ofPlan(soluteG, 'what a careful group gets')
           : unknown(soluteG, 'how much there is nobody has said'),
-      way:
-        used !== undefined
-          ? ofRun('portions', 'what it took was written down')
-          : points.length > 0
-            ? ofLab(lab.crystallisationVolume, 'its school')
-            : usual('factor', 'no curve is on record'),
+      way,
       volumeML,
       hotC: boil
         ? ofRecord(hotC, `just below where ${solvent.name} boils, and within the curve`)
@@ -76,8 +86,7 @@ export const crystallising = planner({
       coldC: usual(coldC, 'ice and water'),
       coldS: holds(typed.coldC ?? coldC),
       hotFiltration: usual('no', 'only where something stays undissolved'),
-      perG:
-        perG === null ? unknown(0.1, 'no volume stands in the table') : ofPlan(perG, 'the solvent of the table over the crude'),
+      perG: perG === null ? unknown(0, 'no volume stands in the table') : ofPlan(perG, 'the solvent of the table over the crude'),
       rinseML: usual(Math.max(1, Math.round(soluteG)), 'a millilitre to the gram'),
       impurityPercent: usual(2, 'nobody has said how impure'),
       impurityS: unknown(0, 'what the impurity is nobody has said'),

@@ -11,6 +11,12 @@ import { type Context } from '../planner'
 
 export const stepOf = ({ step }: Context) => (step.kind === 'crystallise' ? step : null)
 
+/** Millilitres of the hot solvent that its line in the table sets out; 0 where it has no volume. */
+export const tableML = (context: Context): number => {
+  const step = stepOf(context)
+  return (step && context.table.lines.find(({ line }) => line.id === step.solvent)?.volume?.value) ?? 0
+}
+
 /** Solute and solvent of the step, and the solubility on record between them. */
 export function soluteAndSolvent(context: Context): {
   solute: Substance | undefined
