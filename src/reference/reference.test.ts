@@ -5,6 +5,8 @@ import { Molecule } from 'openchemlib'
 import { boilingPointC, vapourPressureMmHg } from '@/core/substance/antoine'
 import { molarMass } from '@/core/substance/molarMass'
 import { readFormula } from '@/core/substance/readFormula'
+import { ionsIn, shapesIn } from '@/core/substance/shapes'
+import { hydrogensOf, structureOf } from '@/core/substance/structure'
 import { atomsOfParts } from '@/core/substance/sameAtoms'
 import { nearestSubstances, plainName, searchSubstances, substanceIndex } from '@/core/substance/search'
 import { type SubstanceRecord } from '@/core/substance/record'
@@ -44,6 +46,23 @@ test.each(each)('%s: the formula is that of the structure', (_id, { formula, smi
   if (!smiles) return
   const drawn = Molecule.fromSmiles(smiles).getMolecularFormula().formula
   expect(atomsOfParts(drawn)).toEqual(readFormula(formula).atoms)
+})
+
+test.each(each)('%s: the rules read the same structure, however it is written', (_id, { formula, smiles }) => {
+  if (!smiles) return
+  const read = structureOf(smiles)!
+  const atoms: Record<string, number> = {}
+  const count = (symbol: string, many: number) => many > 0 && (atoms[symbol] = (atoms[symbol] ?? 0) + many)
+  for (const atom of read) {
+    count(atom.symbol, 1)
+    count('H', hydrogensOf(atom))
+  }
+  expect(atoms).toEqual(readFormula(formula!).atoms)
+  const molecule = Molecule.fromSmiles(smiles)
+  for (const other of [molecule.toSmiles(), molecule.toIsomericSmiles({ kekulizedOutput: true })]) {
+    expect([...shapesIn(other)]).toEqual([...shapesIn(smiles)])
+    expect(ionsIn(other)).toBe(ionsIn(smiles))
+  }
 })
 
 test.each(each)('%s: values lie inside physical bounds and name a source', (_id, record) => {

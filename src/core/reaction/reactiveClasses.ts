@@ -1,6 +1,7 @@
 import { isHydrocarbon } from '../substance/atoms'
 import type { Line } from '../plan/plan'
 import type { ReactiveClass } from '../substance/reactiveClass'
+import { shapesIn, type Shape } from '../substance/shapes'
 import type { Substance } from '../substance/substance'
 import { solutionSolvents } from '../substance/solutionSolvents'
 import { readFormula } from '../substance/readFormula'
@@ -97,16 +98,19 @@ function key(formula: string): string {
     .join('')
 }
 
-const shapes: readonly [RegExp, readonly ReactiveClass[]][] = [
-  [/C\(=O\)(Cl|Br)|(Cl|Br)C\(=O\)|C\((Cl|Br)\)=O|O=C\((Cl|Br)\)/, ['acyl halide', 'water-reactive']],
-  [/C\(=O\)OC\([^()]*\)=O|C\(=O\)OC\(=O\)|O=C\d?OC\(=O\)/, ['acid anhydride']],
-  [/^CN\(C\)C=O$/, ['formamide']],
-  [/OO/, ['peroxide']],
-  [/[cC)\d]OO|OO[cC]/, ['organic peroxide']],
-  [/[cC\d)]\[N\+\]\(=O\)\[O-\]|^\[O-\]\[N\+\]\(=O\)[cC]|O=\[N\+\]\(\[O-\]\)[cC]/, ['nitro compound']],
-  [/N=\[N\+\]=\[N-\]|\[N-\]=\[N\+\]=N/, ['azide']],
-  [/\[N\+\]#N|N#\[N\+\]/, ['diazonium salt']],
-]
+/** What a place in the structure shows. */
+const byShape = {
+  'acyl halide': ['acyl halide', 'water-reactive'],
+  'acid anhydride': ['acid anhydride'],
+  amide: [],
+  dialkylformamide: ['formamide'],
+  peroxide: ['peroxide'],
+  'organic peroxide': ['organic peroxide'],
+  'nitro compound': ['nitro compound'],
+  azide: ['azide'],
+  'diazonium salt': ['diazonium salt'],
+  alkene: [],
+} as const satisfies Record<Shape, readonly ReactiveClass[]>
 
 /** What belongs to each of the groups that decide how a substance is worked up. */
 const byGroup = {
@@ -128,7 +132,7 @@ type Known = Partial<Pick<Substance, 'formula' | 'groups' | 'smiles' | 'classes'
 export function knownClasses({ formula, groups = [], smiles, classes }: Known): { classes: ReactiveClass[]; known: boolean } {
   const atoms = formula === undefined ? undefined : key(formula)
   const listed = atoms === undefined ? undefined : byFormula[atoms]
-  const structure = smiles === undefined ? [] : shapes.filter(([shape]) => shape.test(smiles)).flatMap(([, found]) => found)
+  const structure = [...shapesIn(smiles)].flatMap((shape): readonly ReactiveClass[] => byShape[shape])
   const hydrocarbon: ReactiveClass[] = isHydrocarbon(formula) ? ['hydrocarbon'] : []
   const shown = [...(listed ?? []), ...groups.flatMap((group) => byGroup[group]), ...structure, ...hydrocarbon]
   return {

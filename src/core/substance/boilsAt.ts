@@ -1,5 +1,6 @@
 import { isHydrocarbon } from './atoms'
 import { boilingPointC, vapourPressureMmHg } from './antoine'
+import { shapesIn } from './shapes'
 import type { Substance } from './substance'
 
 /** Water, for what boils with it and for the laboratory's pressure said as a boiling point. */
@@ -45,7 +46,7 @@ function classOf({ groups = [], formula, smiles }: Volatile): (typeof classes)[k
   if (alcohols > 0) return classes.alcohol
   if (groups.includes('phenol')) return classes.phenol
   if (groups.includes('carboxylic acid')) return classes.acid
-  if (smiles !== undefined && /N[^=]*C\(?=O|C\(=O\)N|NC=O|N\(C\)C=O/.test(smiles)) return classes.amide
+  if (shapesIn(smiles).has('amide')) return classes.amide
   if (groups.includes('amine')) return classes.amine
   if (groups.length > 0 || smiles !== undefined || isHydrocarbon(formula)) return classes.plain
   return classes.unknown

@@ -1,4 +1,5 @@
 import type { FunctionalGroup } from '../../substance/lists'
+import { shapesIn } from '../../substance/shapes'
 import type { Substance } from '../../substance/substance'
 
 /** One tube of a panel of tests. */
@@ -248,7 +249,7 @@ export function expectedOf(
   substance: Pick<Substance, 'groups' | 'smiles'> | undefined,
 ): Tube['expect'] | undefined {
   if (!answers || !substance || (substance.groups === undefined && substance.smiles === undefined)) return undefined
-  const alkene = /C=C/.test(substance.smiles ?? '')
+  const alkene = shapesIn(substance.smiles).has('alkene')
   const has = (group: Answers) => (group === 'alkene' ? alkene : (substance.groups?.includes(group) ?? false))
   return answers.some(has) ? 'positive' : 'negative'
 }

@@ -1,3 +1,4 @@
+import { ionsIn } from '../../substance/shapes'
 import type { Substance } from '../../substance/substance'
 import { molarMass } from '../../substance/molarMass'
 import { boilsAt, vapourConstants, water as waterConstants } from '../../substance/boilsAt'
@@ -39,12 +40,6 @@ const isWater = ({ substance }: Part) => substance === null
 const nothing = { a: -12, b: 0, c: 1000 }
 const waterMass = 18.015
 
-/** Ions that a mole of a salt gives, from its structure; 1 for what is no salt. */
-function ionsOf({ smiles = '' }: Substance): number {
-  const parts = smiles.split('.').filter((part) => part !== 'O')
-  return parts.some((part) => /[+-]\d*\]/.test(part)) ? Math.max(1, parts.length) : 1
-}
-
 const staysSolid = ['zinc or iron', 'magnesium', 'aluminium', 'hydrogenation catalyst', 'manganese dioxide'] as const
 
 /** Water and what it is mixed from: the water of a solution is what its solute leaves of its mass. */
@@ -68,13 +63,13 @@ function parts(contents: readonly Content[]): { parts: Part[]; unknown: string[]
       return []
     }
     if (line.form.kind === 'solid' && staysSolid.some((each) => classesOf(substance, line).has(each))) return []
-    const dissolved = line.form.kind === 'solid' || ionsOf(substance) > 1 || dissolvedIn.length > 0
+    const dissolved = line.form.kind === 'solid' || ionsIn(substance.smiles) > 1 || dissolvedIn.length > 0
     const constants = dissolved || boilsByTable(substance.formula) ? nothing : vapourConstants(substance)
     if (!constants) {
       unknown.push(substance.name)
       return []
     }
-    const salt = ionsOf(substance) > 1
+    const salt = ionsIn(substance.smiles) > 1
     const { a, b, c } = constants
     return [
       ...dissolvedIn,
@@ -87,7 +82,7 @@ function parts(contents: readonly Content[]): { parts: Part[]; unknown: string[]
         c,
         gPerMol,
         gPerML: substance.density?.gPerML ?? 1,
-        mmol: mmol * ionsOf(substance),
+        mmol: mmol * ionsIn(substance.smiles),
         inWater:
           salt || boilsByTable(substance.formula) || (substance.logP !== undefined && substance.logP.value < logPLimits.layer),
       },
@@ -173,7 +168,7 @@ function layerOf(all: readonly Part[]): Layer {
   const water = inside.findIndex(isWater)
   const mixed = water >= 0 && x[water]! > 0.1 && x[water]! < 0.9
   // A salt in a mixed solvent drives the organic part out about as much as it holds the water back: neither is counted.
-  const solutes = all.filter(({ a, substance }) => a === nothing.a && !(mixed && substance && ionsOf(substance) > 1))
+  const solutes = all.filter(({ a, substance }) => a === nothing.a && !(mixed && substance && ionsIn(substance.smiles) > 1))
   const free = moles(inside) / (moles(inside) + moles(solutes))
   let worth = inside.length > 1 && moles(inside) < 0.99 * moles(all) ? 3 : 0.5
   const lambda = inside.map((one, i) =>
@@ -294,7 +289,7 @@ function strongAcidIn(contents: readonly Content[], mmHg: number): Boiling | nul
 /** A single solid boils as its own melt. */
 function meltIn(contents: readonly Content[], mmHg: number): Boiling | null {
   const [only] = contents
-  if (contents.length !== 1 || !only || ionsOf(only.substance) > 1 || only.line.form.kind !== 'solid') return null
+  if (contents.length !== 1 || !only || ionsIn(only.substance.smiles) > 1 || only.line.form.kind !== 'solid') return null
   const found = boilsAt(only.substance, mmHg)
   return found && { ...found, by: `its melt, by its ${found.by}`, main: only.substance.name, azeotropes: [] }
 }
