@@ -2,6 +2,7 @@ import type { Plan } from '@/core/plan/plan'
 import { madeLine } from '@/core/edit/sequence'
 import { Draft, Preparation, Revision } from '@/data/models'
 import { readDocument, UnreadableDocument } from './documents'
+import { preparationTitled } from './preparationTitled'
 import { readsDrafts } from './revisions'
 import type { Actor } from './rights'
 
@@ -70,22 +71,23 @@ export async function publishedPlans(course: string): Promise<{ plans: Plan[]; u
 const longestSequence = 12
 
 /**
- * The plan of a preparation by its title, and those that lead to it, the nearest first: one statement for each link. For those who write, a draft goes before what is published.
+ * The plan of a preparation by its title, and those that lead to it, the nearest first: a few statements for each link. For those who write, a draft goes before what is published.
+ * @param own the preparation they lead to: a circle ends there
  */
-export async function plansLeadingTo(course: string, title: string, reader: Actor | null): Promise<Plan[]> {
-  const found: Plan[] = []
-  const preparations = await Preparation.findAll({ where: { course, archivedAt: null }, attributes: ['id'] })
-  const where = { preparation: preparations.map(({ id }) => id) }
-  for (let next: string | undefined = title; next !== undefined && found.length < longestSequence;) {
-    const wanted: { preparation: string[]; title: string } = { ...where, title: next }
-    const draft: Draft | null = readsDrafts(reader, course) ? await Draft.findOne({ where: wanted }) : null
-    const row: Draft | Revision | null = draft ?? (await Revision.findOne({ where: { ...wanted, state: 'published' } }))
+export async function plansLeadingTo(course: string, title: string, reader: Actor | null, own?: string): Promise<Plan[]> {
+  const found = new Map<string, Plan>()
+  const drafts = readsDrafts(reader, course)
+  for (let next: string | undefined = title; next !== undefined && found.size < longestSequence;) {
+    const preparation = await preparationTitled(course, next, { inUse: true, drafts })
+    if (preparation === null || preparation === own || found.has(preparation)) break
+    const draft: Draft | null = drafts ? await Draft.findOne({ where: { preparation } }) : null
+    const row: Draft | Revision | null = draft ?? (await Revision.findOne({ where: { preparation, state: 'published' } }))
     const plan = row && (await readDocument(row).catch(() => null))
-    if (!plan || found.some((each) => each.title === plan.title)) break
-    found.push(plan)
+    if (!plan) break
+    found.set(preparation, plan)
     next = madeLine(plan)?.madeIn
   }
-  return found
+  return [...found.values()]
 }
 
 /** The published plans of a course that are not put away, by title, from columns alone. */

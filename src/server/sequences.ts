@@ -7,6 +7,7 @@ import { goesOnWithG } from '@/core/run/pools'
 import { database } from '@/data/connect'
 import { readEntries } from '@/data/entries'
 import { planOfRevision, UnreadableDocument } from './documents'
+import { preparationTitled } from './preparationTitled'
 
 /** What a group got of the preparation before. */
 export interface Earlier {
@@ -34,12 +35,14 @@ export async function earlierProducts(
   before: Date,
 ): Promise<Record<string, Earlier[]>> {
   const found: Record<string, Earlier[]> = Object.fromEntries(groups.map((group) => [group, []]))
-  const seen = new Set<string>([plan.title])
+  const seen = new Set<string>()
   let left = [...groups]
   let title = madeLine(plan)?.madeIn
-  while (title !== undefined && !seen.has(title) && left.length > 0 && seen.size <= longestSequence) {
-    seen.add(title)
-    const last = await lastResults(course, title, left, before)
+  while (title !== undefined && left.length > 0 && seen.size < longestSequence) {
+    const preparation = await preparationTitled(course, title)
+    if (preparation === null || seen.has(preparation)) break
+    seen.add(preparation)
+    const last = await lastResults(preparation, left, before)
     for (const [group, { earlier }] of last) found[group]!.push(earlier)
     left = left.filter((group) => last.has(group))
     const [one] = last.values()
@@ -55,10 +58,9 @@ interface RunRow {
   revision: string
 }
 
-/** The last result of each group in a preparation of that title before a time. */
+/** The last result of each group in a preparation before a time, whatever it was called then. */
 async function lastResults(
-  course: string,
-  title: string,
+  preparation: string,
   groups: readonly string[],
   before: Date,
 ): Promise<Map<string, { earlier: Earlier; plan: Plan }>> {
@@ -66,10 +68,10 @@ async function lastResults(
     `SELECT id, \`group\`, scale, revision FROM (
        SELECT run.id, run.student_group AS \`group\`, run.scale, r.id AS revision,
          ROW_NUMBER() OVER (PARTITION BY run.student_group ORDER BY l.starts_at DESC, l.id DESC) AS nth
-       FROM revision r JOIN preparation p ON p.id = r.preparation JOIN lab_session l ON l.revision = r.id JOIN run ON run.session = l.id
-       WHERE p.course = :course AND r.title = :title AND l.starts_at < :before AND run.student_group IN (:groups)
+       FROM revision r JOIN lab_session l ON l.revision = r.id JOIN run ON run.session = l.id
+       WHERE r.preparation = :preparation AND l.starts_at < :before AND run.student_group IN (:groups)
      ) ranked WHERE nth <= :most ORDER BY nth`,
-    { replacements: { course, title, before, groups: [...groups], most: runsLookedAt }, type: QueryTypes.SELECT },
+    { replacements: { preparation, before, groups: [...groups], most: runsLookedAt }, type: QueryTypes.SELECT },
   )
   const entries = await readEntries(rows.map(({ id }) => id))
   const found = new Map<string, { earlier: Earlier; plan: Plan }>()
@@ -84,7 +86,7 @@ async function lastResults(
         found.set(group, {
           plan,
           earlier: {
-            title,
+            title: plan.title,
             massG: goesOnWithG(sample.mass.value, state.pools[result.sample]),
             fraction: result.figure.value,
             dry: sample.dry,

@@ -22,7 +22,7 @@ import { cursorOf, liveStream, recheck, watching, writeCursor } from './live'
 import { hashPassword } from './password'
 import { archivePreparation, copyPreparation, publish, saveDraft, startDraft, startPreparation } from './drafts'
 import { fileName, openPreparation, planToWrite } from './preparations'
-import { listPreparations } from './preparationLists'
+import { listPreparations, plansLeadingTo } from './preparationLists'
 import { Refusal } from './refusal'
 import type { Actor } from './rights'
 import { earlierProducts } from './sequences'
@@ -313,6 +313,28 @@ describe('sequences', () => {
   test('nothing before the first session, and nothing for a plan from the bottle', async () => {
     expect(await earlierProducts(made.course.id, second, [group], new Date(0))).toEqual({ [group]: [] })
     expect(await earlierProducts(made.course.id, acetanilide, [group], now)).toEqual({ [group]: [] })
+  })
+
+  test('a preparation may be given another title: what goes on from it still finds it, and its results', async () => {
+    const course = made.course.id
+    const { id } = await startPreparation(course, { ...acetanilide, title: 'First of two' }, owner!.id, now)
+    const opened = async () => (await openPreparation(id, ownerHere)).revision
+    await publish((await opened()).id, (await opened()).version, owner!.id, now)
+    await startDraft(id, (await opened()).id, { ...acetanilide, title: 'Renamed' }, owner!.id, now)
+    const titles = async (title: string, reader: typeof ownerHere | null, own?: string) =>
+      (await plansLeadingTo(course, title, reader, own)).map((plan) => plan.title)
+    expect(await titles('First of two', ownerHere)).toEqual(['Renamed'])
+    expect(await titles('Renamed', ownerHere)).toEqual(['Renamed'])
+    // Whoever does not write knows nothing of the draft.
+    expect(await titles('First of two', null)).toEqual(['First of two'])
+    expect(await titles('Renamed', null)).toEqual([])
+    const renamed = await opened()
+    await publish(renamed.id, renamed.version, owner!.id, now)
+    expect(await titles('First of two', null)).toEqual(['Renamed'])
+    expect(await titles('Never', ownerHere)).toEqual([])
+    expect(await titles('First of two', ownerHere, id)).toEqual([])
+    await archivePreparation(id, true, now)
+    expect(await titles('First of two', ownerHere)).toEqual([])
   })
 
   test('a session can be set with each group at the scale of what it weighed', async () => {

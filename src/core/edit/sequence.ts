@@ -27,18 +27,12 @@ export function madeLine(plan: Plan): Line | undefined {
 }
 
 /**
- * The sequence that leads to a plan: the product of one preparation is the reactant of the next. Follows `madeIn` through the plans of the course by their
- * titles; null where the plan begins from the bottle. A circle is cut where it closes.
+ * The sequence that leads to a plan: the product of one preparation is the reactant of the next. Null where the plan begins from the bottle, or nothing is known of what it begins from.
+ * @param earlier the plans that lead to it, the nearest first
  */
-export function sequenceOf(plan: Plan, others: readonly Plan[]): Sequence | null {
-  const chain = [plan]
-  for (;;) {
-    const wanted = madeLine(chain[0]!)?.madeIn
-    const before = wanted === undefined ? undefined : others.find(({ title }) => title === wanted)
-    if (!before || chain.some(({ title }) => title === before.title)) break
-    chain.unshift(before)
-  }
-  if (chain.length < 2) return null
+export function sequenceOf(plan: Plan, earlier: readonly Plan[]): Sequence | null {
+  if (!madeLine(plan) || earlier.length === 0) return null
+  const chain = [...earlier.toReversed(), plan]
   const links = chain.map((each, index): SequenceLink => {
     const [whole, result, next] = [wholeOf(each, reactionTable(each)), mainResult(each), chain[index + 1]]
     const expected = result?.expected ?? allThereIs

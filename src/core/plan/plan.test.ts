@@ -22,7 +22,7 @@ import { operationOf, operations, operationsLike, type OperationKey } from '../o
 import { mainResult, type Plan, type Step } from './plan'
 import { type Substance } from '../substance/substance'
 import { comparePlans } from '../edit/comparePlans'
-import { safetySheet, statementWords } from '../safety/safetySheet'
+import { safetySheet } from '../safety/safetySheet'
 
 const toluene: Substance = {
   id: 'toluene',
@@ -236,14 +236,6 @@ describe('the safety sheet', () => {
       'Filter crystals',
     ])
   })
-
-  test.each([
-    ['H225 Highly flammable liquid and vapour', 'Highly flammable liquid and vapour'],
-    ['H361d Suspected of damaging the unborn child', 'Suspected of damaging the unborn child'],
-    ['EUH019 May form explosive peroxides', 'May form explosive peroxides'],
-    ['P305+P351+P338 If in eyes: rinse', 'If in eyes: rinse'],
-    ['Keep it dry', 'Keep it dry'],
-  ])('of “%s” a group reads “%s”', (statement, words) => expect(statementWords(statement)).toBe(words))
 
   test('a substance without a record is said to be unknown, and waste is gathered by stream', () => {
     const more = addLine(acetanilide, { ...bromobutane, waste: 'halogenated organic' }, 'reagent')

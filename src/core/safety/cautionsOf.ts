@@ -8,7 +8,7 @@ import { gasesIn, leastGasL } from '../operations/vessel/gasesIn'
 import { gases } from '../reaction/gases'
 import { writeNumber } from '../quantity/write'
 import { capital } from '../words/capital'
-import { isFlammable } from '../substance/flammable'
+import { isFlammable } from '../substance/statements'
 
 /**
  * What to heed in a step, the gravest for its operation first: fire where something flammable is heated, then the measure where things meet that must not meet unawares, then the author's own caution, then that of the substance that is measured out.

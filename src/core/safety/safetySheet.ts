@@ -1,3 +1,4 @@
+import { statementCodes } from '../substance/statements'
 import { printed } from '../words/words'
 import { operationIn } from '../operations/registry'
 import type { Plan } from '../plan/plan'
@@ -28,8 +29,7 @@ export interface SafetySheet {
 /** The safety sheet of a plan, drawn from its substances and its steps. It is advice: the safety data sheets and the qualified person decide. */
 export function safetySheet(plan: Plan, mmHg?: number): SafetySheet {
   const used = plan.substances.filter(({ id }) => plan.lines.some(({ substance }) => substance === id))
-  const codesOf = ({ hazards }: Substance) => hazards?.statements.map((statement) => statementCode(statement)) ?? []
-  const gravity = (substance: Substance) => (substance.hazards?.signal === 'danger' ? 100 : 0) + codesOf(substance).length
+  const gravity = (substance: Substance) => (substance.hazards?.signal === 'danger' ? 100 : 0) + statementCodes(substance).length
   const substances = used.filter(({ hazards }) => hazards).sort((a, b) => gravity(b) - gravity(a))
   const dangers = new Map<string, string[]>()
   for (const step of plan.steps) {
@@ -42,7 +42,7 @@ export function safetySheet(plan: Plan, mmHg?: number): SafetySheet {
     substances,
     unknown: used.filter(({ hazards, waste: known }) => !hazards && !known),
     pictograms: [...new Set(substances.flatMap(({ hazards }) => hazards!.pictograms))].sort(),
-    codes: [...new Set(substances.flatMap(codesOf))].sort(),
+    codes: [...new Set(substances.flatMap(statementCodes))].sort(),
     dangers: [...dangers].map(([words, steps]) => ({ words, steps })),
     gases: gasesOf(plan, mmHg),
     waste: [...waste].map(([stream, names]) => {
@@ -66,14 +66,4 @@ function gasesOf(plan: Plan, mmHg?: number): SafetySheet['gases'] {
     })
   }
   return [...sums.values()].filter(({ litres }) => litres >= leastGasL)
-}
-
-/** The code of a printed statement: `EUH019` of “EUH019 May form explosive peroxides”. */
-function statementCode(statement: string): string {
-  return statement.split(' ')[0]!
-}
-
-/** The words of a printed statement, for those who are to act on them and not to look them up. */
-export function statementWords(statement: string): string {
-  return statement.replace(/^(EU)?[HP]\d{3}\S* /, '')
 }

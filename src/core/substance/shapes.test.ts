@@ -66,7 +66,8 @@ describe('what a structure has', () => {
 
   test('of an aromatic ring drawn with double bonds no alkene, of a ring with fewer one', () => {
     for (const smiles of ['C1=CC=CC=C1', 'C1=CC=C2C=CC=CC2=C1', 'C1=COC=C1', 'CN1C=CC=C1', 'C1=CN=CC=C1']) has(smiles)
-    for (const smiles of ['C1=CCCCC1', 'C1=CC=CCC1', 'C1C=CC=C1', 'O=C1C=CC(=O)C=C1', 'C=Cc1ccccc1', 'C1=CC=CC=CC=C1']) has(smiles, 'alkene')
+    for (const smiles of ['C1=CCCCC1', 'C1=CC=CCC1', 'C1C=CC=C1', 'O=C1C=CC(=O)C=C1', 'C=Cc1ccccc1', 'C1=CC=CC=CC=C1'])
+      has(smiles, 'alkene')
   })
 
   test('peroxides, azides, diazonium salts, alkenes', () => {

@@ -53,7 +53,8 @@ export interface DeskProps {
   /** Titles of the other preparations of the course, from which a sequence may go on. */
   otherTitles: string[]
   /** The plans that lead to this one, the nearest first. */
-  earlier: Plan[]
+  /** The plans that lead to the one that is opened, by the origin it names. */
+  earlier: { origin: string | undefined; plans: Plan[] }
   /** What is known to be graver now than when the plan was written. */
   graver: readonly GraverNote[]
   drawings: Record<string, string>
@@ -85,7 +86,7 @@ export function Desk(props: DeskProps) {
   } = props
   const draft = useDraft(preparation, opened)
   const { plan, base, past } = draft
-  const others = useEarlier(course, plan, earlier)
+  const leading = useEarlier(course, preparation, plan, earlier)
   // What is frozen stays as it is: the first change to it offers a draft.
   const { change } = useStable({
     change: (next: Plan, label: string) =>
@@ -187,7 +188,7 @@ export function Desk(props: DeskProps) {
         {words && !readOnly && <PlanWords plan={plan} onChange={change} />}
         <NotKept draft={draft} zone={zone} />
         <Scheme plan={later} drawings={drawn} readOnly={readOnly} onCoefficient={coefficient} />
-        <SequenceLine plan={later} others={others} onChange={readOnly ? undefined : change} />
+        <SequenceLine plan={later} earlier={leading} onChange={readOnly ? undefined : change} />
         <ReactionTableView
           plan={shown}
           table={table}

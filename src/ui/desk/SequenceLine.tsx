@@ -5,14 +5,15 @@ import { writeNumber } from '@/core/quantity/write'
 
 interface Props {
   plan: Plan
-  others: readonly Plan[]
+  /** The plans that lead to it, the nearest first. */
+  earlier: readonly Plan[]
   /** Absent where the plan is only read. */
   onChange?: ((plan: Plan, label: string) => void) | undefined
 }
 
 /** Where a plan goes on from another: the chain from the bottle to here, what each link makes and needs, and the overall yield. */
-export const SequenceLine = memo(function SequenceLine({ plan, others, onChange }: Props) {
-  const sequence = sequenceOf(plan, others)
+export const SequenceLine = memo(function SequenceLine({ plan, earlier, onChange }: Props) {
+  const sequence = sequenceOf(plan, earlier)
   if (!sequence) return null
   const percent = ({ low, high }: { low: number; high: number }) => `${writeNumber(100 * low, 0)}–${writeNumber(100 * high, 0)} %`
   const before = sequence.links.at(-2)!
@@ -22,8 +23,8 @@ export const SequenceLine = memo(function SequenceLine({ plan, others, onChange 
   return (
     <section className="sequence" aria-label="Sequence">
       <ol>
-        {sequence.links.map(({ title, product, expected, makesG, taken }) => (
-          <li key={title}>
+        {sequence.links.map(({ title, product, expected, makesG, taken }, place) => (
+          <li key={place}>
             <b>{title}</b>
             <span className="fig">
               {percent(expected)}

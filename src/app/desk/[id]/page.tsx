@@ -43,11 +43,11 @@ export default async function DeskPage({ params, searchParams }: Props) {
     )
   const { revision, history, archived } = opened
   const { plan, id: revisionId, number, state, version, savedAt } = revision
-  const before = madeLine(plan)?.madeIn
+  const origin = madeLine(plan)?.madeIn
   const [shelf, others, earlier, drawings] = await Promise.all([
     listBottles(course.id),
     listPreparations(course.id, actor),
-    before === undefined ? [] : plansLeadingTo(course.id, before, actor),
+    origin === undefined ? [] : plansLeadingTo(course.id, origin, actor, id),
     structuresOf(plan),
   ])
   return (
@@ -61,7 +61,7 @@ export default async function DeskPage({ params, searchParams }: Props) {
         archived={archived}
         shelf={shelf}
         otherTitles={others.flatMap((other) => (other.id === id ? [] : [other.title]))}
-        earlier={earlier}
+        earlier={{ origin, plans: earlier }}
         graver={withGraver(plan).graver}
         drawings={drawings}
         lab={course.lab}

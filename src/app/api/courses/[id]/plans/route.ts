@@ -5,6 +5,11 @@ import { route } from '@/server/route'
 export const GET = route(
   { need: 'plan.read', subject: async ({ id }: { id: string }) => ({ course: id }) },
   async ({ params, request, actor }) => ({
-    plans: await plansLeadingTo(params.id, (request.nextUrl.searchParams.get('title') ?? '').slice(0, 200), actor),
+    plans: await plansLeadingTo(
+      params.id,
+      (request.nextUrl.searchParams.get('title') ?? '').slice(0, 200),
+      actor,
+      request.nextUrl.searchParams.get('of') ?? undefined,
+    ),
   }),
 )
