@@ -243,7 +243,7 @@ const sections: Record<string, () => string[]> = {
         [0.01, 3, 60].flatMap((mmol) =>
           [undefined, 0.02, 4].flatMap((K) =>
             ([[], ['ester'], ['amine'], ['carboxylic acid']] as const).map((groups) => {
-              const all: Impurity[] = [{ name: 'it', kind, mmol, ...(K === undefined ? {} : { K }) }]
+              const all: Impurity[] = [{ substance: 'it', name: 'it', kind, mmol, ...(K === undefined ? {} : { K }) }]
               return `${kind} ${mmol} ${K} ${groups.join('')} ${figureText(washPlan(all, 30, [...groups], 760))}`
             }),
           ),
@@ -253,10 +253,10 @@ const sections: Record<string, () => string[]> = {
     [...washSolutions].flatMap((name) =>
       [5, 40].map((portionML) => {
         const all: Impurity[] = [
-          { name: 'acid', kind: 'mineral acid', mmol: 4, K: 0.001 },
-          { name: 'weak', kind: 'carboxylic acid', mmol: 9, K: 2 },
-          { name: 'base', kind: 'amine', mmol: 3, K: 7 },
-          { name: 'salt', kind: 'water-soluble', mmol: 2 },
+          { substance: 'acid', name: 'acid', kind: 'mineral acid', mmol: 4, K: 0.001 },
+          { substance: 'weak', name: 'weak', kind: 'carboxylic acid', mmol: 9, K: 2 },
+          { substance: 'base', name: 'base', kind: 'amine', mmol: 3, K: 7 },
+          { substance: 'salt', name: 'salt', kind: 'water-soluble', mmol: 2 },
         ]
         const left = afterWater(all, 30, portionML, 2)
         return `${name} ${portionML} ${figureText(measured({ solution: name, portionML, times: 2 }, all, [], 700))} ${figureText(left)} ${figureText(dissolvedFrom(all, left))}`

@@ -1,3 +1,4 @@
+import { nameOfHeld } from '../substance/heldById'
 import { fieldsHere, plannerFor } from '../operations/planners'
 import type { Past } from '../operations/operation'
 import { operationIn } from '../operations/registry'
@@ -45,6 +46,7 @@ function typed(plan: Plan, step: Step, key: string, lab: Lab): string | undefine
   // One portion is none.
   if (!field || value === undefined || typeof value === 'object' || (key === 'portions' && value === 1)) return undefined
   if (field.kind === 'choice') return field.ways.find((way) => way.value === value)?.words
+  if (field.kind === 'text' && field.holds === 'substance') return nameOfHeld(plan.substances, value)
   return `${value}${field.kind === 'number' && field.unit ? ` ${field.unit}` : ''}`
 }
 

@@ -21,12 +21,13 @@ export interface ChoiceField<K extends string = string, V extends string = strin
   ofLab?: (lab: Lab) => readonly { value: V; words: string }[]
 }
 
-/** `offers`: names to choose from while it is typed; any other may be typed as well. */
+/** `offers`: names to choose from while it is typed; any other may be typed as well. `holds`: the name is read to the id of a substance and printed as its name. */
 export interface TextField<K extends string = string> {
   key: K
   label: string
   kind: 'text'
   offers?: 'substances' | 'solvents' | 'samples'
+  holds?: 'substance'
 }
 
 export interface RowsField<K extends string = string> {
@@ -91,6 +92,13 @@ export const named = <const K extends string>(key: K, label: string, offers?: Te
   kind: 'text',
   ...(offers ? { offers } : {}),
 })
+
+/** A blank for a substance: its name is what one sees and types, its id what the blank holds. */
+export const substanceNamed = <const K extends string>(
+  key: K,
+  label: string,
+  offers: 'substances' | 'solvents' = 'substances',
+): TextField<K> => ({ ...named(key, label, offers), holds: 'substance' })
 
 /** A blank for a list. */
 export const list = <const K extends string>(

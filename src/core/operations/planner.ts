@@ -93,12 +93,15 @@ export interface Report {
   ladder?: { title: string; rungs: string[] }
 }
 
+/** The name of the substance that a blank holds by its id. */
+export type NameOf = (held: unknown) => string
+
 /** What an operation brings to its step: a few blanks with sensible values, and what follows from them. */
 export interface Planner {
   of: OperationKey | 'own'
   title: string
-  /** Sentences with `{key}` for each blank; those that matter with these values. */
-  sentences: (filled: Filled) => readonly string[]
+  /** Sentences with `{key}` for each blank; those that matter with these values. `nameOf` prints the substance that a blank holds. */
+  sentences: (filled: Filled, nameOf?: NameOf) => readonly string[]
   fields: readonly Field[]
   /** What the plan, the laboratory, and the run where there is one, say about each blank, in the light of what was typed into others. */
   suggest: (context: Context, typed: Filled) => Record<string, Said>
@@ -120,6 +123,7 @@ interface Made<F extends readonly Field[]> {
   sentences: (
     say: (strings: TemplateStringsArray, ...keys: (F[number]['key'] | OwnKey)[]) => string,
     blanks: Blanks<F>,
+    nameOf: NameOf,
   ) => readonly string[]
   suggest: (context: Context, typed: Partial<Blanks<F>>) => { [K in keyof Blanks<F>]?: Said<Blanks<F>[K]> }
   report: (context: Context, blanks: Blanks<F>) => Report
@@ -143,7 +147,7 @@ export function planner<const F extends readonly Field[]>(made: Made<F>): Planne
     takes: () => [],
     rules: [],
     ...made,
-    sentences: (filled: Filled) => made.sentences(say, filled as Blanks<F>),
+    sentences: (filled: Filled, nameOf: NameOf = String) => made.sentences(say, filled as Blanks<F>, nameOf),
   } as unknown as Planner
 }
 

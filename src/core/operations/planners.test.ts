@@ -108,6 +108,15 @@ describe('every planner', () => {
     expect(filledFor(context)).toEqual({})
     expect(() => contextOf(acetanilide, reactionTable(acetanilide), { ...step, id: 'other' })).toThrow('other')
   })
+  test('a substance that was typed is held by its id, however the file names it; what is none of the plan’s stays as it was typed', () => {
+    const typed = (name: string) =>
+      at(isopentylAcetate, 'distil', { wantedOf: name, components: [{ name, mmol: 5 }] }).filled as Record<string, unknown>
+    for (const said of ['isopentyl alcohol', 'isopentyl-alcohol'])
+      expect(typed(said)).toMatchObject({ wantedOf: 'isopentyl-alcohol', components: [{ name: 'isopentyl-alcohol', mmol: 5 }] })
+    expect(typed('isopentyl')).toMatchObject({ wantedOf: 'isopentyl', components: [{ name: 'isopentyl', mmol: 5 }] })
+    // Words of a sample or of a layer are read as what they are.
+    expect(at(separation, 'extract-acid', { into: 'fluorene' }).filled.into).toBe('fluorene')
+  })
   test('what was typed for another operation does not count', () => {
     const step = { ...acetanilide.steps.find(({ id }) => id === 'cool')!, work: { of: 'melt', lowC: 5 } }
     const plan = { ...acetanilide, steps: acetanilide.steps.map((each) => (each.id === 'cool' ? step : each)) }

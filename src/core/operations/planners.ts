@@ -1,7 +1,8 @@
 import { defaultLab, type Lab } from '../lab/lab'
 import { operationIn, operationOf, type OperationKey } from './registry'
 import type { Taken } from './taken'
-import type { Plan, Step } from '../plan/plan'
+import type { Plan, Step, WorkRow, WorkValue } from '../plan/plan'
+import { readHeld } from '../substance/heldById'
 import type { Substance } from '../substance/substance'
 import { typedFor } from '../plan/typedFor'
 import type { ReactionTable } from '../reaction/reactionTable'
@@ -93,26 +94,37 @@ export function contextOf(
 
 /** What is said of each blank of a step where nobody types anything, with where it comes from; nothing where its operation has no planner. */
 export function suggestedFor(context: Context): Record<string, Said> {
-  return plannerFor(context.step)?.suggest(context, typedIn(context.step)) ?? {}
+  return plannerFor(context.step)?.suggest(context, typedIn(context)) ?? {}
 }
 
 /** Every blank of a step's planner: what is suggested, and over it what was typed. Empty where the operation has none. */
 export function filledFor(context: Context, suggested = suggestedFor(context)): Filled {
   const values = Object.entries(suggested).map(([key, { value }]) => [key, value])
-  return { ...Object.fromEntries(values), ...typedIn(context.step) }
+  return { ...Object.fromEntries(values), ...typedIn(context) }
 }
 
 /** The same for who knows which operation the step is, by the blanks of its planner. */
 export const blanksOf = <B>(context: Context): B => filledFor(context) as unknown as B
 
 /** What was typed for a step and can stand in the fields of its planner. A figure that a group's scale takes past its bound still stands: bounds are for typing. */
-function typedIn(step: Step): Filled {
+function typedIn({ plan, step, solvents = [] }: Context): Filled {
+  const known = [...plan.substances, ...solvents]
   const fields = plannerFor(step)?.fields ?? []
-  const typed = Object.entries(typedFor(step)).filter(([key, value]) => {
+  const typed = Object.entries(typedFor(step)).flatMap(([key, value]) => {
     const field = fields.find((each) => each.key === key)
-    return field !== undefined && problemIn(unbounded(field), value) === undefined
+    return field !== undefined && problemIn(unbounded(field), value) === undefined ? [[key, held(field, value!, known)]] : []
   })
   return Object.fromEntries(typed) as Filled
+}
+
+/** A typed value as rules have it: a substance by its id, whichever way it was named. */
+function held(field: Field, value: WorkValue, known: readonly Substance[]): WorkValue {
+  if (field.kind === 'text') return field.holds === 'substance' ? readHeld(known, String(value)) : value
+  if (field.kind !== 'rows') return value
+  const columns = field.columns.flatMap((each) => (each.kind === 'text' && each.holds === 'substance' ? [each.key] : []))
+  return (value as WorkRow[]).map((row) =>
+    columns.reduce((all, key) => (all[key] === undefined ? all : { ...all, [key]: readHeld(known, String(all[key])) }), row),
+  )
 }
 
 const anyNumber = { least: -Infinity, most: Infinity }

@@ -1,5 +1,6 @@
 import type { Lab } from '../lab/lab'
 import type { Plan, Step } from '../plan/plan'
+import { nameOfHeld } from '../substance/heldById'
 import { blanksNamed } from '../reaction/stepText'
 import type { ReactionTable } from '../reaction/reactionTable'
 import type { Field } from './fields'
@@ -8,7 +9,8 @@ import { ownBlank, ownFigures } from './own'
 import { contextOf, fieldsHere, filledFor, plannerFor } from './planners'
 
 /** A value as it stands in a sentence: with its unit, a choice in its words. */
-function inWords(field: Field, value: unknown): string {
+function inWords(field: Field, value: unknown, substances: Plan['substances']): string {
+  if (field.kind === 'text' && field.holds === 'substance') return nameOfHeld(substances, value)
   if (field.kind === 'choice') return field.ways.find((way) => way.value === value)?.words ?? String(value)
   if (typeof value !== 'number') return String(value)
   return `${Number(value.toPrecision(6))}${'unit' in field && field.unit ? ` ${field.unit}` : ''}`
@@ -34,10 +36,10 @@ export function wordFigures(plan: Plan, table: ReactionTable, step: Step, lab: L
   return Object.fromEntries(
     named.flatMap((key): [string, string][] => {
       const own = (ownFigures as readonly string[]).includes(key) ? ownBlank(`@${key}`, step, plan) : undefined
-      if (own) return [[key, inWords(own.field, own.value)]]
+      if (own) return [[key, inWords(own.field, own.value, plan.substances)]]
       const field = fields.find((each) => each.key === key)
       const value = filled[key]
-      return field && field.kind !== 'rows' && value !== undefined ? [[key, inWords(field, value)]] : []
+      return field && field.kind !== 'rows' && value !== undefined ? [[key, inWords(field, value, plan.substances)]] : []
     }),
   )
 }

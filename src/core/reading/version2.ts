@@ -182,7 +182,7 @@ function distillationSaid(plan: Plan, step: Step, index: number): Said['work'] {
     ...(both ? { lowC: Number(both[1]), highC: Number(both[2]) } : end === undefined ? {} : { highC: Number(end) }),
     ...(packed ? { stages: 4, reflux: 3, holdUpML: 2 } : {}),
     ...(flask === undefined ? {} : { potML: Math.max(5, Number(flask)) }),
-    ...(heaviest ? { wantedOf: heaviest.name } : {}),
+    ...(heaviest ? { wantedOf: heaviest.id } : {}),
   }
 }
 

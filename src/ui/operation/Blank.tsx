@@ -6,9 +6,16 @@ import type { Source } from '@/core/operations/planner'
 import type { Field } from '@/core/operations/fields'
 import type { WorkValue } from '@/core/plan/plan'
 import { readInUnit, type Reading } from '@/core/quantity/readQuantity'
+import { nameOfHeld, readHeld } from '@/core/substance/heldById'
+import type { Substance } from '@/core/substance/substance'
 import { useWritten } from '../useWritten'
 
-export type Offers = Readonly<Record<'substances' | 'solvents' | 'samples', readonly string[]>>
+/** What may be chosen: substances by their names, each with its id, and the names of samples. */
+export interface Offers {
+  substances: readonly Substance[]
+  solvents: readonly Substance[]
+  samples: readonly string[]
+}
 
 interface Props {
   field: Exclude<Field, { kind: 'rows' }>
@@ -57,6 +64,10 @@ export function shownIn(field: Props['field'], value: string | number | undefine
   return `${shown(value) || '–'}${field.kind === 'number' && field.unit ? ` ${field.unit}` : ''}`
 }
 
+/** The names that a field offers, each once. */
+const namesOf = (offers: Offers | undefined, kind: keyof Offers) =>
+  offers && [...new Set(offers[kind].map((each) => (typeof each === 'string' ? each : each.name)))]
+
 /** Chosen to take back what was chosen before. */
 const backToPlan = '\u0000'
 
@@ -78,7 +89,10 @@ export function Blank({
   const label = `${field.label}${field.kind === 'number' && field.unit ? `, ${field.unit}` : ''}${typed ? '' : read ? ', read from the words' : `, ${sourceWords[source ?? 'plan']}`}`
   const style = `blank ${typed ? 'typed' : 'derived'}`
   const none = standIn(field, value, typed)
-  const written = none === undefined ? shown(value) : ''
+  const holds = field.kind === 'text' && field.holds === 'substance'
+  const known = [...(offers?.substances ?? []), ...(offers?.solvents ?? [])]
+  const name = holds ? nameOfHeld(known, value) : value
+  const written = none === undefined ? shown(name) : ''
   const { input, problem } = useWritten({
     value: written,
     take: (text) => {
@@ -87,14 +101,15 @@ export function Blank({
         onValue?.(undefined)
         return undefined
       }
-      const read: Reading<string | number> = field.kind === 'number' ? readInUnit(text, field.unit) : { ok: true, value: text }
+      const read: Reading<string | number> =
+        field.kind === 'number' ? readInUnit(text, field.unit) : { ok: true, value: holds ? readHeld(known, text) : text }
       if (!read.ok) return read.problem
       const wrong = problemIn(field, read.value) ?? check?.(read.value)
       if (wrong === undefined) onValue?.(read.value)
       return wrong
     },
   })
-  if (!onValue) return <span className={style}>{shownIn(field, value, typed)}</span>
+  if (!onValue) return <span className={style}>{shownIn(field, name, typed)}</span>
   // As in a figure of the table: `=` goes to where it comes from.
   const askOnEquals = (event: KeyboardEvent) => {
     if (event.key !== '=' || !onAsk) return
@@ -123,7 +138,7 @@ export function Blank({
         ))}
       </select>
     )
-  const offered = field.kind === 'text' && field.offers ? offers?.[field.offers] : undefined
+  const offered = field.kind === 'text' && field.offers ? namesOf(offers, field.offers) : undefined
   return (
     <span className="blank-with-unit">
       <input

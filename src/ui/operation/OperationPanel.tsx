@@ -8,6 +8,7 @@ import { contextOf, fieldsHere, filledFor, plannerFor, reportFor, suggestedFor }
 import { operationIn } from '@/core/operations/registry'
 import { typedFor } from '@/core/plan/typedFor'
 import { samplesOf, type Plan, type Step, type WorkRow, type WorkValue } from '@/core/plan/plan'
+import { nameOfHeld } from '@/core/substance/heldById'
 import type { Substance } from '@/core/substance/substance'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
 import { Blank } from './Blank'
@@ -42,8 +43,8 @@ export function OperationPanel({ plan, table, step, lab, measured, solvents, onC
   const report = useMemo(() => reportFor(context, filled), [context, filled])
   const typed = typedFor(step)
   const fields = planner ? fieldsHere(planner, lab) : []
-  const names = (of: readonly Substance[]) => [...new Set(of.map(({ name }) => name))]
-  const offers = { substances: names(plan.substances), solvents: names(context.solvents ?? []), samples: samplesOf(plan) }
+  const offers = { substances: plan.substances, solvents: context.solvents ?? [], samples: samplesOf(plan) }
+  const nameOf = (held: unknown) => nameOfHeld([...offers.substances, ...offers.solvents], held)
   const write = (key: string, label: string, value: WorkValue | undefined) => {
     const { [key]: _old, of: _of, ...rest } = typed
     const next = value === undefined ? rest : { ...rest, [key]: value }
@@ -86,7 +87,7 @@ export function OperationPanel({ plan, table, step, lab, measured, solvents, onC
       />
     )
   }
-  const sentences = [...(operationIn(step)?.says ?? []), ...(planner?.sentences(filled) ?? []), ...common(step)]
+  const sentences = [...(operationIn(step)?.says ?? []), ...(planner?.sentences(filled, nameOf) ?? []), ...common(step)]
   return (
     <section className="planner" aria-label={planner ? `${planner.title}, worked out` : 'What the step says'}>
       <Sentences sentences={sentences} blank={blank} />

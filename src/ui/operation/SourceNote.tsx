@@ -8,6 +8,7 @@ import type { Plan, Step, WorkValue } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
 import { typedFor } from '@/core/plan/typedFor'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
+import { nameOfHeld } from '@/core/substance/heldById'
 import { shownIn, sourceWords } from './Blank'
 
 interface Props {
@@ -40,7 +41,10 @@ export function SourceNote({ plan, table, step, blank, lab, solvents, onLeave }:
   }, [plan, table, step, blank, lab, solvents])
   if (!field || field.kind === 'rows') return null
   const law = operationIn(step)?.scales?.[blank]
-  const written = (of: WorkValue | undefined) => shownIn(field, of as string | number | undefined, false)
+  const written = (of: WorkValue | undefined) =>
+    field.kind === 'text' && field.holds === 'substance'
+      ? nameOfHeld([...plan.substances, ...solvents], of)
+      : shownIn(field, of as string | number | undefined, false)
   return (
     <WorkingFrame onLeave={onLeave}>
       <h3 className={typed ? 'typed' : undefined}>

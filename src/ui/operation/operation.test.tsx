@@ -33,6 +33,9 @@ const draw = (plan: Plan, step: Step, writes = true) =>
 const stepOf = (plan: Plan, id: string) => plan.steps.find((step) => step.id === id)!
 const contextAt = (plan: Plan, id: string) => contextOf(plan, reactionTable(plan), stepOf(plan, id))
 
+let named = 0
+afterAll(() => expect(named).toBeGreaterThan(20))
+
 describe.each(plans.map((plan) => [plan.title, plan] as const))('%s', (_title, plan) => {
   const steps = plan.steps.filter((step) => plannerFor(step))
   test.each(steps.map((step) => [step.title, step] as const))('%s: is drawn whole', (_step, step) => {
@@ -40,6 +43,10 @@ describe.each(plans.map((plan) => [plan.title, plan] as const))('%s', (_title, p
     expect(html).toContain(plannerFor(step)!.title)
     expect(html).not.toMatch(/NaN|undefined|Infinity|\[object/)
     const labels = [...html.matchAll(/<(?:input|select)[^>]*aria-label="([^"]+)"/g)].map(([, label]) => label)
+    // A blank holds the id of a substance and shows its name.
+    const shown = [...html.matchAll(/<input[^>]*aria-label="(?:substance|fraction wanted|rinsed with)[^>]* value="([^"]*)"/g)]
+    for (const [, value] of shown) expect(['', 'water', ...plan.substances.map(({ name }) => name)]).toContain(value)
+    named += shown.length
     expect(labels.length).toBeGreaterThan(0)
     expect(new Set(labels).size).toBe(labels.length)
     // What the author has typed, and the fields of the step itself, stand without a source behind them.

@@ -1,7 +1,7 @@
 import type { CrystalliseBlanks } from './blanks'
 import { saturatedAtC } from './solubility'
 import { soluteAmongSolvents, soluteAndSolvent, stepOf, tableML } from './solvents'
-import { calledBy } from '../../substance/calledBy'
+import { heldById } from '../../substance/heldById'
 import { writeNumber } from '../../quantity/write'
 import {
   boilDownTo,
@@ -45,7 +45,7 @@ export function worksOut(context: Context, filled: CrystalliseBlanks) {
   const best = (factor: number) => cropFrom(soluteG, (least ?? volumeML) * factor, coldS)
   const impurityG = (filled.impurityPercent / 100) * soluteG
   const stays = impurityThatStays(volumeML, filled.impurityS)
-  const entry = solvent && solute?.solubility?.find(({ solvent: said }) => calledBy([solvent], said))
+  const entry = solvent && solute?.solubility?.find((each) => each.solvent === solvent.id)
   const melts = solute?.melting?.lowC
   const meltsUnderC = entry?.oilsAboveC ?? (melts === undefined ? undefined : melts - meltsLowerK)
   const strength = (100 * soluteG) / volumeML
@@ -68,8 +68,8 @@ export function worksOut(context: Context, filled: CrystalliseBlanks) {
   const plannedML = tableML(context)
   const [school, bySchoolML] = volumeHeldAgainst(context, filled, { curve: curveML, factor: factorML })
   const name = solvent?.name ?? 'the solvent'
-  const names = soluteAmongSolvents(context, filled)?.solvents.map((each) => each.name) ?? []
-  const strangers = filled.tried.flatMap(({ solvent: tried }) => (tried && !names.includes(String(tried)) ? [`“${tried}”`] : []))
+  const offered = soluteAmongSolvents(context, filled)?.solvents ?? []
+  const strangers = filled.tried.flatMap(({ solvent: tried }) => (tried && !heldById(offered, tried) ? [`“${tried}”`] : []))
   return {
     solute,
     solvent,

@@ -1,4 +1,4 @@
-import { blank, list, named, oneOf, type Blanks } from '../fields'
+import { blank, list, substanceNamed, oneOf, type Blanks } from '../fields'
 
 /** The blanks of a crystallisation. */
 export const fields = [
@@ -28,7 +28,7 @@ export const fields = [
   blank('secondML', 'boil the liquor down to', 'mL', 0, 20_000),
   list('tried', 'solvents tried', {
     columns: [
-      named('solvent', 'solvent', 'solvents'),
+      substanceNamed('solvent', 'solvent', 'solvents'),
       blank('cold', 'holds cold', '', 0, 500),
       blank('hot', 'holds hot', '', 0, 500),
     ],

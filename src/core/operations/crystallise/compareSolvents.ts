@@ -44,7 +44,7 @@ export function compareSolvents(
   coldC: number,
   mmHg: number,
 ): SolventJudged[] {
-  const once = solvents.filter((each, index) => solvents.findIndex(({ name }) => name === each.name) === index)
+  const once = solvents.filter((each, index) => solvents.findIndex(({ id }) => id === each.id) === index)
   return once
     .flatMap((solvent): SolventJudged[] => {
       const boil = boilsAt(solvent, mmHg)

@@ -1,4 +1,3 @@
-import { calledBy } from '../../substance/calledBy'
 import type { Substance } from '../../substance/substance'
 export interface SolubilityPoint {
   atC: number
@@ -29,9 +28,9 @@ export function leftInMotherLiquor(volumeML: number, coldGPer100ML: number, solu
   return Math.min(soluteG, (volumeML * coldGPer100ML) / 100)
 }
 
-/** The solubilities that are known of a solute in a solvent, whichever way the record names it; undefined where none is. */
-export const solubilityIn = (solute: Pick<Substance, 'solubility'> | undefined, solvent: Pick<Substance, 'id' | 'name'>) =>
-  solute?.solubility?.find(({ solvent: said }) => calledBy([solvent], said))?.points
+/** The solubilities that are known of a solute in a solvent; undefined where none is. */
+export const solubilityIn = (solute: Pick<Substance, 'solubility'> | undefined, solvent: Pick<Substance, 'id'>) =>
+  solute?.solubility?.find((each) => each.solvent === solvent.id)?.points
 
 /**
  * The temperature at which a solution of a strength is just saturated, °C: the curve of solubilityAt turned round, by halving. Null where one point alone gives no slope, or the strength lies beyond what the curve reaches.

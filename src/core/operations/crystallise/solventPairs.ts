@@ -1,4 +1,4 @@
-import { calledBy } from '../../substance/calledBy'
+import { heldById } from '../../substance/heldById'
 import type { Substance } from '../../substance/substance'
 import { boilsAt } from '../../substance/boilsAt'
 import { handyMLPerG, type Solvent } from './compareSolvents'
@@ -27,7 +27,7 @@ export function solventPairs(
   mmHg: number,
 ): SolventPair[] {
   const known = (solute.solubility ?? []).flatMap(({ solvent: id, points }) => {
-    const solvent = calledBy(solvents, id)
+    const solvent = heldById(solvents, id)
     const boil = solvent && boilsAt(solvent, mmHg)
     return solvent && boil && points.length > 1
       ? [{ name: solvent.name, points, boilC: boil.atC, cold: solubilityAt(points, coldC) }]

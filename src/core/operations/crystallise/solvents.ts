@@ -1,5 +1,5 @@
 import type { CrystalliseBlanks } from './blanks'
-import { calledBy } from '../../substance/calledBy'
+import { heldById } from '../../substance/heldById'
 import { pressureMmHg } from '../../lab/lab'
 import { lineOf, mainSubstance, substanceOf } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
@@ -49,7 +49,7 @@ export function soluteAmongSolvents(
   const solvents = [...inPlan, ...(context.solvents ?? [])]
   const [coldC, mmHg] = [filled.coldC, pressureMmHg(context.lab)]
   const found = filled.tried.flatMap(({ solvent: name, cold, hot }) => {
-    const of = calledBy(solvents, name)
+    const of = heldById(solvents, name)
     const boil = of && boilsAt(of, mmHg)
     return boil && Number(cold) > 0 && Number(hot) > 0
       ? [
@@ -79,7 +79,7 @@ export function soluteAmongSolvents(
   const source = 'tried in a tube'
   // What was tried here stands instead of the record, or a solvent would make a pair with itself.
   const triedIds = new Set(found.map((each) => each.solvent))
-  const onRecord = (solute.solubility ?? []).filter(({ solvent: id }) => !triedIds.has(calledBy(solvents, id)?.id ?? id))
+  const onRecord = (solute.solubility ?? []).filter(({ solvent: id }) => !triedIds.has(id))
   return {
     solute: { ...solute, solubility: [...[...found, ...own].map((each) => ({ ...each, source })), ...onRecord] },
     solvents,

@@ -5,7 +5,7 @@ import { surestStages } from './column'
 import { pressureMmHg } from '../../lab/lab'
 import { mainSubstance } from '../../plan/plan'
 import { writeNumber } from '../../quantity/write'
-import { calledBy } from '../../substance/calledBy'
+import { heldById, nameOfHeld } from '../../substance/heldById'
 import { molarMass } from '../../substance/molarMass'
 import type { Substance } from '../../substance/substance'
 import { boilsAt, decimalsWorth, vapourConstants, water, worth } from '../../substance/boilsAt'
@@ -48,12 +48,12 @@ export function worksOut(context: Context, filled: DistilBlanks) {
   const reduced = mmHg < 0.9 * open
   const rows = filled.components
   const named = rows.map(({ name, mmol }) => ({
-    name: String(name ?? ''),
+    name: nameOfHeld(plan.substances, name),
     mmol: Number(mmol),
-    substance: calledBy(plan.substances, name),
+    substance: heldById(plan.substances, name),
   }))
   const wanted =
-    calledBy(
+    heldById(
       named.flatMap(({ substance }) => substance ?? []),
       filled.wantedOf,
     ) ?? mainSubstance(plan)

@@ -1,5 +1,5 @@
 import { stemFactor } from './thermometer'
-import { blank, list, named, oneOf, type Blanks } from '../fields'
+import { blank, list, substanceNamed, oneOf, type Blanks } from '../fields'
 
 const constant = <const I extends 1 | 2 | 3, const J extends 1 | 2 | 3>(i: I, j: J) =>
   blank(`A${i}${j}` as `A${I}${J}`, `constant ${i}–${j}`, '', -20, 20)
@@ -7,7 +7,7 @@ const constant = <const I extends 1 | 2 | 3, const J extends 1 | 2 | 3>(i: I, j:
 /** The blanks of a distillation. */
 export const fields = [
   list('components', 'components', {
-    columns: [named('name', 'substance', 'substances'), blank('mmol', 'mmol', '', 0, 1e6)],
+    columns: [substanceNamed('name', 'substance'), blank('mmol', 'mmol', '', 0, 1e6)],
     add: 'Add a component',
     fresh: { name: '', mmol: 10 },
   }),
@@ -30,7 +30,7 @@ export const fields = [
   blank('alpha', 'α of NRTL', '', 0.05, 0.6),
   blank('stopML', 'left at the end', 'mL', 0, 5000),
   blank('potML', 'flask', 'mL', 5, 20_000),
-  named('wantedOf', 'fraction wanted', 'substances'),
+  substanceNamed('wantedOf', 'fraction wanted'),
   blank('lowC', 'from', '°C', -50, 400),
   blank('highC', 'to', '°C', -50, 400),
   oneOf('filling', 'thermometer', Object.keys(stemFactor)),

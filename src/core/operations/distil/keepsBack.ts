@@ -1,5 +1,4 @@
 import { writeNumber } from '../../quantity/write'
-import { calledBy } from '../../substance/calledBy'
 import type { KeepsBack } from '../kept'
 import { operationOf } from '../registry'
 import { worksOut } from './advice'
@@ -15,7 +14,7 @@ export const distillingKeeps: KeepsBack = (context, { substance, reachedG }) => 
   if (distillations.at(-1)?.id !== step.id) return null
   const filled = context.filledOf(step) as unknown as DistilBlanks
   const { wanted, stages } = worksOut(context, filled)
-  const isIt = wanted !== undefined && calledBy([substance], wanted.id) !== undefined
+  const isIt = wanted?.id === substance.id
   const gPerML = substance.density?.gPerML
   if (!isIt) return null
   if (gPerML === undefined)

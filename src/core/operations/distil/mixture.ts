@@ -1,7 +1,7 @@
 import type { DistilBlanks } from './blanks'
 import { mainSubstance, type WorkRow } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
-import { calledBy } from '../../substance/calledBy'
+import { heldById } from '../../substance/heldById'
 import { molarMass } from '../../substance/molarMass'
 import { vapourConstants } from '../../substance/boilsAt'
 import type { ActivityModel } from './activity'
@@ -22,16 +22,16 @@ export function inPot(context: Context): WorkRow[] {
   )
   const amountOf = (id: string) => table.lines.find(({ line }) => line.id === id)?.amount?.value ?? 0
   if (direct.length > 0)
-    return direct.slice(0, 3).map(({ line, substance }) => ({ name: substance.name, mmol: rough(amountOf(line.id), 4) }))
+    return direct.slice(0, 3).map(({ line, substance }) => ({ name: substance.id, mmol: rough(amountOf(line.id), 4) }))
   // A second distillation of a mixture that was charged whole.
   const charged = table.lines.filter(
     ({ line, substance, amount }) => amount && !plan.mainProduct && volatile(substance) && line.form.kind !== 'solid',
   )
   if (charged.length > 0)
-    return charged.slice(0, 3).map(({ substance, amount }) => ({ name: substance.name, mmol: rough(amount!.value, 4) }))
+    return charged.slice(0, 3).map(({ substance, amount }) => ({ name: substance.id, mmol: rough(amount!.value, 4) }))
   const made =
     product?.formula && volatile(product)
-      ? [{ name: product.name, mmol: rough((1000 * expectedProductG(context)) / molarMass(product.formula)) }]
+      ? [{ name: product.id, mmol: rough((1000 * expectedProductG(context)) / molarMass(product.formula)) }]
       : []
   const beside = crudeComposition(plan, table, plan.expectedYield?.high ?? 1)
     .filter(
@@ -43,7 +43,7 @@ export function inPot(context: Context): WorkRow[] {
         plan.substances.some((each) => each.id === substance && each.id !== product?.id && volatile(each)),
     )
     // Washing and drying leave about a tenth of what dissolves in the organic layer.
-    .map(({ name, mmol }) => ({ name, mmol: rough(0.1 * mmol) }))
+    .map(({ substance, mmol }) => ({ name: substance, mmol: rough(0.1 * mmol) }))
   return [...beside, ...made].slice(-3)
 }
 
@@ -80,13 +80,13 @@ export function batchOf(
 ): { mixture: Mixture; charge: BatchCharge; wanted: number } | null {
   const rows = filled.components.filter(({ mmol }) => Number(mmol) > 0)
   const components = rows
-    .map(({ name }) => calledBy(context.plan.substances, name))
+    .map(({ name }) => heldById(context.plan.substances, name))
     .map((substance) => substance && componentOf(substance))
   if (rows.length === 0 || components.some((component) => !component)) return null
   const model = modelOf(filled, rows.length)
   const { substances } = context.plan
-  const product = calledBy(substances, filled.wantedOf) ?? mainSubstance(context.plan)
-  const wanted = rows.findIndex(({ name }) => product && calledBy(substances, name) === product)
+  const product = heldById(substances, filled.wantedOf) ?? mainSubstance(context.plan)
+  const wanted = rows.findIndex(({ name }) => name === product?.id)
   const reflux = filled.reflux
   return {
     mixture: { components: components as Component[], model, mmHg: filled.mmHg },
@@ -137,7 +137,7 @@ function modelOf(filled: DistilBlanks, count: number): ActivityModel {
 /** Volume of what the blanks put into the pot, mL. */
 export const volumeOf = (context: Context, filled: Pick<DistilBlanks, 'components'>) =>
   filled.components.reduce((sum, { name, mmol }) => {
-    const substance = calledBy(context.plan.substances, name)
+    const substance = heldById(context.plan.substances, name)
     const component = substance && componentOf(substance)
     return component ? sum + (Number(mmol) * component.gPerMol) / component.gPerML / 1000 : sum
   }, 0)

@@ -8,17 +8,17 @@ import { batchDistillation } from './batch'
 import { byWindow, purityOf, recoveryAtPurity, usualPurities, type Fraction } from './fractions'
 import { pressureMmHg } from '../../lab/lab'
 import { mainSubstance } from '../../plan/plan'
-import { calledBy } from '../../substance/calledBy'
+import { heldById } from '../../substance/heldById'
 import { boilsAt } from '../../substance/boilsAt'
 import { endsBeforeDry } from './rules'
-import { ofLab, ofPlan, ofRecord, planner, rough, unknown, usual, type Context } from '../planner'
+import { ofLab, ofPlan, ofRecord, planner, rough, unknown, usual, type Context, type NameOf } from '../planner'
 
 /** The sentence of the activity model, pair by pair. */
-function modelSentence(filled: DistilBlanks): string {
+function modelSentence(filled: DistilBlanks, nameOf: NameOf): string {
   const model = filled.model
   const names = filled.components
     .filter(({ mmol }) => Number(mmol) > 0)
-    .map(({ name }, index) => String(name || `component ${index + 1}`))
+    .map(({ name }, index) => (name ? nameOf(name) : `component ${index + 1}`))
   if (model === 'ideal' || names.length < 2) return 'The liquid is taken as {model}.'
   const pairs = pairsOf(model === 'van Laar' ? 2 : names.length).map(
     ([i, j]) => `${names[i - 1]} with ${names[j - 1]} {A${i}${j}} and {A${j}${i}}`,
@@ -30,10 +30,10 @@ function modelSentence(filled: DistilBlanks): string {
 export const distilling = planner({
   of: 'distil',
   title: 'Distillation',
-  sentences: (say, filled) => [
+  sentences: (say, filled, nameOf) => [
     say`In the pot: ${'components'}`,
     say`A column of ${'stages'} stages at reflux ${'reflux'} that holds ${'holdUpML'}. Stop with ${'stopML'} left in the ${'potML'} flask, at ${'mmHg'}.`,
-    modelSentence(filled),
+    modelSentence(filled, nameOf),
     say`Collect ${'wantedOf'} from ${'lowC'} to ${'highC'} at the thermometer, filled with ${'filling'}, ${'stemK'} of its scale outside, ${'lagK'} behind the vapour.`,
   ],
   fields,
@@ -49,7 +49,7 @@ export const distilling = planner({
     // Where nothing is known the pairs are as an ideal solution has them: Λ = 1, τ = 0.
     const none = unknown(typed.model === 'Wilson' ? 1 : 0, 'no constants on record: as an ideal solution has it')
     const product = mainSubstance(plan)
-    const substances = components.map(({ name }) => calledBy(plan.substances, name)!)
+    const substances = components.map(({ name }) => heldById(plan.substances, name)!)
     const onRecord = modelOnRecord(substances)
     const constant = (i: number, j: number) => {
       const value = (typed.model ?? 'Wilson') === 'Wilson' ? onRecord?.[i - 1]?.[j - 1] : undefined
@@ -58,8 +58,7 @@ export const distilling = planner({
     const mmHg = typed.mmHg ?? pressureMmHg(lab)
     const first = [...substances].sort((a, b) => (boilsAt(a, mmHg)?.atC ?? 0) - (boilsAt(b, mmHg)?.atC ?? 0))
     const wanted =
-      substances.find((each) => each === calledBy(plan.substances, typed.wantedOf)) ??
-      (product && substances.includes(product) && plan.mainProduct ? product : first[0])
+      heldById(substances, typed.wantedOf) ?? (product && substances.includes(product) && plan.mainProduct ? product : first[0])
     const boil = wanted && boilsAt(wanted, mmHg)
     const all = volumeOf(context, { components })
     const end = (byK: number) =>
@@ -87,7 +86,7 @@ export const distilling = planner({
         now.vessel?.kind === 'round-bottom'
           ? ofPlan(rough(Math.max(5, now.vessel.sizeML)), 'the flask of the plan')
           : usual(rough(Math.max(5, 2 * all)), 'twice what is in it'),
-      wantedOf: ofPlan(wanted?.name ?? '', product && wanted === product ? 'the product' : 'what boils lowest'),
+      wantedOf: ofPlan(wanted?.id ?? '', product && wanted === product ? 'the product' : 'what boils lowest'),
       lowC: end(-3),
       highC: end(3),
       filling: usual('spirit', 'the thermometer of most laboratories'),

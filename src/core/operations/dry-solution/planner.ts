@@ -36,7 +36,7 @@ function dissolvedHere(context: Context): Substance[] {
     .at(-1)
   if (!flow || !before) return product ? [product] : []
   return plan.substances.filter(
-    ({ name }) => flow.solutes.some(({ id }) => id === name) && mostlyIn(before.state, name)?.layer === flow.start.name,
+    ({ id }) => flow.solutes.some((solute) => solute.id === id) && mostlyIn(before.state, id)?.layer === flow.start.name,
   )
 }
 

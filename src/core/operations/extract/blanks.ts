@@ -1,7 +1,7 @@
-import { blank, list, named, oneOf, type Blanks } from '../fields'
+import { blank, list, named, substanceNamed, oneOf, type Blanks } from '../fields'
 
 const soluteColumns = [
-  named('name', 'substance', 'substances'),
+  substanceNamed('name', 'substance'),
   blank('mmol', 'mmol', '', 0, 1e6),
   blank('K', 'K', '', 0, 1e8),
   blank('acidPKa', 'pKa, acid', '', -10, 50),

@@ -87,7 +87,7 @@ export function solutesOf({ plan, table, ...context }: Context, organic: string 
     const { pKa } = substance
     // An amine's pKa is that of its conjugate acid; an acid's its own.
     const row = {
-      name: substance.name,
+      name: substance.id,
       mmol: rough(mmol),
       K,
       ...(strong !== undefined ? { acidPKa: strong } : pKa && !pKa.ofConjugateAcid ? { acidPKa: pKa.values[0]! } : {}),

@@ -1,4 +1,3 @@
-import { calledBy } from '../../substance/calledBy'
 import { writeNumber } from '../../quantity/write'
 import type { KeepsBack } from '../kept'
 import { flowOfPlan } from './flowOfPlan'
@@ -12,7 +11,7 @@ export const shakingKeeps: KeepsBack = (context, { substance, reachedG }) => {
   const flow = flowOfPlan(context)
   const last = flow?.states.at(-1)
   if (!flow || !last || last.step !== context.step.id) return null
-  const solute = flow.solutes.find(({ id }) => calledBy([substance], id))
+  const solute = flow.solutes.find(({ id }) => id === substance.id)
   if (!solute || !(solute.mmol > 0))
     return { unknown: `what the other layers hold: no partition coefficient of ${substance.name} is on record` }
   // The layer that holds most of it is the one that is worked up; where K is off, it is still the same one.

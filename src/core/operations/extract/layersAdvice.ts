@@ -6,7 +6,6 @@ import { saturatedSodiumChloride } from './saltingOut'
 import { type Layer } from './layerFlow'
 import { fillRule, fittingSize } from '../vessel/vessel'
 import { saltingOf, shakenWith } from './flowOfPlan'
-import { calledBy } from '../../substance/calledBy'
 import { organicLayer } from '../vessel/inVessel'
 import { type Advice, type Context } from '../planner'
 import { type ShakingBlanks } from './blanks'
@@ -22,8 +21,8 @@ function densitiesHere(context: Context, shaken: Layer, salted: boolean) {
   if (!organic) return null
   const goes = shakenWith(table, step)
   // What the organic layer still holds, as the step before has left it.
-  const solute = Object.entries(shaken.kind === 'organic' ? shaken.holds : {}).reduce((sum, [name, mmol]) => {
-    const found = table.lines.find(({ substance }) => substance === calledBy(plan.substances, name))
+  const solute = Object.entries(shaken.kind === 'organic' ? shaken.holds : {}).reduce((sum, [id, mmol]) => {
+    const found = table.lines.find(({ substance }) => substance.id === id)
     return sum + (found?.line.role === 'component' && found.molarMass ? (mmol * found.molarMass) / 1000 : 0)
   }, 0)
   return {

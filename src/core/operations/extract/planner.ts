@@ -50,18 +50,18 @@ export const extracting = planner({
         return { solute, held, taken: held > 0 ? 1 - left / held : 0 }
       })
       .filter(({ held, solute }) => held > 1e-6 * Math.max(solute.mmol, 1e-9))
-    const product = context.plan.mainProduct === undefined ? undefined : mainSubstance(context.plan)?.name
+    const product = context.plan.mainProduct === undefined ? undefined : mainSubstance(context.plan)
     const target =
       product === undefined
         ? [...moved].sort((a, b) => b.taken * b.held - a.taken * a.held)[0]
-        : moved.find(({ solute }) => solute.id === product)
+        : moved.find(({ solute }) => solute.id === product.id)
     const facts: Report['facts'] = []
     const advice: Advice[] = []
     if (product !== undefined && !target)
       advice.push({
         id: 'unknown',
         level: 'doubt',
-        words: `No partition coefficient of ${product} is on record: write it among the substances of the first extraction or wash to see how much each portion takes.`,
+        words: `No partition coefficient of ${product.name} is on record: write it among the substances of the first extraction or wash to see how much each portion takes.`,
       })
     const short = shortOfReagent(context)
     if (short)

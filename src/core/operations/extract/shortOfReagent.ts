@@ -1,3 +1,4 @@
+import { nameOfHeld } from '../../substance/heldById'
 import { printed } from '../../words/words'
 import { operationIn } from '../registry'
 import { baseCapacityOf, protonsOf } from '../../substance/acidBase'
@@ -53,7 +54,7 @@ export function shortOfReagent(context: Context): Shortfall | null {
           reagent: goes.substance.name,
           has,
           needs,
-          targets: turned.map(({ id: name }) => name),
+          targets: turned.map(({ id: target }) => nameOfHeld(plan.substances, target)),
         }
     }
     if (id === step.id) break

@@ -4,7 +4,7 @@ import { saturatedSodiumChloride } from './saltingOut'
 import { mostlyIn, type FlowState, type Layer, type Solute } from './layerFlow'
 import { distributionRatio, fractionLeft, fractionLimit, portionFor, portionsFor } from './partition'
 import { saltingOf } from './flowOfPlan'
-import { calledBy } from '../../substance/calledBy'
+import { heldById } from '../../substance/heldById'
 import { organicLayer } from '../vessel/inVessel'
 import { fact, inPowers, type Advice, type Context, type Report } from '../planner'
 import { type ShakingBlanks } from './blanks'
@@ -105,7 +105,7 @@ const octanolOff = { donorIntoHydrocarbon: 100, other: 10 } as const
 
 /** That K is octanol's where the solvent has none of its own on record, and what that is worth. */
 export function octanolsK({ plan, ...context }: Context, { id, K }: Solute): Advice[] {
-  const substance = calledBy(plan.substances, id)
+  const substance = heldById(plan.substances, id)
   const solvent = organicLayer({ plan, ...context })?.solvents[0]
   if (!substance?.logP || solvent === undefined || Math.abs(Math.log10(K) - substance.logP.value) > 0.01) return []
   const into = plan.substances.find((each) => each.id === solvent)

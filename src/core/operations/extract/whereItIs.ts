@@ -1,3 +1,4 @@
+import { nameOfHeld } from '../../substance/heldById'
 import { mainSubstance } from '../../plan/plan'
 import { distributionRatio, fractionLeft } from './partition'
 import { saltingOf } from './flowOfPlan'
@@ -15,7 +16,7 @@ export function whereItIs(
   const { flow, state } = here
   const totals = flow.solutes.map(({ id }) => state.layers.reduce((sum, { holds }) => sum + (holds[id] ?? 0), 0))
   return {
-    solutes: flow.solutes.map(({ id }) => id),
+    solutes: flow.solutes.map(({ id }) => nameOfHeld(context.plan.substances, id)),
     layers: state.layers.map(({ name, kind, volumeML, pH, holds }) => ({
       name,
       kind,
@@ -31,7 +32,7 @@ export function recoveryByPortions(context: Context, filled: ShakingBlanks): { p
   const here = flowHere(context)
   if (!here || shortOfReagent(context)?.typed) return []
   const { flow, shaken } = here
-  const product = context.plan.mainProduct === undefined ? undefined : mainSubstance(context.plan)?.name
+  const product = context.plan.mainProduct === undefined ? undefined : mainSubstance(context.plan)?.id
   const pulls = flow.solutes
     .filter(({ id }) => (product === undefined ? (shaken.holds[id] ?? 0) > 0 : id === product))
     .map((solute) => {

@@ -1,4 +1,3 @@
-import { calledBy } from '../../substance/calledBy'
 import { taking } from '../taken'
 import { mainSubstance } from '../../plan/plan'
 import { writeNumber } from '../../quantity/write'
@@ -6,7 +5,7 @@ import { solubilityAt } from '../crystallise/solubility'
 import { filteringFor, flutedPaper, rinseLoss, rinseML, suctionPaper } from './papers'
 import { expectedProductG } from '../vessel/inVessel'
 import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when } from '../planner'
-import { blank, named, oneOf, type Blanks } from '../fields'
+import { blank, substanceNamed, oneOf, type Blanks } from '../fields'
 
 const fields = [
   oneOf('keep', 'what is kept', ['solid', 'solution']),
@@ -18,7 +17,7 @@ const fields = [
   ]),
   blank('times', 'rinses', '×', 0, 10),
   blank('rinseML', 'each rinse', 'mL', 0, 1000),
-  named('rinseWith', 'rinsed with', 'solvents'),
+  substanceNamed('rinseWith', 'rinsed with', 'solvents'),
   blank('solubility', 'solubility cold', 'g', 0, 300, 'an unknown number of'),
 ] as const
 
@@ -36,8 +35,7 @@ export const filtering = planner({
     const { plan, now } = context
     const solidG = rough(expectedProductG(context))
     const rinseWith = typed.rinseWith ?? ''
-    const solvent = calledBy(plan.substances, rinseWith)?.id ?? rinseWith
-    const points = mainSubstance(plan)?.solubility?.find((each) => each.solvent === solvent)?.points
+    const points = mainSubstance(plan)?.solubility?.find((each) => each.solvent === rinseWith)?.points
     return {
       keep: usual('solid', 'most filtrations are for the solid'),
       volumeML: now.volumeML

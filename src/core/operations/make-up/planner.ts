@@ -3,16 +3,16 @@ import { partsUsed } from '../../plan/partsUsed'
 import { writeNumber } from '../../quantity/write'
 import { dilutionHazards } from '../../substance/dilutionHazards'
 import { makeUp, molarityOf, saturationExcess, type Recipe } from '../../reaction/makeUp'
-import { calledBy } from '../../substance/calledBy'
+import { heldById } from '../../substance/heldById'
 import { molarMass } from '../../substance/molarMass'
 import type { Substance } from '../../substance/substance'
 import { classesOf } from '../../reaction/reactiveClasses'
 import { solubilityAt } from '../crystallise/solubility'
-import { blank, named, oneOf, type Blanks } from '../fields'
+import { blank, substanceNamed, oneOf, type Blanks } from '../fields'
 import { fact, ofPlan, planner, rough, unknown, usual, when, type Context } from '../planner'
 
 const fields = [
-  named('what', 'substance', 'substances'),
+  substanceNamed('what', 'substance'),
   oneOf('strength', 'how strong', [
     ['molar', 'of a strength'],
     ['saturated', 'saturated'],
@@ -90,14 +90,14 @@ export const makingUp = planner({
     const line = madeFrom(context)
     const { plan } = context
     const substance = line && substanceOf(plan, line)
-    const chosen = calledBy(plan.substances, typed.what) ?? substance
+    const chosen = heldById(plan.substances, typed.what) ?? substance
     const form = line && substance === chosen ? line.form : undefined
     const bottle =
       form && form.kind !== 'solid' && chosen?.formula !== undefined
         ? molarityOf(form, molarMass(chosen.formula), chosen.density?.gPerML)
         : null
     return {
-      what: substance ? ofPlan(substance.name, 'what goes in here') : unknown('', 'the step names nothing that goes in'),
+      what: substance ? ofPlan(substance.id, 'what goes in here') : unknown('', 'the step names nothing that goes in'),
       strength: usual('molar', 'most solutions'),
       molPerL: unknown(0, 'nobody has said how strong it shall be'),
       toML: unknown(0, 'nobody has said how much is wanted'),
@@ -117,7 +117,7 @@ export const makingUp = planner({
     }
   },
   report: ({ plan }, filled) => {
-    const substance = calledBy(plan.substances, filled.what)
+    const substance = heldById(plan.substances, filled.what)
     const recipe = recipeOf(substance, filled)
     const made = recipe && 'take' in recipe ? recipe : null
     const classes = substance && classesOf(substance, { form: { kind: 'neat', purity: 1 } })

@@ -1,9 +1,9 @@
 import { deviceOf, devices, uncertaintyOf } from '../../quantity/device'
 import { writeNumber } from '../../quantity/write'
-import { calledBy } from '../../substance/calledBy'
+import { heldById } from '../../substance/heldById'
 import { molarMass } from '../../substance/molarMass'
 import { fact, planner, unknown, usual, when, type Context } from '../planner'
-import { blank, named, oneOf, type Blanks } from '../fields'
+import { blank, substanceNamed, oneOf, type Blanks } from '../fields'
 import { ofStandard, ofTitrant, ofTitrated, titreKnown, volumeKnown, type Known } from './strengthFound'
 import { agreeML, concordant } from './titres'
 
@@ -16,7 +16,7 @@ const fields = [
   ]),
   blank('molPerL', 'strength of the titrant, mol/L', 'mol/L', 0, 30, 'a strength that is not said'),
   blank('titrantPercent', 'known to within', '%', 0, 50, 'an unsaid share'),
-  named('standard', 'primary standard', 'substances'),
+  substanceNamed('standard', 'primary standard'),
   blank('standardG', 'weighed', 'g', 0, 1000, 'a mass that is not said'),
   oneOf(
     'balance',
@@ -37,7 +37,7 @@ const purityU = 0.0005 / Math.sqrt(3)
 
 /** The strength of the primary standard; null where something of it is not said. */
 function standardOf({ plan }: Context, { standard, standardG, balance, standardPercent, flaskML, toleranceML }: TitrateBlanks) {
-  const formula = calledBy(plan.substances, standard)?.formula
+  const formula = heldById(plan.substances, standard)?.formula
   if (formula === undefined || !(standardG > 0 && flaskML > 0)) return null
   return ofStandard(
     { value: standardG, u: uncertaintyOf(deviceOf(balance) ?? balances[0]!, 2) },

@@ -14,8 +14,8 @@ export type ImpurityKind =
   'mineral acid' | 'carboxylic acid' | 'phenol' | 'amine' | 'aldehyde' | 'halogen' | 'water-soluble' | 'neutral'
 
 export interface Impurity {
-  /** Id of its substance; absent for what was typed and is none of the plan's. */
-  substance?: string
+  /** Id of its substance, or what was typed where that is none of the plan's. */
+  substance: string
   name: string
   kind: ImpurityKind
   /** mmol that a wash has to meet: of protons for an acid, of the substance for all else. */

@@ -16,8 +16,8 @@ import { shakenWith } from '../extract/flowOfPlan'
 import { isWatery } from '../vessel/watery'
 import { liquids, organicLayer, productGroups } from '../vessel/inVessel'
 import { fact, ofPlan, planner, rough, unknown, usual, when, type Advice, type Context } from '../planner'
-import { calledBy } from '../../substance/calledBy'
-import { blank, list, named, oneOf, type Blanks } from '../fields'
+import { heldById, nameOfHeld } from '../../substance/heldById'
+import { blank, list, substanceNamed, oneOf, type Blanks } from '../fields'
 
 const kinds: readonly ImpurityKind[] = [
   'mineral acid',
@@ -36,7 +36,7 @@ const fields = [
   blank('conversion', 'conversion', '%', 0, 100),
   list('impurities', 'impurities', {
     columns: [
-      named('name', 'substance', 'substances'),
+      substanceNamed('name', 'substance'),
       oneOf('kind', 'what it is', kinds),
       blank('mmol', 'mmol', '', 0, 1e6),
       blank('K', 'K', '', 0, 1e8),
@@ -63,9 +63,10 @@ function layerOf(context: Context): number {
   return Math.max(1, (organicLayer(context)?.volumeML ?? 0) + dissolved.reduce((sum, { volumeML }) => sum + volumeML!, 0))
 }
 
-const impuritiesOf = (rows: readonly WorkRow[]): Impurity[] =>
+const impuritiesOf = ({ plan }: Context, rows: readonly WorkRow[]): Impurity[] =>
   rows.map(({ name, kind, mmol, K }) => ({
-    name: String(name ?? ''),
+    substance: String(name ?? ''),
+    name: nameOfHeld(plan.substances, name),
     kind: kinds.find((each) => each === kind) ?? 'neutral',
     mmol: Number(mmol ?? 0),
     ...(typeof K === 'number' ? { K } : {}),
@@ -74,7 +75,7 @@ const impuritiesOf = (rows: readonly WorkRow[]): Impurity[] =>
 /** The washes as they stand, each with what it still has to meet when its turn comes. */
 export function washesOf(context: Context, filled: WashBlanks): Wash[] {
   const groups = productGroups(context)
-  const impurities = impuritiesOf(filled.impurities)
+  const impurities = impuritiesOf(context, filled.impurities)
   let left = impurities
   return filled.washes.map(({ solution, portionML, times }) => {
     const planned = { solution: String(solution), portionML: Number(portionML ?? 0), times: Number(times ?? 1) }
@@ -86,7 +87,7 @@ export function washesOf(context: Context, filled: WashBlanks): Wash[] {
       return { ...wash, dissolves: dissolvedFrom(before, left) }
     }
     left = before.map((each) =>
-      wash.removes.includes(each.name) && wash.needMmol
+      wash.meets.includes(each.substance) && wash.needMmol
         ? { ...each, mmol: each.mmol * Math.max(0, 1 - (wash.capacityMmol ?? 0) / wash.needMmol) }
         : each,
     )
@@ -105,7 +106,7 @@ function baseOf({ table, step }: Context): number {
 /** mmol of acid that the layer still holds when a step begins, from the flow of the layers. */
 function acidInLayer({ plan }: Context, { flow, shaken }: NonNullable<ReturnType<typeof flowHere>>): number {
   return flow.solutes.reduce((sum, { id }) => {
-    const substance = calledBy(plan.substances, id)
+    const substance = heldById(plan.substances, id)
     return sum + (substance ? (shaken.holds[id] ?? 0) * protonsOf(substance) : 0)
   }, 0)
 }
@@ -141,13 +142,13 @@ export const washing = planner({
     const expected = (low + high) / 2
     const conversion = typed.conversion === undefined ? expected : typed.conversion / 100
     const layerML = rough(layerOf(context))
-    const crude = crudeComposition(plan, table, conversion).map(({ name, kind, mmol, K }) => ({
-      name,
+    const crude = crudeComposition(plan, table, conversion).map(({ substance, kind, mmol, K }) => ({
+      name: substance,
       kind,
       mmol: rough(mmol),
       ...(K === undefined ? {} : { K: rough(K) }),
     }))
-    const impurities = impuritiesOf(typed.impurities ?? crude)
+    const impurities = impuritiesOf(context, typed.impurities ?? crude)
     const proposed = washPlan(impurities, typed.layerML ?? layerML, productGroups(context), pressureMmHg(lab))
     return {
       ...suggestShaking(context, typed),
@@ -166,9 +167,9 @@ export const washing = planner({
   report: (context, filled) => {
     const washes = washesOf(context, filled)
     const layerML = filled.layerML
-    const impurities = impuritiesOf(filled.impurities)
-    const met = new Set(washes.flatMap(({ removes }) => removes))
-    const left = impurities.filter(({ name, kind }) => kind !== 'neutral' && !met.has(name))
+    const impurities = impuritiesOf(context, filled.impurities)
+    const met = new Set(washes.flatMap(({ meets }) => meets))
+    const left = impurities.filter(({ substance, kind }) => kind !== 'neutral' && !met.has(substance))
     const advice: Advice[] = washes.flatMap(
       ({ solution, portionML, times, needMmol, capacityMmol, gasL, harm }, index): Advice[] => [
         ...(harm ? [{ id: `harm-${index}`, level: 'doubt' as const, words: `${solution}: ${harm}.` }] : []),
@@ -199,7 +200,7 @@ export const washing = planner({
     const goes = shakenWith(context.table, context.step)
     const own = goes ? baseOf(context) : 0
     const acid = here ? acidInLayer(context, here) : 0
-    const product = mainSubstance(context.plan)?.name
+    const product = mainSubstance(context.plan)?.id
     const lost =
       here && product && context.plan.mainProduct !== undefined && here.flow.solutes.some(({ id }) => id === product)
         ? here.state.layers.filter(({ kind }) => kind === 'watery').reduce((sum, { holds }) => sum + (holds[product] ?? 0), 0) /

@@ -9,6 +9,9 @@ export interface Wash {
   solution: string
   portionML: number
   times: number
+  /** What it meets: impurities by their substance. */
+  meets: string[]
+  /** The same in words, with what else it takes out. */
   removes: string[]
   /** What goes into plain water by its partition coefficient, and the fraction of it that does. */
   dissolves?: { name: string; fraction: number }[]
@@ -87,7 +90,10 @@ export function washPlan(
     return [measured({ solution, portionML, times }, left, groups, mmHg)]
   })
   const [portionML] = sizes(layerML, 0)
-  return [...washes, { solution: 'brine', portionML, times: 1, removes: ['water'], needMmol: null, capacityMmol: null, gasL: 0 }]
+  return [
+    ...washes,
+    { solution: 'brine', portionML, times: 1, meets: [], removes: ['water'], needMmol: null, capacityMmol: null, gasL: 0 },
+  ]
 }
 
 /** What washes with water alone leave in the layer: drops of a strong acid, and of all else by its partition coefficient, where that is known. */
@@ -140,6 +146,7 @@ export function measured(
     solution,
     portionML,
     times,
+    meets: met.map(({ substance }) => substance),
     removes: solution === 'brine' ? ['water'] : met.map(({ name }) => name),
     needMmol: capacity === null ? null : need,
     capacityMmol: capacity,

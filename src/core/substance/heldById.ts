@@ -1,0 +1,15 @@
+import { calledBy } from './calledBy'
+import type { Substance } from './substance'
+
+type Named = Pick<Substance, 'id' | 'name'>
+
+/** The substance that a blank or a record holds by its id; undefined for what was typed and is none of those that are known. */
+export const heldById = <S extends Named>(substances: readonly S[], held: unknown): S | undefined =>
+  substances.find(({ id }) => id === held)
+
+/** What is printed for it: its name, or what was typed. */
+export const nameOfHeld = (substances: readonly Named[], held: unknown): string =>
+  heldById(substances, held)?.name ?? String(held ?? '')
+
+/** What a blank holds of what a person typed or chose, or of what an older file has: the id of the substance that is called so, else the words as they are. */
+export const readHeld = (substances: readonly Named[], text: string): string => calledBy(substances, text)?.id ?? text
