@@ -30,7 +30,7 @@ const inEquation = (role: Role) => role === 'reactant' || role === 'product' || 
  */
 export function addLine(plan: Plan, substance: Substance, role: Role): Plan {
   const known = plan.substances.find(
-    ({ id, formula, name }) => id === substance.id || (formula === substance.formula && name === substance.name),
+    ({ id, smiles }) => id === substance.id || (smiles !== undefined && smiles === substance.smiles),
   )
   const own = known ?? {
     ...substance,

@@ -1,5 +1,5 @@
 import { ionsIn, shapesIn, type Shape } from './shapes'
-import { hydrogensOf, partsOf, structureOf } from './structure'
+import { hydrogensOf, partsOf, sameStructure, structureOf } from './structure'
 
 const hydrogens = (smiles: string) => structureOf(smiles)!.reduce((sum, atom) => sum + hydrogensOf(atom), 0)
 
@@ -35,6 +35,30 @@ describe('a structure', () => {
     expect(partsOf(structureOf('[Na+].CC(=O)[O-].O')!).map((part) => part.length)).toEqual([1, 4, 1])
     expect(partsOf(structureOf('C1CC1')!)).toEqual([[0, 1, 2]])
   })
+})
+
+test('two ways of writing a structure are one structure; another is another', () => {
+  for (const [one, other] of [
+    ['CCO', 'OCC'],
+    ['CC(=O)Nc1ccccc1', 'c1ccccc1NC(C)=O'],
+    ['C1CCCCC1', 'C3CCCCC3'],
+    ['[Na+].[Cl-]', '[Cl-].[Na+]'],
+    ['C(C)(C)O', 'CC(C)O'],
+    ['nonsense', 'nonsense'],
+  ] as const)
+    expect([one, other, sameStructure(one, other)]).toEqual([one, other, true])
+  for (const [one, other] of [
+    ['CCO', 'COC'],
+    ['CCCO', 'CC(C)O'],
+    ['C1CCCCC1', 'C1CC1C1CC1'],
+    ['CCN', 'CC[NH3+]'],
+    ['Cc1ccccc1C', 'Cc1cccc(C)c1'],
+    ['C=CC', 'CCC'],
+    ['nonsense', 'CC'],
+    [undefined, undefined],
+    ['CC', undefined],
+  ] as const)
+    expect([one, other, sameStructure(one, other)]).toEqual([one, other, false])
 })
 
 describe('what a structure has', () => {

@@ -132,3 +132,38 @@ export function partsOf(structure: Structure): number[][] {
     return [part]
   })
 }
+
+const keys = new Map<string, string>()
+
+/**
+ * What is the same for every way of writing a structure, and another for another structure: each atom is told from the others by its neighbours, theirs, and so on (Morgan, J. Chem. Doc. 5 (1965) 107). Mirror images, and cis and trans, have one key; what is no
+ * SMILES has its own text. A ring that one way writes aromatic and the other with double bonds has two.
+ */
+export function structureKey(smiles: string): string {
+  const known = keys.get(smiles)
+  if (known !== undefined) return known
+  const structure = structureOf(smiles)
+  const key = structure ? keyOf(structure) : smiles
+  if (keys.size < 2000) keys.set(smiles, key)
+  return key
+}
+
+function keyOf(structure: Structure): string {
+  let told = structure.map((atom) => [atom.symbol, atom.aromatic, atom.charge, hydrogensOf(atom)].join(' '))
+  for (let round = 0; round < structure.length; round++)
+    told = structure.map(({ bonds }, at) =>
+      hashOf([told[at], ...bonds.map(({ to, order }) => `${order} ${told[to]}`).sort()].join('|')),
+    )
+  return told.sort().join(' ')
+}
+
+/** A short word for a long one (FNV-1a, 32 bits). */
+function hashOf(text: string): string {
+  let hash = 0x811c9dc5
+  for (let at = 0; at < text.length; at++) hash = Math.imul(hash ^ text.charCodeAt(at), 0x01000193)
+  return (hash >>> 0).toString(36)
+}
+
+/** True for two ways of writing one structure; false where one of them is not known. */
+export const sameStructure = (one: string | undefined, other: string | undefined): boolean =>
+  one !== undefined && other !== undefined && (one === other || structureKey(one) === structureKey(other))

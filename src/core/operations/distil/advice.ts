@@ -1,3 +1,4 @@
+import { sameStructure } from '../../substance/structure'
 import type { DistilBlanks } from './blanks'
 import { volumeOf, wilsonHolds } from './mixture'
 import { windowOf } from './receivers'
@@ -135,7 +136,7 @@ function pairAdvice({ named }: Worked, model: string): Advice[] {
     ...pairs.flatMap(([one, other]) => {
       const azeotrope = azeotropeOf(one.smiles, other.smiles)
       if (!azeotrope) return []
-      const first = azeotrope.one === one.smiles
+      const first = sameStructure(azeotrope.one, one.smiles)
       return [saysAzeotrope(first ? [one.name, other.name] : [other.name, one.name], azeotrope)]
     }),
     ...when(

@@ -1,3 +1,4 @@
+import { sameStructure } from '../../substance/structure'
 import { bubblePoint, vapourPressure, type Component } from './equilibrium'
 
 /** Two liquids whose mixture boils without changing: by structure, where it boils at 760 mmHg, how much of the first it holds, and whether it parts into two layers when it is cold. */
@@ -68,7 +69,11 @@ export const azeotropes: readonly Azeotrope[] = [
 
 /** The azeotrope of two structures, with the first of it first; undefined where none is on record. */
 export function azeotropeOf(one: string | undefined, other: string | undefined): Azeotrope | undefined {
-  return azeotropes.find((each) => (each.one === one && each.other === other) || (each.one === other && each.other === one))
+  return azeotropes.find(
+    (each) =>
+      (sameStructure(each.one, one) && sameStructure(each.other, other)) ||
+      (sameStructure(each.one, other) && sameStructure(each.other, one)),
+  )
 }
 
 /**
@@ -162,14 +167,15 @@ function lookUp(
   other: Component & { smiles?: string | undefined },
 ): [L12: number, L21: number] | undefined {
   const back = ([l12, l21]: Two): [number, number] => [l21, l12]
-  const known = infiniteDilution.find(({ one: a, other: b }) => [a, b].includes(one.smiles!) && [a, b].includes(other.smiles!))
+  const isOf = (structure: string) => sameStructure(structure, one.smiles) || sameStructure(structure, other.smiles)
+  const known = infiniteDilution.find((each) => isOf(each.one) && isOf(each.other))
   if (known) {
     const found = wilsonFromDilution(known.lnGamma)
-    return found ? (known.one === one.smiles ? found : back(found)) : undefined
+    return found ? (sameStructure(known.one, one.smiles) ? found : back(found)) : undefined
   }
   const azeotrope = azeotropeOf(one.smiles, other.smiles)
   if (!azeotrope) return undefined
-  const straight = azeotrope.one === one.smiles
+  const straight = sameStructure(azeotrope.one, one.smiles)
   const found = straight ? wilsonFrom(azeotrope, one, other) : wilsonFrom(azeotrope, other, one)
   return found ? (straight ? found : back(found)) : undefined
 }

@@ -1,3 +1,4 @@
+import { sameStructure } from '../../substance/structure'
 import { ionsIn } from '../../substance/shapes'
 import type { Substance } from '../../substance/substance'
 import { molarMass } from '../../substance/molarMass'
@@ -251,7 +252,10 @@ export function boilingOf(contents: readonly Content[], mmHg: number): Boiling |
         return azeotrope
           ? [
               {
-                names: (azeotrope.one === one.smiles ? [one.name, other.name] : [other.name, one.name]) as [string, string],
+                names: (sameStructure(azeotrope.one, one.smiles) ? [one.name, other.name] : [other.name, one.name]) as [
+                  string,
+                  string,
+                ],
                 azeotrope,
               },
             ]
