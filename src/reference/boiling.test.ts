@@ -1,5 +1,5 @@
 /** Where liquids, mixtures and solutions boil: published or hand-worked values, each with what it may be off. */
-import { mixtures, underPressure } from './cases'
+import { mixtures, underPressure } from './givens'
 import { forPlan, substanceRecords } from './records'
 import { boilsAt } from '@/core/substance/boilsAt'
 import { molarMass } from '@/core/substance/molarMass'

@@ -1,5 +1,5 @@
 /** Heats of usual reactions and heat capacities, by hand or as handbooks have them. */
-import { capacities, rises } from './cases'
+import { capacities, rises } from './givens'
 import { content, inWater, neat, solid as grams } from './contents'
 import type { Content } from '@/core/operations/vessel/content'
 import { adiabaticRise } from '@/core/operations/add/adiabaticRise'

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { makeUp, molarityOf } from '@/core/reaction/makeUp'
 import { dilutionHazards } from '@/core/substance/dilutionHazards'
-import { recipes, strengths } from './cases'
+import { recipes, strengths } from './givens'
 import { hazardStatements } from './hazardStatements'
 import { substanceRecords } from './records'
 import { stockCard, stockSolutions } from './solutions'
