@@ -1,0 +1,133 @@
+/** The layers of the demo preparations, with figures worked by hand. */
+import { scalePlan } from '../../edit/scalePlan'
+import { defaultLab } from '../../lab/lab'
+import type { Plan } from '../../plan/plan'
+import { reactionTable } from '../../reaction/reactionTable'
+import { asWords } from '../../words/words'
+import { blanksOf, contextOf } from '../planners'
+import type { ShakingBlanks } from './blanks'
+import { layerShaken } from './flowOfPlan'
+import { layersBelieved } from './layersAdvice'
+import { recoveryByPortions, whereItIs } from './whereItIs'
+import { at } from '@/test-support/planned'
+import { acetanilide, separation } from '@/test-support/plans'
+
+describe('layers', () => {
+  test('the separation ends with amine in A, acid in B, hydrocarbon in the ether', () => {
+    const where = whereItIs(at(separation, 'extract-base').context)!
+    const share = (layer: string, solute: string) =>
+      where.layers.find(({ name }) => name === layer)!.share[where.solutes.indexOf(solute)]!
+    // K = 10^1.86 = 72.4; D = 72.4/(1 + 10^(2.5 + 0.48)) = 0.0757; each portion leaves 0.0757·40/(0.0757·40 + 10) = 0.232, three 1.25 %.
+    expect(share('A', 'ethyl 4-aminobenzoate')).toBeGreaterThan(0.985)
+    expect(share('B', '4-methylbenzoic acid')).toBeGreaterThan(0.99)
+    expect(share('tert-butyl methyl ether', 'fluorene')).toBeGreaterThan(0.99)
+    for (const [index] of where.solutes.entries())
+      expect(where.layers.reduce((sum, layer) => sum + layer.share[index]!, 0)).toBeCloseTo(1, 9)
+  })
+  test('ether lies on top; at the wrong pH little goes, and says so', () => {
+    const { advice } = at(separation, 'extract-acid')
+    expect(advice('on-top')!.words).toBe('The tert-butyl methyl ether layer lies on top.')
+    expect(advice('where')!.level).toBe('good')
+    const neutral = at(separation, 'extract-acid', { pH: 7 })
+    expect(neutral.advice('never') ?? neutral.advice('more')).toBeDefined()
+    expect(
+      at(separation, 'extract-acid', {}, { ...defaultLab, layersOut: 'both through the tap' }).advice('out')!.words,
+    ).toContain('Both layers')
+  })
+  test('what stands in each layer is said beforehand, the upper first, and is unknown where they weigh nearly the same', () => {
+    const said = (plan: Plan) => {
+      const { context, filled } = at(plan, 'extract-acid')
+      return layersBelieved(context, filled)
+    }
+    const acid = { what: 'hydrochloric acid, 1.05 g/mL', why: 'density' }
+    // 40 mL of 0.74 g/mL with 3 g in it: (29.6 + 3)/(40 + 0.8·3) = 0.77.
+    expect(said(separation)).toEqual([{ what: 'tert-butyl methyl ether, 0.77 g/mL', why: 'density' }, acid])
+    const heavy = (gPerML: number): Plan => ({
+      ...separation,
+      substances: separation.substances.map((each) =>
+        each.name === 'tert-butyl methyl ether' ? { ...each, density: { ...each.density!, gPerML } } : each,
+      ),
+    })
+    expect(said(heavy(1.33))).toEqual([acid, { what: 'tert-butyl methyl ether, 1.33 g/mL', why: 'density' }])
+    // (40 + 3)/42.4 = 1.01, and 0.04 g/mL are no difference.
+    const either = { what: 'tert-butyl methyl ether, 1.01 g/mL or hydrochloric acid, 1.05 g/mL', why: 'nobody knows' }
+    expect(said(heavy(1.0))).toEqual([either, either])
+    expect(layersBelieved(at(acetanilide, 'cool').context, {} as ShakingBlanks)).toBeNull()
+  })
+  test('a solvent that boils low presses the stopper out: it is vented more often', () => {
+    const boils = (lowC: number) =>
+      at(
+        {
+          ...separation,
+          substances: separation.substances.map((each) =>
+            each.name === 'tert-butyl methyl ether' ? { ...each, boiling: { lowC, highC: lowC, source: '' } } : each,
+          ),
+        },
+        'extract-base',
+      )
+    expect(at(separation, 'extract-base').advice('vent')!.words).toContain('after every second shake at first')
+    expect(boils(59).advice('vent')!.words).toContain('after every second shake')
+    expect(boils(60).advice('vent')!.words).toContain('then now and then')
+    // So does one that stands second in the layer.
+    const high = {
+      id: 'toluene',
+      name: 'toluene',
+      density: { gPerML: 0.867, source: '' },
+      boiling: { lowC: 111, highC: 111, source: '' },
+    }
+    const line = { ...separation.lines.find(({ id }) => id === 'ether')!, id: 'toluene', substance: 'toluene' }
+    const second = at(
+      {
+        ...separation,
+        substances: [...separation.substances, high],
+        lines: [line, ...separation.lines],
+        steps: separation.steps.map((step) =>
+          step.id === 'dissolve' ? { ...step, text: asWords('Dissolve it in {toluene} and {ether}.') } : step,
+        ),
+      },
+      'extract-base',
+    )
+    expect(second.advice('on-top')!.words).toContain('toluene layer')
+    expect(second.advice('vent')!.words).toContain('after every second shake')
+  })
+  test('shaken is the layer that the flow began with, else the one drawn off last, of the kind that parts from what is added', () => {
+    const step = separation.steps.find(({ id }) => id === 'extract-acid')!
+    const layers = [
+      { name: 'ether', kind: 'organic' as const },
+      { name: 'second ether', kind: 'organic' as const },
+      { name: 'water', kind: 'watery' as const },
+    ]
+    const shaken = (start: string) => layerShaken(reactionTable(separation), step, layers, start)
+    expect(shaken('ether')).toBe('ether')
+    expect(shaken('second ether')).toBe('second ether')
+    expect(shaken('water')).toBe('second ether')
+    expect(layerShaken(reactionTable(separation), step, [layers[2]!], 'ether')).toBe('ether')
+  })
+  test('changing one substance changes what the later steps see', () => {
+    const typed = [{ name: '4-methylbenzoic acid', mmol: 7, K: 10, acidPKa: 16 }]
+    const { context } = at(separation, 'extract-acid', { solutes: typed })
+    const later = contextOf(
+      context.plan,
+      context.table,
+      context.plan.steps.find(({ id }) => id === 'extract-base')!,
+    )
+    expect(whereItIs(later)!.solutes).toEqual(['4-methylbenzoic acid'])
+    expect(whereItIs(later)!.layers.find(({ name }) => name === 'B')!.share[0]).toBeLessThan(0.5)
+    expect(recoveryByPortions(later, blanksOf<ShakingBlanks>(later))).toHaveLength(8)
+  })
+  test('a funnel too small is asked about', () =>
+    expect(at(scalePlan(separation, 4), 'extract-acid').advice('funnel')!.level).toBe('doubt'))
+})
+
+describe('salting out', () => {
+  test('saturated sodium chloride raises K by 10^(0.195·5.4) = 11.3; 3 × 20 mL of water take 22 g', () => {
+    const typed = { salt: 'saturated', portions: 3, portionML: 20, pH: 7 }
+    const [plain, salted] = [at(separation, 'extract-acid', { ...typed, salt: 'none' }), at(separation, 'extract-acid', typed)]
+    expect(salted.fact('salting')).toBeCloseTo(11.3, 1)
+    expect(salted.fact('salt')).toBeCloseTo(0.359 * 60, 6)
+    expect(salted.fact('D')! / plain.fact('D')!).toBeCloseTo(11.3, 1)
+    // What should stay in the ether stays there more: the watery portions take less.
+    expect(salted.fact('taken')!).toBeLessThan(plain.fact('taken')!)
+    expect(plain.fact('salt')).toBeUndefined()
+  })
+})
