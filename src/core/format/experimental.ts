@@ -46,7 +46,7 @@ function typed(plan: Plan, step: Step, key: string, lab: Lab): string | undefine
   // One portion is none.
   if (!field || value === undefined || typeof value === 'object' || (key === 'portions' && value === 1)) return undefined
   if (field.kind === 'choice') return field.ways.find((way) => way.value === value)?.words
-  if (field.kind === 'text' && field.holds === 'substance') return nameOfHeld(plan.substances, value)
+  if (field.kind === 'text' && field.holds) return nameOfHeld(plan.substances, value)
   return `${value}${field.kind === 'number' && field.unit ? ` ${field.unit}` : ''}`
 }
 

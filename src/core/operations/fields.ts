@@ -21,13 +21,13 @@ export interface ChoiceField<K extends string = string, V extends string = strin
   ofLab?: (lab: Lab) => readonly { value: V; words: string }[]
 }
 
-/** `offers`: names to choose from while it is typed; any other may be typed as well. `holds`: the name is read to the id of a substance and printed as its name. */
+/** `offers`: names to choose from while it is typed; any other may be typed as well. `holds`: the name is read to the id of a substance and printed as its name; one that is `known` has to be among those offered. */
 export interface TextField<K extends string = string> {
   key: K
   label: string
   kind: 'text'
   offers?: 'substances' | 'solvents' | 'samples'
-  holds?: 'substance'
+  holds?: 'substance' | 'known substance'
 }
 
 export interface RowsField<K extends string = string> {
@@ -93,12 +93,18 @@ export const named = <const K extends string>(key: K, label: string, offers?: Te
   ...(offers ? { offers } : {}),
 })
 
-/** A blank for a substance: its name is what one sees and types, its id what the blank holds. */
+/** A blank for a substance that is known here: its name is what one sees and types, its id what the blank holds. */
 export const substanceNamed = <const K extends string>(
   key: K,
   label: string,
   offers: 'substances' | 'solvents' = 'substances',
-): TextField<K> => ({ ...named(key, label, offers), holds: 'substance' })
+): TextField<K> => ({ ...named(key, label, offers), holds: 'known substance' })
+
+/** The same where any other may be named too: what rules need of it stands beside it. */
+export const anySubstance: typeof substanceNamed = (key, label, offers) => ({
+  ...substanceNamed(key, label, offers),
+  holds: 'substance',
+})
 
 /** A blank for a list. */
 export const list = <const K extends string>(

@@ -119,9 +119,9 @@ function typedIn({ plan, step, solvents = [] }: Context): Filled {
 
 /** A typed value as rules have it: a substance by its id, whichever way it was named. */
 function held(field: Field, value: WorkValue, known: readonly Substance[]): WorkValue {
-  if (field.kind === 'text') return field.holds === 'substance' ? readHeld(known, String(value)) : value
+  if (field.kind === 'text') return field.holds ? readHeld(known, String(value)) : value
   if (field.kind !== 'rows') return value
-  const columns = field.columns.flatMap((each) => (each.kind === 'text' && each.holds === 'substance' ? [each.key] : []))
+  const columns = field.columns.flatMap((each) => (each.kind === 'text' && each.holds ? [each.key] : []))
   return (value as WorkRow[]).map((row) =>
     columns.reduce((all, key) => (all[key] === undefined ? all : { ...all, [key]: readHeld(known, String(all[key])) }), row),
   )

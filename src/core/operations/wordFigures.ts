@@ -10,7 +10,7 @@ import { contextOf, fieldsHere, filledFor, plannerFor } from './planners'
 
 /** A value as it stands in a sentence: with its unit, a choice in its words. */
 function inWords(field: Field, value: unknown, substances: Plan['substances']): string {
-  if (field.kind === 'text' && field.holds === 'substance') return nameOfHeld(substances, value)
+  if (field.kind === 'text' && field.holds) return nameOfHeld(substances, value)
   if (field.kind === 'choice') return field.ways.find((way) => way.value === value)?.words ?? String(value)
   if (typeof value !== 'number') return String(value)
   return `${Number(value.toPrecision(6))}${'unit' in field && field.unit ? ` ${field.unit}` : ''}`

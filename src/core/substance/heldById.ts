@@ -1,3 +1,4 @@
+import type { Reading } from '../quantity/readQuantity'
 import { calledBy } from './calledBy'
 import type { Substance } from './substance'
 
@@ -10,6 +11,18 @@ export const heldById = <S extends Named>(substances: readonly S[], held: unknow
 /** What is printed for it: its name, or what was typed. */
 export const nameOfHeld = (substances: readonly Named[], held: unknown): string =>
   heldById(substances, held)?.name ?? String(held ?? '')
+
+/** The same where it is typed: what has to be known and is not is refused, with what would be right. */
+export function readSubstance(
+  substances: readonly Named[],
+  text: string,
+  holds: 'substance' | 'known substance',
+): Reading<string> {
+  const value = readHeld(substances, text)
+  if (holds === 'substance' || heldById(substances, value)) return { ok: true, value }
+  const names = [...new Set(substances.map(({ name }) => name))]
+  return { ok: false, problem: `No substance here is called “${text}”. There are: ${names.join(', ') || 'none yet'}.` }
+}
 
 /** What a blank holds of what a person typed or chose, or of what an older file has: the id of the substance that is called so, else the words as they are. */
 export const readHeld = (substances: readonly Named[], text: string): string => calledBy(substances, text)?.id ?? text

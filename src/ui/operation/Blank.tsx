@@ -6,7 +6,7 @@ import type { Source } from '@/core/operations/planner'
 import type { Field } from '@/core/operations/fields'
 import type { WorkValue } from '@/core/plan/plan'
 import { readInUnit, type Reading } from '@/core/quantity/readQuantity'
-import { nameOfHeld, readHeld } from '@/core/substance/heldById'
+import { nameOfHeld, readSubstance } from '@/core/substance/heldById'
 import type { Substance } from '@/core/substance/substance'
 import { useWritten } from '../useWritten'
 
@@ -89,8 +89,10 @@ export function Blank({
   const label = `${field.label}${field.kind === 'number' && field.unit ? `, ${field.unit}` : ''}${typed ? '' : read ? ', read from the words' : `, ${sourceWords[source ?? 'plan']}`}`
   const style = `blank ${typed ? 'typed' : 'derived'}`
   const none = standIn(field, value, typed)
-  const holds = field.kind === 'text' && field.holds === 'substance'
+  const holds = field.kind === 'text' ? field.holds : undefined
   const known = [...(offers?.substances ?? []), ...(offers?.solvents ?? [])]
+  // What is asked for of the plan's own is not found among the usual solvents.
+  const among = field.kind === 'text' && field.offers === 'solvents' ? known : (offers?.substances ?? [])
   const name = holds ? nameOfHeld(known, value) : value
   const written = none === undefined ? shown(name) : ''
   const { input, problem } = useWritten({
@@ -102,7 +104,11 @@ export function Blank({
         return undefined
       }
       const read: Reading<string | number> =
-        field.kind === 'number' ? readInUnit(text, field.unit) : { ok: true, value: holds ? readHeld(known, text) : text }
+        field.kind === 'number'
+          ? readInUnit(text, field.unit)
+          : holds
+            ? readSubstance(among, text, holds)
+            : { ok: true, value: text }
       if (!read.ok) return read.problem
       const wrong = problemIn(field, read.value) ?? check?.(read.value)
       if (wrong === undefined) onValue?.(read.value)

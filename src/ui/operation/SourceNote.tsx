@@ -42,7 +42,7 @@ export function SourceNote({ plan, table, step, blank, lab, solvents, onLeave }:
   if (!field || field.kind === 'rows') return null
   const law = operationIn(step)?.scales?.[blank]
   const written = (of: WorkValue | undefined) =>
-    field.kind === 'text' && field.holds === 'substance'
+    field.kind === 'text' && field.holds
       ? nameOfHeld([...plan.substances, ...solvents], of)
       : shownIn(field, of as string | number | undefined, false)
   return (

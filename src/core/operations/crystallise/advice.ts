@@ -267,7 +267,7 @@ export function adviceOf(at: Worked, context: Context, filled: CrystalliseBlanks
       !context.measured && apart(bySchoolML ?? volumeML, volumeML),
       'school',
       'open',
-      `${school === 'factor' ? 'By the factor' : 'By the curve'} it would be ${writeNumber(bySchoolML ?? volumeML, 0)} mL, and ${writeNumber(volumeML, 0)} mL stand here: choose that way, or leave it as it is.`,
+      `${school === 'factor' ? 'By the factor' : 'By the curve'} it would be ${writeNumber(bySchoolML ?? volumeML, 0)} mL, and ${writeNumber(volumeML, 0)} mL stand here: take that, or leave it as it is.`,
     ),
     ...when(
       !context.measured && plannedML > 0 && apart(plannedML, volumeML),

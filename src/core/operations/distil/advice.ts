@@ -189,7 +189,7 @@ export function factsOf(at: Worked): Fact[] {
 
 /** What to do and to doubt about the liquid: how it is distilled, what is known of it, and how it is taken. */
 export function liquidAdvice(at: Worked, filled: DistilBlanks): Advice[] {
-  const { reduced, rows, named, wanted, unknown, boilOpen, type, stages, estimated } = at
+  const { plan, reduced, rows, named, wanted, unknown, boilOpen, type, stages, estimated } = at
   return [
     ...(type
       ? [
@@ -220,6 +220,12 @@ export function liquidAdvice(at: Worked, filled: DistilBlanks): Advice[] {
       'unknown',
       'doubt',
       `No boiling point on record for ${unknown.map(({ name }) => name || 'a component without a name').join(', ')}: there is no curve. Name substances of this plan.`,
+    ),
+    ...when(
+      filled.wantedOf !== '' && !heldById(plan.substances, filled.wantedOf),
+      'not-here',
+      'doubt',
+      `“${filled.wantedOf}” is no substance of this plan: ${wanted?.name ?? 'the product'} is taken. Name one of those in the pot.`,
     ),
     ...when(
       filled.model === 'van Laar' && rows.length > 2,

@@ -23,6 +23,13 @@ describe('distilling', () => {
     expect(fact('shows')).toBeCloseTo(75.4, 1)
     expect(advice('window')).toBeDefined()
   })
+  test('a fraction that is no substance of the plan is not taken for one: the product is, and that is said', () => {
+    const { advice, fact } = at(isopentylAcetate, 'distil', { wantedOf: 'isopentyl' })
+    expect(advice('not-here')!.words).toContain('“isopentyl” is no substance of this plan: isopentyl acetate is taken')
+    expect(fact('boils')).toBeCloseTo(at(isopentylAcetate, 'distil').fact('boils')!, 6)
+    expect(at(isopentylAcetate, 'distil').advice('not-here')).toBeUndefined()
+    expect(at(isopentylAcetate, 'distil', { wantedOf: 'isopentyl alcohol' }).advice('not-here')).toBeUndefined()
+  })
   test('never to dryness, never too full, window not too narrow', () => {
     expect(at(fractionation, 'distil-light', { stopML: 0.5 }).advice('dryness')!.level).toBe('danger')
     expect(at(fractionation, 'distil-light', { potML: 50 }).advice('full')).toBeDefined()

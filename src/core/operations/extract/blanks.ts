@@ -1,7 +1,7 @@
-import { blank, list, named, substanceNamed, oneOf, type Blanks } from '../fields'
+import { blank, list, named, anySubstance, oneOf, type Blanks } from '../fields'
 
 const soluteColumns = [
-  substanceNamed('name', 'substance'),
+  anySubstance('name', 'substance'),
   blank('mmol', 'mmol', '', 0, 1e6),
   blank('K', 'K', '', 0, 1e8),
   blank('acidPKa', 'pKa, acid', '', -10, 50),

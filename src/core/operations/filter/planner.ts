@@ -5,7 +5,7 @@ import { solubilityAt } from '../crystallise/solubility'
 import { filteringFor, flutedPaper, rinseLoss, rinseML, suctionPaper } from './papers'
 import { expectedProductG } from '../vessel/inVessel'
 import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when } from '../planner'
-import { blank, substanceNamed, oneOf, type Blanks } from '../fields'
+import { blank, anySubstance, oneOf, type Blanks } from '../fields'
 
 const fields = [
   oneOf('keep', 'what is kept', ['solid', 'solution']),
@@ -17,7 +17,7 @@ const fields = [
   ]),
   blank('times', 'rinses', '×', 0, 10),
   blank('rinseML', 'each rinse', 'mL', 0, 1000),
-  substanceNamed('rinseWith', 'rinsed with', 'solvents'),
+  anySubstance('rinseWith', 'rinsed with', 'solvents'),
   blank('solubility', 'solubility cold', 'g', 0, 300, 'an unknown number of'),
 ] as const
 

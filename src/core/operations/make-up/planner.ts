@@ -8,11 +8,11 @@ import { molarMass } from '../../substance/molarMass'
 import type { Substance } from '../../substance/substance'
 import { classesOf } from '../../reaction/reactiveClasses'
 import { solubilityAt } from '../crystallise/solubility'
-import { blank, substanceNamed, oneOf, type Blanks } from '../fields'
+import { blank, anySubstance, oneOf, type Blanks } from '../fields'
 import { fact, ofPlan, planner, rough, unknown, usual, when, type Context } from '../planner'
 
 const fields = [
-  substanceNamed('what', 'substance'),
+  anySubstance('what', 'substance'),
   oneOf('strength', 'how strong', [
     ['molar', 'of a strength'],
     ['saturated', 'saturated'],

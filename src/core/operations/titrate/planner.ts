@@ -1,6 +1,6 @@
 import { deviceOf, devices, uncertaintyOf } from '../../quantity/device'
 import { writeNumber } from '../../quantity/write'
-import { heldById } from '../../substance/heldById'
+import { heldById, nameOfHeld } from '../../substance/heldById'
 import { molarMass } from '../../substance/molarMass'
 import { fact, planner, unknown, usual, when, type Context } from '../planner'
 import { blank, substanceNamed, oneOf, type Blanks } from '../fields'
@@ -63,7 +63,7 @@ function strengthFrom(
     if (!standard || titre.value <= 0) return null
     return {
       found: ofTitrant(standard, titre, aliquot, perMol),
-      how: `${writeNumber(standard.value, 5)} mol/L of ${filled.standard} × ${aliquotML} mL ÷ (${mL} mL × ${perMol})`,
+      how: `${writeNumber(standard.value, 5)} mol/L of ${nameOfHeld(context.plan.substances, filled.standard)} × ${aliquotML} mL ÷ (${mL} mL × ${perMol})`,
     }
   }
   if (!(molPerL > 0)) return null

@@ -17,7 +17,7 @@ import { isWatery } from '../vessel/watery'
 import { liquids, organicLayer, productGroups } from '../vessel/inVessel'
 import { fact, ofPlan, planner, rough, unknown, usual, when, type Advice, type Context } from '../planner'
 import { heldById, nameOfHeld } from '../../substance/heldById'
-import { blank, list, substanceNamed, oneOf, type Blanks } from '../fields'
+import { blank, list, anySubstance, oneOf, type Blanks } from '../fields'
 
 const kinds: readonly ImpurityKind[] = [
   'mineral acid',
@@ -36,7 +36,7 @@ const fields = [
   blank('conversion', 'conversion', '%', 0, 100),
   list('impurities', 'impurities', {
     columns: [
-      substanceNamed('name', 'substance'),
+      anySubstance('name', 'substance'),
       oneOf('kind', 'what it is', kinds),
       blank('mmol', 'mmol', '', 0, 1e6),
       blank('K', 'K', '', 0, 1e8),
