@@ -1,3 +1,4 @@
+import { uncapital } from '@/core/words/capital'
 import { queriesOf } from '@/core/query/queries'
 import { foldRun } from '@/core/run/foldRun'
 import { runResults } from '@/core/result/runResults'
@@ -95,7 +96,7 @@ async function resultsToJudge(head: SessionHead): Promise<Waiting[]> {
 async function notReady(head: SessionHead): Promise<Waiting[]> {
   const open = queriesOf(await planOfRevision(head.revision.id)).filter(({ answer }) => answer === undefined)
   const found: Waiting[] = open.map((query) => ({
-    words: `${head.title}: ${query.title.toLowerCase()}`,
+    words: `${head.title}: ${uncapital(query.title)}`,
     why: 'A query on the plan of the next session has no answer.',
     href: `/desk/${head.revision.preparation}`,
     level: 'doubt',

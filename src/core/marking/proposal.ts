@@ -1,3 +1,4 @@
+import { uncapital } from '../words/capital'
 import type { ClassResults, ResultRow } from '../classroom/classResults'
 import type { Folded } from '../classroom/foldClass'
 import { writeNumber } from '../quantity/write'
@@ -105,7 +106,7 @@ function purityOf({ melting, outcomes }: ResultRow): Found {
   return {
     part: 0.4 + (0.6 * good) / others.length,
     evidence:
-      others.map(({ quantity, text, judgement }) => `${quantity} ${text}: ${judgement!.words.toLowerCase()}`).join('; ') + '.',
+      others.map(({ quantity, text, judgement }) => `${quantity} ${text}: ${uncapital(judgement!.words)}`).join('; ') + '.',
   }
 }
 

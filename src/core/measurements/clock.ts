@@ -1,3 +1,4 @@
+import { uncapital } from '../words/capital'
 import { writeMinutes } from '../plan/duration'
 import { printed } from '../words/words'
 import { over } from './due'
@@ -17,6 +18,6 @@ export const clock: Measurement = {
   clock: (taken) => {
     const from = markedAt(taken, 'start')
     if (!from || taken.step.kind !== 'hold') return null
-    return { label: `left: ${printed(taken.step.title).toLowerCase()}`, from, minutes: taken.step.holdMin }
+    return { label: `left: ${uncapital(printed(taken.step.title))}`, from, minutes: taken.step.holdMin }
   },
 }

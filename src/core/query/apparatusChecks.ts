@@ -1,3 +1,4 @@
+import { uncapital } from '../words/capital'
 import { changeStep } from '../plan/editPlan'
 import { operationIn } from '../operations/registry'
 import type { StepFact } from '../plan/stepFacts'
@@ -33,7 +34,7 @@ export const apparatusChecks: QueryRule = (plan) =>
         id: `checks-${setUp.id}`,
         about: setUp.id,
         title: 'The check before heat is not complete',
-        evidence: `“${setUp.title}” says nothing of this: ${missing.map(({ check, danger }) => `${check.toLowerCase()} (${danger})`).join('; ')}.`,
+        evidence: `“${setUp.title}” says nothing of this: ${missing.map(({ check, danger }) => `${uncapital(check)} (${danger})`).join('; ')}.`,
         remedy: {
           label: missing.length === 1 ? 'Add the check' : 'Add the checks',
           apply: (current) =>

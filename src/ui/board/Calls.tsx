@@ -1,5 +1,6 @@
 'use client'
 
+import { uncapital } from '@/core/words/capital'
 import Link from 'next/link'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
@@ -60,7 +61,7 @@ export function Calls({ session, states, now, zone, mayAnswer, onAnswered }: Pro
         {twice.map(({ run, at }) => (
           <li key={`${run.id} ${at.step.id}`}>
             <span>
-              <b>Bench {run.bench}</b>, {printed(at.step.title).toLowerCase()}: two tablets wrote the same reading.{' '}
+              <b>Bench {run.bench}</b>, {uncapital(printed(at.step.title))}: two tablets wrote the same reading.{' '}
               {at.twice
                 .flat()
                 .map((entry) => `${entryLabel(at, entry)} ${entryValue(entry)}`)

@@ -1,5 +1,6 @@
 'use client'
 
+import { uncapital } from '@/core/words/capital'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import { isShown } from '@/core/run/entry'
@@ -62,7 +63,7 @@ export function ToSign({
           <li key={`${run.id} ${step.step.id}`}>
             <span>
               <b>
-                Bench {run.bench}, {printed(step.step.title).toLowerCase()}
+                Bench {run.bench}, {uncapital(printed(step.step.title))}
               </b>{' '}
               <span className="quiet">{run.members}</span>
               <br />

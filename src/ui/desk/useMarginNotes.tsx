@@ -1,3 +1,4 @@
+import { uncapital } from '@/core/words/capital'
 import { useMemo, type ReactNode } from 'react'
 import { readFromWords, takeAsOwn } from '@/core/edit/readFromWords'
 import type { Plan } from '@/core/plan/plan'
@@ -29,7 +30,7 @@ export function useMarginNotes({ plan, queries, readOnly, unread, change, beside
           <QueryNote
             query={query}
             readOnly={readOnly}
-            onRemedy={() => change(query.remedy!.apply(plan), query.remedy!.label.toLowerCase())}
+            onRemedy={() => change(query.remedy!.apply(plan), uncapital(query.remedy!.label))}
             onAnswer={(reason) =>
               change(
                 {
