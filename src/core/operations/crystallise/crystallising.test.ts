@@ -59,6 +59,14 @@ describe('crystallising acetanilide', () => {
     // 100·4.71·0.1/0.46
     expect(advice('much')!.words).toContain('Boil down to 102 mL')
   })
+  test('before it is used up the volume is that for the crude that was weighed, and so is what stays in it', () => {
+    const measured = { ...nothingMeasured, samples: { crude: 4.71 } }
+    const { filled, fact } = at(acetanilide, 'crystallise', {}, defaultLab, measured)
+    // 98 mL for 4.49 g are 21.8 mL to the gram: 103 mL for 4.71 g, and 0.46 g in 100 mL stay.
+    expect(filled).toMatchObject({ way: 'factor', volumeML: 103 })
+    expect(fact('factor')).toBeCloseTo(102.7, 1)
+    expect(fact('loss')).toBeCloseTo(0.474, 3)
+  })
   test('the cold end decides what stays: ice keeps less than the room', () => {
     const [ice, room] = [5, 20].map((coldC) => at(acetanilide, 'crystallise', { coldC }))
     expect(room!.filled.coldS).toBeCloseTo(0.46, 6)

@@ -64,11 +64,14 @@ export const crystallising = planner({
         ? ofRun('portions', 'what it took was written down')
         : typed.volumeML !== undefined
           ? ofPlan('own', 'the volume was typed')
-          : inTable
-            ? ofPlan('table', 'its line has an amount')
-            : ways[lab.crystallisationVolume]
-              ? ofLab(lab.crystallisationVolume, 'its school')
-              : usual('portions', 'nothing is on record to work it out from')
+          : // A group is told the volume for the crude that it has (run/ours), and what follows is of that volume.
+            weighed && perG !== null
+            ? ofRun('factor', 'the crude was weighed')
+            : inTable
+              ? ofPlan('table', 'its line has an amount')
+              : ways[lab.crystallisationVolume]
+                ? ofLab(lab.crystallisationVolume, 'its school')
+                : usual('portions', 'nothing is on record to work it out from')
     const volumeML =
       ways[typed.way ?? way.value] ?? inTable ?? fromCurve ?? usual(rough(10 * crudeG), 'ten millilitres to the gram')
     return {
