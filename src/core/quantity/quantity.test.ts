@@ -108,9 +108,9 @@ describe('reading quantities', () => {
   test.each([
     ['', 'Nothing is written here.'],
     ['   ', 'Nothing is written here.'],
-    ['much', '“much” is not a number.'],
+    ['much', '“much” is not a number: write it in figures, such as 2.5.'],
     ['.', '“.” can be read in two ways: write one decimal point and no other marks.'],
-    ['-', '“-” is not a number.'],
+    ['-', '“-” is not a number: write it in figures, such as 2.5.'],
     [' 1 2 ', '“1 2” can be read in two ways: write one decimal point and no other marks.'],
   ])('“%s” is no number, and it says why', (text, problem) => expect(readNumber(text)).toEqual({ ok: false, problem }))
 
@@ -152,7 +152,7 @@ describe('reading quantities', () => {
     ['5 stone', 'g', 'This place holds g: write 5 g, or the number alone.'],
     ['3 g', '', 'This is a number without a unit: write 3.'],
     ['100 kPa', 'mmHg', 'This place holds mmHg: write 100 mmHg, or the number alone.'],
-    ['warm', '°C', '“warm” is not a number.'],
+    ['warm', '°C', '“warm” is not a number: write it in figures, such as 2.5.'],
     ['', 'g', 'Nothing is written here.'],
   ])('%s in a place for %s is refused', (text, unit, problem) => expect(readInUnit(text, unit)).toEqual({ ok: false, problem }))
 
