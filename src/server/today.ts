@@ -94,7 +94,8 @@ async function resultsToJudge(head: SessionHead): Promise<Waiting[]> {
 }
 
 async function notReady(head: SessionHead): Promise<Waiting[]> {
-  const open = queriesOf(await planOfRevision(head.revision.id)).filter(({ answer }) => answer === undefined)
+  const plan = await planOfRevision(head.revision.id)
+  const open = queriesOf(plan, undefined, await labOfCourse(head.course)).filter(({ answer }) => answer === undefined)
   const found: Waiting[] = open.map((query) => ({
     words: `${head.title}: ${uncapital(query.title)}`,
     why: 'A query on the plan of the next session has no answer.',

@@ -89,10 +89,17 @@ test('the washes proposed can meet what is there at any scale', () => {
 describe('doubts in the margin', () => {
   const withWork = (id: string, work: { of: string; [key: string]: string | number }) => {
     const plan = { ...acetanilide, steps: acetanilide.steps.map((step) => (step.id === id ? { ...step, work } : step)) }
-    return operationDoubts(plan, reactionTable(plan)).map((query) => query.id)
+    return operationDoubts(plan, reactionTable(plan), defaultLab).map((query) => query.id)
   }
   test('on the plan as it is only the oil, which its author has answered', () =>
-    expect(operationDoubts(acetanilide, reactionTable(acetanilide)).map(({ id }) => id)).toEqual(['oil-crystallise']))
+    expect(operationDoubts(acetanilide, reactionTable(acetanilide), defaultLab).map(({ id }) => id)).toEqual(['oil-crystallise']))
+  test('a doubt is one of the laboratory it is asked in', () => {
+    const evidence = (lab: Lab) => operationDoubts(acetanilide, reactionTable(acetanilide), lab)[0]!.evidence
+    const high: Lab = { ...defaultLab, pressure: { by: 'mmHg', value: 560 } }
+    // At 560 mmHg water boils at 91.8 °C: a degree below, 90.8 °C, it is not yet saturated where it begins to separate at 760 mmHg.
+    expect(evidence(defaultLab)).toContain('at about 93 °C')
+    expect(evidence(high)).toContain('at about 91 °C')
+  })
   test('an oil, an oven too hot: beside their steps, with the reason', () => {
     expect(withWork('crystallise', { of: 'crystallise', hotC: 112 })).toEqual(['oil-crystallise'])
     expect(withWork('dry', { of: 'dry', ovenC: 110 })).toEqual(['oil-crystallise', 'hot-dry'])

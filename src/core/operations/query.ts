@@ -1,3 +1,4 @@
+import type { Lab } from '../lab/lab'
 import type { Plan, Step } from '../plan/plan'
 import type { StepContents } from './vessel/contents'
 import type { ReactionTable } from '../reaction/reactionTable'
@@ -15,7 +16,11 @@ export interface Query {
   remedy?: { label: string; apply: (plan: Plan) => Plan }
 }
 
-export type QueryRule = (plan: Plan, table: ReactionTable) => Query[]
+/** What a plan raises as it stands in a laboratory. */
+export type QueryRule = (plan: Plan, table: ReactionTable, lab: Lab) => Query[]
+
+/** The query that a piece of advice of a step is, where it is one: it then stands in the margin. */
+export const queryOfAdvice = (advice: string, step: Step): string => `${advice}-${step.id}`
 
 /** A step of a plan with its place, and what is in its vessel. */
 export interface StepAt {

@@ -38,7 +38,11 @@ export function readNumber(text: string): Reading<{ value: number; decimals: num
     if (/^[+-]?[\d.,\s]+$/.test(plain) && plain !== '') {
       return { ok: false, problem: `“${text.trim()}” can be read in two ways: write one decimal point and no other marks.` }
     }
-    return { ok: false, problem: text.trim() === '' ? 'Nothing is written here.' : `“${text.trim()}” is not a number: write it in figures, such as 2.5.` }
+    return {
+      ok: false,
+      problem:
+        text.trim() === '' ? 'Nothing is written here.' : `“${text.trim()}” is not a number: write it in figures, such as 2.5.`,
+    }
   }
   const [, sign, whole = '', mark, part = '', power] = number
   if (mark === ',' && part.length === 3 && whole !== '0' && whole !== '') {

@@ -1,3 +1,4 @@
+import { defaultLab, type Lab } from '../lab/lab'
 import type { Plan } from '../plan/plan'
 import { reactionTable } from '../reaction/reactionTable'
 import { closeReactants } from './closeReactants'
@@ -45,9 +46,9 @@ const rules: readonly QueryRule[] = [
   operationDoubts,
 ]
 
-/** Every query that a plan raises, each with the author's answer where there is one. */
-export function queriesOf(plan: Plan, table = reactionTable(plan)): (Query & { answer?: string })[] {
+/** Every query that a plan raises in a laboratory, each with the author's answer where there is one. */
+export function queriesOf(plan: Plan, table = reactionTable(plan), lab: Lab = defaultLab): (Query & { answer?: string })[] {
   return rules
-    .flatMap((rule) => rule(plan, table))
+    .flatMap((rule) => rule(plan, table, lab))
     .map((query) => ({ ...query, answer: plan.answers.find((answer) => answer.query === query.id)?.reason }))
 }

@@ -114,7 +114,7 @@ export function Desk(props: DeskProps) {
   // Scheme, procedure and queries follow when the keys rest, so that typing never waits for them.
   const later = useSettled(shown, isTyping)
   const laterTable = tableOf(later)
-  const queries = useMemo(() => queriesOf(later, laterTable), [later, laterTable])
+  const queries = useMemo(() => queriesOf(later, laterTable, lab), [later, laterTable, lab])
   const open = queries.filter(({ answer }) => answer === undefined)
   const note = useMemo(
     () =>
@@ -226,6 +226,7 @@ export function Desk(props: DeskProps) {
           table={laterTable}
           lab={lab}
           solvents={solvents}
+          queries={queries}
           onChange={readOnly ? undefined : change}
           onAsk={ask}
         />

@@ -2,6 +2,7 @@
 
 import type { Lab } from '@/core/lab/lab'
 import { changeStep, moveStep, removeStep } from '@/core/plan/editPlan'
+import type { Query } from '@/core/operations/query'
 import type { Plan, Step } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
@@ -17,14 +18,16 @@ interface Props {
   step: Step
   lab: Lab
   solvents: readonly Substance[]
+  /** What stands in the margin. */
+  queries: readonly Query[]
   /** Absent where the procedure is only read. */
   onChange?: ((plan: Plan, label: string) => void) | undefined
   onAsk?: ((blank: string) => void) | undefined
 }
 
 /** One step of the procedure, open: its sentences, whose blanks are its fields, what follows from them, and below what is printed for the bench. */
-export function OpenStep({ plan, table, step, lab, solvents, onChange, onAsk }: Props) {
-  const panel = { plan, table, step, lab, solvents }
+export function OpenStep({ plan, table, step, lab, solvents, queries, onChange, onAsk }: Props) {
+  const panel = { plan, table, step, lab, solvents, queries }
   if (!onChange) return <OperationPanel {...panel} />
   const change = (part: Record<string, unknown>, what: string) =>
     onChange(changeStep(plan, step.id, part), `${what} of “${step.title}”`)

@@ -10,6 +10,7 @@ import { addOwnStep, addStep, ownIn, type OwnMade } from '@/core/edit/addStep'
 import { operationIn, operations, type OperationKey } from '@/core/operations/registry'
 import type { Operation } from '@/core/operations/operation'
 import type { Plan } from '@/core/plan/plan'
+import type { Query } from '@/core/operations/query'
 import type { Substance } from '@/core/substance/substance'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
 import { AddStep } from './AddStep'
@@ -25,6 +26,8 @@ interface Props {
   lab: Lab
   /** Solvents that a crystallisation may be tried from. */
   solvents: readonly Substance[]
+  /** What stands in the margin, and is not said again in a step. */
+  queries: readonly Query[]
   /** Absent where the procedure is only read. */
   onChange?: ((plan: Plan, label: string) => void) | undefined
   /** The cursor has come into a blank of a step. */
@@ -32,7 +35,16 @@ interface Props {
 }
 
 /** The procedure as a strip of steps with a time gutter: solid while hands are busy, hatched while waiting. Amounts follow the table. */
-export const ProcedureStrip = memo(function ProcedureStrip({ course, plan, table, lab, solvents, onChange, onAsk }: Props) {
+export const ProcedureStrip = memo(function ProcedureStrip({
+  course,
+  plan,
+  table,
+  lab,
+  solvents,
+  queries,
+  onChange,
+  onAsk,
+}: Props) {
   const [open, setOpen] = useState<string>()
   const [making, setMaking] = useState<string>()
   const addOwn = (made: OwnMade) => {
@@ -95,6 +107,7 @@ export const ProcedureStrip = memo(function ProcedureStrip({ course, plan, table
                       step={step}
                       lab={lab}
                       solvents={solvents}
+                      queries={queries}
                       onChange={onChange}
                       onAsk={onAsk && ((blank) => onAsk({ step: step.id, blank }))}
                     />

@@ -8,6 +8,7 @@ import { contextOf, fieldsHere, filledFor, plannerFor, reportFor, suggestedFor }
 import { operationIn } from '@/core/operations/registry'
 import { typedFor } from '@/core/plan/typedFor'
 import { samplesOf, type Plan, type Step, type WorkRow, type WorkValue } from '@/core/plan/plan'
+import { queryOfAdvice, type Query } from '@/core/operations/query'
 import { nameOfHeld } from '@/core/substance/heldById'
 import type { Substance } from '@/core/substance/substance'
 import type { ReactionTable } from '@/core/reaction/reactionTable'
@@ -25,6 +26,8 @@ interface Props {
   measured?: Measured
   /** Solvents to compare besides those of the plan. */
   solvents?: readonly Substance[] | undefined
+  /** What stands beside it in the margin, and is not said here again. */
+  queries?: readonly Query[]
   /** Writes some fields of the step; absent where it is only read. */
   onChange?: ((part: Record<string, unknown>, what: string) => void) | undefined
   /** The cursor has come into a blank. */
@@ -32,7 +35,7 @@ interface Props {
 }
 
 /** What a step says: the sentences of its operation, whose blanks are its fields; what follows from them, what to do, and a picture with its table. */
-export function OperationPanel({ plan, table, step, lab, measured, solvents, onChange, onAsk }: Props) {
+export function OperationPanel({ plan, table, step, lab, measured, solvents, queries = [], onChange, onAsk }: Props) {
   const planner = plannerFor(step)
   const context = useMemo(
     () => contextOf(plan, table, step, lab, measured, solvents),
@@ -91,7 +94,14 @@ export function OperationPanel({ plan, table, step, lab, measured, solvents, onC
   return (
     <section className="planner" aria-label={planner ? `${planner.title}, worked out` : 'What the step says'}>
       <Sentences sentences={sentences} blank={blank} />
-      {report && <Follows report={report} />}
+      {report && (
+        <Follows
+          report={{
+            ...report,
+            advice: report.advice.filter(({ id }) => !queries.some((query) => query.id === queryOfAdvice(id, step))),
+          }}
+        />
+      )}
       {planner && <Picture context={context} filled={filled} />}
       {report?.ladder && (
         <details>

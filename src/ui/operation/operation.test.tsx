@@ -6,6 +6,8 @@ import type { WashBlanks } from '@/core/operations/wash/planner'
 import type { ComponentType } from 'react'
 import { drawing, type Drawn } from './Picture'
 import type { Plan, Step, Work } from '@/core/plan/plan'
+import type { Query } from '@/core/operations/query'
+import { queriesOf } from '@/core/query/queries'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { plans } from '@/demo/plans'
 import { acetanilide, fractionation, isopentylAcetate, separation } from '@/test-support/plans'
@@ -35,6 +37,19 @@ const contextAt = (plan: Plan, id: string) => contextOf(plan, reactionTable(plan
 
 let named = 0
 afterAll(() => expect(named).toBeGreaterThan(20))
+
+test('what stands in the margin is not said again in the open step', () => {
+  const table = reactionTable(acetanilide)
+  const step = stepOf(acetanilide, 'crystallise')
+  const said = (queries: Query[]) =>
+    renderToStaticMarkup(<OperationPanel plan={acetanilide} table={table} step={step} lab={defaultLab} queries={queries} />)
+  const queries = queriesOf(acetanilide, table)
+  expect(queries.map(({ id }) => id)).toContain('oil-crystallise')
+  expect(said([])).toContain('it may come as an oil')
+  expect(said(queries)).not.toContain('it may come as an oil')
+  // What is only said here stays.
+  expect(said(queries)).toContain('The crude was weighed damp')
+})
 
 describe.each(plans.map((plan) => [plan.title, plan] as const))('%s', (_title, plan) => {
   const steps = plan.steps.filter((step) => plannerFor(step))

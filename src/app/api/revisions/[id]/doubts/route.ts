@@ -1,4 +1,5 @@
 import { doubtsAtScale } from '@/core/query/doubtsAtScale'
+import { labOfCourse } from '@/server/laboratory'
 import { planToWrite } from '@/server/preparations'
 import { subjectOfRevision } from '@/server/revisions'
 import { Refusal } from '@/server/refusal'
@@ -11,6 +12,7 @@ export const GET = route(
     const scale = Number(request.nextUrl.searchParams.get('scale'))
     if (!(scale >= 0.05 && scale <= 20)) throw new Refusal(400, 'A scale is a number from 0.05 to 20.')
     const { plan } = await planToWrite(params.id, actor)
-    return { doubts: doubtsAtScale(plan, scale) }
+    const { course } = await subjectOfRevision(params.id)
+    return { doubts: doubtsAtScale(plan, scale, await labOfCourse(course)) }
   },
 )
