@@ -71,8 +71,10 @@ describe('what a solution of a plan is made from', () => {
 
   test('another strength from what that is made from; what melts above the room from the solid; else nothing', () => {
     expect(stockFor(record('hydrochloric-acid'), molar(2))!.from).toMatchObject({ kind: 'mass-fraction', fraction: 0.37 })
-    expect(stockFor({ formula: 'C6H12O6', melting: { lowC: 146 } }, molar(1))).toEqual({ from: { kind: 'solid', purity: 1 } })
-    expect(stockFor({ formula: 'C6H12', melting: { lowC: 6 } }, molar(1))).toBeUndefined()
+    expect(stockFor({ name: 'a solid', formula: 'C6H12O6', melting: { lowC: 146 } }, molar(1))).toEqual({
+      from: { kind: 'solid', purity: 1 },
+    })
+    expect(stockFor({ name: 'a liquid', formula: 'C6H12', melting: { lowC: 6 } }, molar(1))).toBeUndefined()
   })
 
   /** By hand: c·V·M, or c·V over the strength of what it is made from (37 %: 11.98, 96 %: 18.01, 25 % ammonia: 13.36 mol/L); a tenth more where it is saturated. */

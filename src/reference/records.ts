@@ -1,4 +1,5 @@
 import { usualSolvents } from '@/core/operations/crystallise/usualSolvents'
+import { plainName } from '@/core/substance/search'
 import type { Substance } from '@/core/substance/substance'
 import type { SubstanceRecord } from '@/core/substance/record'
 import { statementText } from './hazardStatements'
@@ -9,6 +10,17 @@ import raw from './substances.json'
 export const substanceRecords: readonly SubstanceRecord[] = (raw as unknown as SubstanceRecord[]).map(
   (record) => withSources(record) as SubstanceRecord,
 )
+
+const byName = new Map(
+  substanceRecords.flatMap((record) =>
+    [record.name, record.systematicName, ...(record.synonyms ?? [])].flatMap((name): [string, SubstanceRecord][] =>
+      name === undefined ? [] : [[plainName(name), record]],
+    ),
+  ),
+)
+
+/** The record that has a name as a whole, among its systematic name and its synonyms too; no two records share one. */
+export const recordNamed = (name: string): SubstanceRecord | undefined => byName.get(plainName(name))
 
 /** A record as a plan takes it: its own copy, so that a frozen plan stays as it was when a record changes. */
 export function forPlan(record: SubstanceRecord): Substance {

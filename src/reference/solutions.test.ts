@@ -4,7 +4,8 @@ import { dilutionHazards } from '@/core/substance/dilutionHazards'
 import { recipes, strengths } from './givens'
 import { hazardStatements } from './hazardStatements'
 import { substanceRecords } from './records'
-import { stockCard, stockSolutions } from './solutions'
+import { stockCard, stockFor, stockSolutions } from './solutions'
+import type { Form } from '@/core/plan/plan'
 
 const card = (id: string, toML = 1000) =>
   stockCard(
@@ -86,8 +87,16 @@ test.each([
   ['H2O2', 0.079, ['H319']],
   ['NH3', 0.049, ['H318']],
 ] as const)('%s at a mass fraction of %d', (formula, fraction, codes) =>
-  expect(dilutionHazards(formula, fraction)).toEqual(codes),
+  expect(dilutionHazards({ formula }, fraction)).toEqual(codes),
 )
+
+test('an isomer of an acid has not its limits, and is not made from its stock solution', () => {
+  expect(dilutionHazards({ formula: 'C2H4O2', groups: ['carboxylic acid'] }, 0.3)).toEqual(['H314'])
+  expect(dilutionHazards({ formula: 'C2H4O2', groups: ['ester'] }, 0.3)).toBeNull()
+  const five: Form = { kind: 'solution', molPerL: 5 }
+  expect(stockFor({ name: 'acetic acid', formula: 'C2H4O2' }, five)).toBeDefined()
+  expect(stockFor({ name: 'methyl formate', formula: 'C2H4O2' }, five)).toBeUndefined()
+})
 
 test('what 10 % sodium hydroxide and 1 mol/L acid say on a label; without limits the pure substance’s', () => {
   expect(card('naoh-10').hazards).toMatchObject({ codes: ['H290', 'H314'], signal: 'danger', pictograms: ['GHS05'] })

@@ -1,9 +1,11 @@
 import type { Form } from '@/core/plan/plan'
+import type { Substance } from '@/core/substance/substance'
 import type { SolutionSolvent } from '@/core/substance/solutionSolvents'
 import { molarMass } from '@/core/substance/molarMass'
 import { dilutionHazards } from '@/core/substance/dilutionHazards'
 import { makeUp, molarityOf, type Recipe } from '@/core/reaction/makeUp'
 import type { Stock } from '@/core/stores/batch'
+import { sameSubstance } from '@/core/stores/bottle'
 import { signalOf } from './hazardStatements'
 import { pictogramsOf } from './pictograms'
 import { substanceRecords } from './records'
@@ -224,13 +226,21 @@ function fractionOf(form: Form, gPerMol: number): number | null {
  * What the label of a substance in a form says: of a solution in water by the limits of the regulation, where its strength as a mass fraction and the limits are known; else what is said of the pure substance, and that it is that.
  */
 export function hazardsAt(
-  { formula, hazards }: { formula?: string | undefined; hazards?: { signal: string; statements: readonly string[] } | undefined },
+  {
+    formula,
+    groups,
+    hazards,
+  }: {
+    formula?: string | undefined
+    groups?: Substance['groups']
+    hazards?: { signal: string; statements: readonly string[] } | undefined
+  },
   form: Form,
 ): StockCard['hazards'] {
   const dissolved = form.kind !== 'solid' && form.kind !== 'neat'
   const inWater = dissolved && !('solvent' in form && form.solvent !== undefined)
   const fraction = inWater && formula !== undefined ? fractionOf(form, molarMass(formula)) : null
-  const byLimit = fraction !== null ? dilutionHazards(formula, fraction) : null
+  const byLimit = fraction !== null ? dilutionHazards({ formula, groups }, fraction) : null
   // Statements stand as codes in a record, and with their words in a plan.
   const codes = byLimit ? [...byLimit] : (hazards?.statements ?? []).map((statement) => statement.split(' ')[0]!)
   const decided = signalOf(codes)
@@ -250,10 +260,13 @@ export function hazardsAt(
 
 /** How a solution of a plan is made here: the stock solution of the same strength; else what another strength of it is made from; a substance that melts above the room from the solid. */
 export function stockFor(
-  substance: { formula?: string | undefined; melting?: { lowC: number } | undefined },
+  substance: Pick<Substance, 'name' | 'systematicName' | 'formula'> & { melting?: { lowC: number } },
   form: Form,
 ): Stock | undefined {
-  const same = stockSolutions.filter(({ of }) => substanceRecords.find(({ id }) => id === of)?.formula === substance.formula)
+  const same = stockSolutions.filter(({ of }) => {
+    const { name, formula = null } = substanceRecords.find(({ id }) => id === of)!
+    return sameSubstance({ substance: name, formula }, substance)
+  })
   const gPerMol = substance.formula === undefined ? null : molarMass(substance.formula)
   const strength = gPerMol === null ? null : molarityOf(form, gPerMol)
   const solvent = 'solvent' in form ? form.solvent : undefined

@@ -2,6 +2,7 @@ import { ulid } from 'ulid'
 import type { Form } from '@/core/plan/plan'
 import { aboutSchema } from '@/core/stores/bottleSchema'
 import type { Bottle, BottleAbout } from '@/core/stores/bottle'
+import { recordNamed } from '@/reference/records'
 import { BottleRow, User } from '@/data/models'
 import { moveBottle } from './bottleMoves'
 import { formIn } from './formIn'
@@ -36,6 +37,7 @@ export async function listBottles(course: string): Promise<Bottle[]> {
     ...aboutIn(about),
     id,
     substance,
+    ...recordOf(substance),
     formula,
     form: formIn(form),
     left: { value: leftValue, unit: leftUnit, decimals: leftDecimals },
@@ -43,6 +45,12 @@ export async function listBottles(course: string): Promise<Bottle[]> {
     changedAt: changedAt.toISOString(),
     changedBy: people.find((person) => person.id === changedBy)?.name ?? '',
   }))
+}
+
+/** The name of the record that a label means, where it is another than the label's own. */
+function recordOf(label: string): Pick<Bottle, 'recordName'> {
+  const name = recordNamed(label)?.name
+  return name === undefined || name === label ? {} : { recordName: name }
 }
 
 /** What is written on a label; nothing where it cannot be read any more. */

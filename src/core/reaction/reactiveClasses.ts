@@ -72,7 +72,6 @@ const byFormula: Readonly<Record<string, readonly ReactiveClass[]>> = Object.fro
       [['water-reactive'], 'SOCl2 P4O10 P2O5 AlCl3 AlBr3 PCl3 PCl5 POCl3 PBr3 TiCl4 BBr3 SO2Cl2'],
       [['sulfite'], 'NaHSO3 Na2S2O5 Na2SO3 Na2SO3·7H2O Na2S2O4'],
       [['thiosulfate'], 'Na2S2O3 Na2S2O3·5H2O'],
-      [['sulfoxide'], 'C2H6OS'],
       [['formic acid', 'acid'], 'CH2O2'],
       [['oxalic acid', 'acid'], 'C2H2O4 C2H2O4·2H2O'],
       [['carbon disulfide'], 'CS2'],
@@ -110,6 +109,7 @@ const byShape = {
   azide: ['azide'],
   'diazonium salt': ['diazonium salt'],
   alkene: [],
+  sulfoxide: ['sulfoxide'],
 } as const satisfies Record<Shape, readonly ReactiveClass[]>
 
 /** What belongs to each of the groups that decide how a substance is worked up. */

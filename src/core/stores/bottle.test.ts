@@ -1,7 +1,8 @@
 import { acetanilide } from '@/test-support/plans'
 import { reactionTable } from '../reaction/reactionTable'
 import { scalePlan } from '../edit/scalePlan'
-import { groupsServed, holds, type Bottle } from './bottle'
+import type { Form } from '../plan/plan'
+import { groupsServed, holds, stuffOf, type Bottle } from './bottle'
 
 const bottle = (part: Partial<Bottle>): Bottle => ({
   id: 'b',
@@ -35,6 +36,33 @@ test.each([
 test('twice the scale serves half as many', () => {
   const twice = scalePlan(acetanilide, 2)
   expect(groupsServed(bottle({}), twice, reactionTable(twice))).toBe(12)
+})
+
+test('isomers are not one another: of a formula with carbon the name counts, of any other it does not', () => {
+  const [aniline] = table.lines
+  const line = (substance: { name: string; systematicName?: string; formula: string }) => ({
+    ...aniline!,
+    substance: { ...aniline!.substance, ...substance },
+  })
+  const ether = line({ name: 'diethyl ether', systematicName: 'ethoxyethane', formula: 'C4H10O' })
+  const label = (substance: string, formula: string | null = 'C4H10O', recordName?: string) =>
+    bottle({ substance, formula, ...(recordName ? { recordName } : {}) })
+  expect(holds(label('Diethyl ether'), ether)).toBe(true)
+  expect(holds(label('ethoxyethane'), ether)).toBe(true)
+  expect(holds(label('ether', 'C4H10O', 'diethyl ether'), ether)).toBe(true)
+  expect(holds(label('diethyl ether', null), ether)).toBe(true)
+  expect(holds(label('butan-1-ol'), ether)).toBe(false)
+  expect(holds(label('tert-butyl alcohol'), ether)).toBe(false)
+  // The name is the same and the formula another: one of the two is wrong.
+  expect(holds(label('diethyl ether', 'C4H8O'), ether)).toBe(false)
+  const salt = line({ name: 'sodium chloride', formula: 'NaCl' })
+  expect(holds(label('common salt', 'NaCl'), salt)).toBe(true)
+  const neat: Form = { kind: 'neat', purity: 1 }
+  expect(stuffOf({ name: 'propan-1-ol', formula: 'C3H8O' }, neat)).not.toBe(
+    stuffOf({ name: 'propan-2-ol', formula: 'C3H8O' }, neat),
+  )
+  expect(stuffOf({ name: 'Propan-2-ol', formula: 'C3H8O' }, neat)).toBe(stuffOf({ name: 'propan-2-ol', formula: 'C3H8O' }, neat))
+  expect(stuffOf({ name: 'salt', formula: 'NaCl' }, neat)).toBe(stuffOf({ name: 'sodium chloride', formula: 'NaCl' }, neat))
 })
 
 test('what has no formula is known by its name, and strengths must agree', () => {

@@ -1,4 +1,6 @@
 import { densityOf, type Form, type Plan } from '../plan/plan'
+import { elementsIn } from '../substance/atoms'
+import { plainName } from '../substance/search'
 import type { Substance } from '../substance/substance'
 import type { Quantity } from '../quantity/unit'
 import { inBaseUnit } from '../quantity/unit'
@@ -18,8 +20,10 @@ export interface BottleAbout {
 /** A bottle on the shelf of a course. */
 export interface Bottle extends BottleAbout {
   id: string
-  /** Name of the substance, and its formula where it has one. */
+  /** Name of the substance as its label has it, and its formula where it has one. */
   substance: string
+  /** Name of the record that the label's name belongs to, where one has it among its own. */
+  recordName?: string
   formula: string | null
   form: Form
   left: Quantity & { unit: 'g' | 'mL' }
@@ -31,16 +35,33 @@ export interface Bottle extends BottleAbout {
 /** True where the bottle holds what the line dispenses: the same substance in the same form and strength. */
 export const holds = (bottle: Bottle, { line, substance }: ComputedLine): boolean => holdsStuff(bottle, substance, line.form)
 
-/** The same of a substance and a form. A bottle without a formula is known by its name. */
-export function holdsStuff(bottle: Bottle, substance: Pick<Substance, 'name' | 'formula'>, form: Form): boolean {
-  const known = bottle.formula === null ? { name: substance.name } : substance
-  return stuffOf({ name: bottle.substance, formula: bottle.formula }, bottle.form) === stuffOf(known, form)
+/** The same of a substance and a form, by whatever name of it the label has. */
+export function holdsStuff(bottle: Bottle, substance: Labelled, form: Form): boolean {
+  return JSON.stringify(strengthOf(bottle.form)) === JSON.stringify(strengthOf(form)) && sameSubstance(bottle, substance)
 }
 
-/** What makes two bottles, or two lines, interchangeable: the substance (by its formula; by its name where it has none), its state and its strength, not the wording of the label. */
-export function stuffOf({ name, formula }: { name: string; formula?: string | null | undefined }, form: Form): string {
-  return JSON.stringify([formula ?? name, ...strengthOf(form)])
+/** True where a label means a substance: by its formula where only one substance has it, else by its formula, if it has one, and by name. */
+export function sameSubstance(bottle: Pick<Bottle, 'substance' | 'recordName' | 'formula'>, substance: Labelled): boolean {
+  if (bottle.formula !== null && substance.formula !== undefined && bottle.formula !== substance.formula) return false
+  if (bottle.formula !== null && bottle.formula === substance.formula && saysAll(bottle.formula)) return true
+  const names = (of: readonly (string | undefined)[]) => of.flatMap((name) => (name === undefined ? [] : [plainName(name)]))
+  const said = names([bottle.substance, bottle.recordName])
+  return names([substance.name, substance.systematicName]).some((name) => said.includes(name))
 }
+
+/**
+ * What makes two lines interchangeable: the substance, its state and its strength. A formula with carbon in it belongs to many substances (diethyl ether and butan-1-ol are both C4H10O), so its name counts too; any other is one
+ * substance, however the label words it.
+ */
+export function stuffOf({ name, formula }: Pick<Labelled, 'name' | 'formula'>, form: Form): string {
+  const what = formula === undefined ? [name] : saysAll(formula) ? [formula] : [formula, plainName(name)]
+  return JSON.stringify([...what, ...strengthOf(form)])
+}
+
+type Labelled = Pick<Substance, 'name' | 'systematicName' | 'formula'>
+
+/** True for a formula that only one substance of a teaching laboratory has. */
+const saysAll = (formula: string) => !elementsIn(formula).has('C')
 
 function strengthOf(form: Form): (string | number)[] {
   if (form.kind === 'solution') return [form.kind, form.molPerL ?? '']

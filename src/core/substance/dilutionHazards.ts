@@ -1,3 +1,6 @@
+import { elementsIn } from './atoms'
+import type { Substance } from './substance'
+
 /** From which mass fraction on a statement stands on the label of a solution. */
 interface Limit {
   from: number
@@ -71,9 +74,13 @@ const limits: Readonly<Record<string, readonly Limit[]>> = {
 }
 
 /** The statements that a solution of a mass fraction bears in water; null where the regulation's limits are not on record here: then those of the pure substance stand. */
-export function dilutionHazards(formula: string | undefined, fraction: number): readonly string[] | null {
+export function dilutionHazards(
+  { formula, groups }: Pick<Substance, 'formula' | 'groups'>,
+  fraction: number,
+): readonly string[] | null {
   const known = limits[formula ?? '']
-  if (!known) return null
+  // Those with carbon are acids: methyl formate has the formula of acetic acid, and not its limits.
+  if (!known || (elementsIn(formula).has('C') && groups && !groups.includes('carboxylic acid'))) return null
   // Of a fraction that was worked out a last digit may be missing.
   return known.find(({ from }) => fraction >= from - 1e-9)?.codes ?? []
 }

@@ -104,6 +104,12 @@ describe('what a structure has', () => {
     has('[Cl-].N#[N+]c1ccccc1', 'diazonium salt')
     has('C=[N+]=[N-]')
     has('CC(=C)C1CCC(C)=CC1', 'alkene')
+    // Drawn with a double bond or with charges; 2-mercaptoethanol has the same formula, a sulfone one oxygen more.
+    has('CS(C)=O', 'sulfoxide')
+    has('C[S+](C)[O-]', 'sulfoxide')
+    has('OCCS')
+    has('CS(C)(=O)=O')
+    has('COSC')
     has('CN(C)C=O', 'amide', 'dialkylformamide')
     has('CNC=O', 'amide')
     has('CN(C)C(C)=O', 'amide')

@@ -13,6 +13,7 @@ export type Shape =
   | 'azide'
   | 'diazonium salt'
   | 'alkene'
+  | 'sulfoxide'
 
 /** The atoms bound to one, with the orders of their bonds. */
 const around = (structure: Structure, { bonds }: Atom) => bonds.map(({ to, order }) => ({ atom: structure[to]!, order }))
@@ -86,6 +87,11 @@ const asks: Readonly<Record<Shape, Asks>> = {
     around(structure, atom).some((each) => each.atom.charge === -1),
   'diazonium salt': (structure, atom) => atom.symbol === 'N' && atom.charge === 1 && bound(structure, atom, 'N', 3).length === 1,
   alkene,
+  sulfoxide: (structure, atom) =>
+    atom.symbol === 'S' &&
+    around(structure, atom).length === 3 &&
+    bound(structure, atom, 'C', 1).length === 2 &&
+    around(structure, atom).some((each) => each.atom.symbol === 'O' && each.atom.bonds.length === 1),
 }
 
 /** What a structure has of the places that rules ask for; nothing where there is no structure, or it cannot be read. */

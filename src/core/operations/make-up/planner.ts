@@ -126,7 +126,7 @@ export const makingUp = planner({
       filled.strength === 'molar' && substance?.formula !== undefined
         ? (filled.molPerL * molarMass(substance.formula)) / 1000
         : null
-    const codes = fraction === null || !made ? null : dilutionHazards(substance?.formula, fraction)
+    const codes = fraction === null || !made || !substance ? null : dilutionHazards(substance, fraction)
     return {
       facts: made
         ? [
