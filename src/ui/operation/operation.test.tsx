@@ -62,6 +62,10 @@ describe.each(plans.map((plan) => [plan.title, plan] as const))('%s', (_title, p
     const shown = [...html.matchAll(/<input[^>]*aria-label="(?:substance|fraction wanted|rinsed with)[^>]* value="([^"]*)"/g)]
     for (const [, value] of shown) expect(['', 'water', ...plan.substances.map(({ name }) => name)]).toContain(value)
     named += shown.length
+    // Nor is an id printed anywhere else.
+    const text = html.replace(/<[^>]*>/g, ' ')
+    for (const { id } of plan.substances)
+      if (id.includes('-') && !plan.substances.some(({ name }) => name.includes(id))) expect(text).not.toContain(id)
     expect(labels.length).toBeGreaterThan(0)
     expect(new Set(labels).size).toBe(labels.length)
     // What the author has typed, and the fields of the step itself, stand without a source behind them.

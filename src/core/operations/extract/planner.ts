@@ -1,3 +1,4 @@
+import { nameOfHeld } from '../../substance/heldById'
 import { writeNumber } from '../../quantity/write'
 import { mainSubstance } from '../../plan/plan'
 import { emulsionLadder } from './layers'
@@ -47,7 +48,7 @@ export const extracting = planner({
       .map((solute) => {
         const held = shaken.holds[solute.id] ?? 0
         const left = state.layers.find(({ name }) => name === shaken.name)?.holds[solute.id] ?? 0
-        return { solute, held, taken: held > 0 ? 1 - left / held : 0 }
+        return { solute, name: nameOfHeld(context.plan.substances, solute.id), held, taken: held > 0 ? 1 - left / held : 0 }
       })
       .filter(({ held, solute }) => held > 1e-6 * Math.max(solute.mmol, 1e-9))
     const product = context.plan.mainProduct === undefined ? undefined : mainSubstance(context.plan)

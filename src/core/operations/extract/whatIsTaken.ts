@@ -12,6 +12,8 @@ import { type ShakingBlanks } from './blanks'
 /** The substance that a step is for: what the layer that is shaken held of it, and the part that is taken. */
 interface Target {
   solute: Solute
+  /** What is printed for it. */
+  name: string
   held: number
   taken: number
 }
@@ -38,7 +40,7 @@ export function whatIsTaken(
   const at = `V = ${writeNumber(shaken.volumeML, 0)} mL`
   facts.push(
     {
-      ...fact('D', `D of ${target.solute.id}`, D, '', 3),
+      ...fact('D', `D of ${target.name}`, D, '', 3),
       text: inPowers(D),
       how: `K = ${writeNumber(target.solute.K, 1)} at pH ${writeNumber(pH, 1)}${target.solute.acidPKa === undefined ? '' : `, pKa ${target.solute.acidPKa}`}${target.solute.basePKa === undefined ? '' : `, pKaH ${target.solute.basePKa}`}: D = K/(1 + 10^(pH − pKa) + 10^(pKaH − pH)${target.solute.acidPKa !== undefined && target.solute.basePKa !== undefined ? ' + 10^(pKaH − pKa)' : ''})${salting > 1 ? `, times ${writeNumber(salting, 1)} for the salt` : ''}`,
     },
@@ -81,7 +83,7 @@ export function whatIsTaken(
     advice.push({
       id: 'never',
       level: 'doubt',
-      words: `No reasonable number of portions takes ${writeNumber(100 * wanted, 0)} % of ${target.solute.id} out: change the pH or the solvent, or salt it out.`,
+      words: `No reasonable number of portions takes ${writeNumber(100 * wanted, 0)} % of ${target.name} out: change the pH or the solvent, or salt it out.`,
     })
   else if (!short && count !== null && count > portions)
     advice.push({
@@ -94,7 +96,7 @@ export function whatIsTaken(
     advice.push({
       id: 'where',
       level: where.fraction > 0.9 ? 'good' : 'doubt',
-      words: `${writeNumber(100 * where.fraction, 1)} % of ${target.solute.id} is now in ${where.layer}.`,
+      words: `${writeNumber(100 * where.fraction, 1)} % of ${target.name} is now in ${where.layer}.`,
     })
 
   return { facts, advice }
