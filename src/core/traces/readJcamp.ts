@@ -1,3 +1,4 @@
+import { simulatedOrigin } from './writeJcamp'
 import { convert } from 'jcampconverter'
 import type { Reading } from '../quantity/readQuantity'
 import { mostPoints, type Trace, type TraceKind } from './trace'
@@ -42,7 +43,7 @@ export function readJcamp(text: string): Reading<Trace> {
   } catch (error) {
     return { ok: false, problem: `The data of this JCAMP-DX file cannot be read: ${(error as Error).message}.` }
   }
-  for (const { spectra, dataType = '', title, info } of found.flatten) {
+  for (const { spectra, dataType = '', title, info, meta } of found.flatten) {
     const spectrum = spectra?.[0]
     const data = spectrum?.data as { x?: ArrayLike<number>; y?: ArrayLike<number> } | undefined
     if (!spectrum || !data?.x || !data.y || data.x.length === 0) continue
@@ -57,7 +58,6 @@ export function readJcamp(text: string): Reading<Trace> {
       return { ok: false, problem: `It has ${data.x.length} points; at most ${mostPoints} are taken.` }
     const points = inOrder(Array.from(data.x), Array.from(data.y))
     if (points.x.length === 0) continue
-    const origin = `${String(info.ORIGIN ?? '')} ${String(info.OWNER ?? '')}`
     return {
       ok: true,
       value: {
@@ -67,7 +67,7 @@ export function readJcamp(text: string): Reading<Trace> {
         yUnit: String(spectrum.yUnits ?? ''),
         ...points,
         peaksOnly: spectrum.isPeaktable === true && !pairs.test(text),
-        simulated: /\bsimulated\b/i.test(origin),
+        simulated: meta.SIMULATED === 'YES' || info.ORIGIN === simulatedOrigin,
       },
     }
   }

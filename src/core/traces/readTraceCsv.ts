@@ -6,6 +6,9 @@ import { mostPoints, type Trace } from './trace'
 /** Fewer lines are a table of peaks or a mistake, and no curve. */
 const leastPoints = 5
 
+/** The line by which a file of two columns says of itself that no instrument has measured it. */
+const simulatedLine = '# simulated=yes'
+
 /**
  * Reads a chromatogram from text of two columns, time and signal, with or without a line of headings: separated by comma, semicolon or tab, with a point or, between semicolons or tabs, a comma in its numbers. A time in seconds says so in its heading.
  */
@@ -49,7 +52,7 @@ export function readTraceCsv(text: string, name = ''): Reading<Trace> {
       yUnit: signal.trim().slice(0, 40),
       ...points,
       peaksOnly: false,
-      simulated: /\bsimulated\b/i.test(text.slice(0, 400)),
+      simulated: data.some(([first = '']) => first.trim() === simulatedLine),
     },
   }
 }

@@ -95,6 +95,27 @@ describe('what areas say', () => {
 
 describe('JCAMP-DX', () => {
   const trace = drawn([{ atMin: 5, area: 10, sigmaMin: 0.05 }], 3, 0.02, 400)
+  test('a word in its origin or its title says nothing: a label of its own does, or the origin that our files had before', () => {
+    const simulated = (file: string) => {
+      const back = readJcamp(file)
+      if (!back.ok) throw new Error(back.problem)
+      return back.value.simulated
+    }
+    const labelled = writeJcamp(trace)
+    const plain = labelled.replace('##$SIMULATED=YES\n', '')
+    const origin = '##ORIGIN=simulated by Mozle, measured by no instrument'
+    expect(plain).toContain(origin)
+    expect(simulated(labelled.replace(origin, '##ORIGIN=x'))).toBe(true)
+    expect(simulated(plain)).toBe(true)
+    expect(simulated(plain.replace(origin, '##ORIGIN=simulated moving bed, line 2'))).toBe(false)
+    const rows = Array.from({ length: 40 }, (_, index) => `${index / 10},${index}`).join('\n')
+    const ofCsv = (head: string) => {
+      const back = readTraceCsv(`${head}\n${rows}`, 'simulated run')
+      return back.ok && back.value.simulated
+    }
+    expect(ofCsv('# simulated=yes')).toBe(true)
+    expect(ofCsv('# simulated moving bed')).toBe(false)
+  })
   test('what is written is read back, point by point, and says that it was simulated', () => {
     const back = readJcamp(writeJcamp(trace))
     if (!back.ok) throw new Error(back.problem)

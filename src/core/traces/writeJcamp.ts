@@ -7,6 +7,9 @@ const dataTypes = {
   'mass spectrum': 'MASS SPECTRUM',
 } as const
 
+/** The origin of what our own simulations write; files from before they had a label of its own are known by it. */
+export const simulatedOrigin = 'simulated by Mozle, measured by no instrument'
+
 /** A trace as a JCAMP-DX 4.24 file: XYPOINTS, or a PEAK TABLE, one pair a line. */
 export function writeJcamp({ kind, title, xUnit, yUnit, x, y, peaksOnly, simulated }: Trace): string {
   const plain = (value: number) => String(Number(value.toPrecision(8)))
@@ -14,7 +17,9 @@ export function writeJcamp({ kind, title, xUnit, yUnit, x, y, peaksOnly, simulat
     `##TITLE=${title.replaceAll(/[\r\n]/g, ' ')}`,
     '##JCAMP-DX=4.24',
     `##DATA TYPE=${dataTypes[kind]}`,
-    `##ORIGIN=${simulated ? 'simulated by Mozle, measured by no instrument' : 'Mozle'}`,
+    `##ORIGIN=${simulated ? simulatedOrigin : 'Mozle'}`,
+    // What its origin says is for people; this is for whoever reads it back.
+    ...(simulated ? ['##$SIMULATED=YES'] : []),
     '##OWNER=public domain',
     `##XUNITS=${xUnit}`,
     `##YUNITS=${yUnit}`,
