@@ -1,19 +1,30 @@
 import { memo } from 'react'
-import type { Plan } from '@/core/plan/plan'
-import { scaledToProduct, sequenceOf } from '@/core/edit/sequence'
+import { substanceOf, type Plan } from '@/core/plan/plan'
+import { madeLine, scaledToProduct, sequenceOf } from '@/core/edit/sequence'
 import { writeNumber } from '@/core/quantity/write'
+import { State } from '../figures/State'
+import type { Earlier } from './useEarlier'
 
 interface Props {
   plan: Plan
-  /** The plans that lead to it, the nearest first. */
-  earlier: readonly Plan[]
+  earlier: Earlier
   /** Absent where the plan is only read. */
   onChange?: ((plan: Plan, label: string) => void) | undefined
 }
 
 /** Where a plan goes on from another: the chain from the bottle to here, what each link makes and needs, and the overall yield. */
 export const SequenceLine = memo(function SequenceLine({ plan, earlier, onChange }: Props) {
-  const sequence = sequenceOf(plan, earlier)
+  const sequence = sequenceOf(plan, earlier.plans)
+  // Whoever only reads may not see the draft that it is.
+  if (earlier.lost !== undefined && onChange)
+    return (
+      <p className="sequence-lost">
+        <State level="doubt">
+          No preparation of the course in use is called “{earlier.lost}”, now or before: say in the line of{' '}
+          {substanceOf(plan, madeLine(plan)!).name} where it is made, or that it comes from the bottle.
+        </State>
+      </p>
+    )
   if (!sequence) return null
   const percent = ({ low, high }: { low: number; high: number }) => `${writeNumber(100 * low, 0)}–${writeNumber(100 * high, 0)} %`
   const before = sequence.links.at(-2)!

@@ -1,7 +1,14 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import type { Plan } from '@/core/plan/plan'
 import { madeLine } from '@/core/edit/sequence'
 import { call } from '../call'
+
+export interface Earlier {
+  /** The nearest first. */
+  plans: readonly Plan[]
+  /** The origin that the plan names and that has no plan here. */
+  lost: string | undefined
+}
 
 /**
  * The plans that lead to this one, the nearest first. Those of the origin it opened with are there from the start; when another origin is chosen, its plans are fetched.
@@ -11,7 +18,7 @@ export function useEarlier(
   preparation: string,
   plan: Plan,
   opened: { origin: string | undefined; plans: readonly Plan[] },
-): readonly Plan[] {
+): Earlier {
   const [known, setKnown] = useState<ReadonlyMap<string, readonly Plan[]>>(
     () => new Map(opened.origin === undefined ? [] : [[opened.origin, opened.plans]]),
   )
@@ -30,7 +37,10 @@ export function useEarlier(
       gone = true
     }
   }, [course, preparation, missing])
-  return origin === undefined ? none : (known.get(origin) ?? none)
+  const plans = origin === undefined ? none : (known.get(origin) ?? none)
+  // What was asked for and has no plan: nothing bears that title, or none of it can be read.
+  const lost = origin !== undefined && known.has(origin) && plans.length === 0 ? origin : undefined
+  return useMemo(() => ({ plans, lost }), [plans, lost])
 }
 
 const none: readonly Plan[] = []
