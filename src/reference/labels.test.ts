@@ -3,7 +3,8 @@ import { molarMass } from '@/core/substance/molarMass'
 import { batchOf } from '@/core/stores/batch'
 import { labelOf, wasteLabel } from './labels'
 import { substanceRecords } from './records'
-import { hazardsAt, stockFor, stockSolutions } from './solutions'
+import { hazardsAt } from './hazardsAt'
+import { stockFor, stockSolutions } from './solutions'
 
 const record = (id: string) => substanceRecords.find((each) => each.id === id)!
 const molar = (molPerL: number, gPerML?: number): Form => ({ kind: 'solution', molPerL, ...(gPerML ? { gPerML } : {}) })

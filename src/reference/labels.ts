@@ -4,7 +4,7 @@ import type { WasteStream } from '@/core/substance/lists'
 import { wasteWords } from '@/core/substance/wasteWords'
 import { hazardStatements, statementText } from './hazardStatements'
 import { substanceRecords } from './records'
-import { hazardsAt } from './solutions'
+import { hazardsAt } from './hazardsAt'
 
 /** What stands on a label. */
 export interface Label {

@@ -2,12 +2,10 @@ import type { Form } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
 import type { SolutionSolvent } from '@/core/substance/solutionSolvents'
 import { molarMass } from '@/core/substance/molarMass'
-import { dilutionHazards } from '@/core/substance/dilutionHazards'
 import { makeUp, molarityOf, type Recipe } from '@/core/reaction/makeUp'
 import type { Stock } from '@/core/stores/batch'
 import { sameSubstance } from '@/core/stores/bottle'
-import { signalOf } from './hazardStatements'
-import { pictogramsOf } from './pictograms'
+import { fractionOf, hazardsAt, type LabelHazards } from './hazardsAt'
 import { substanceRecords } from './records'
 
 /** A solution that stands ready in a teaching laboratory: of which record, how strong and dense, and what it is made from. */
@@ -195,7 +193,7 @@ export interface StockCard extends StockSolution {
   /** Mass fraction of what is dissolved, where its density is known. */
   fraction: number | null
   recipe: Recipe | { why: string }
-  hazards: { codes: string[]; signal: string; pictograms: string[]; from: string }
+  hazards: LabelHazards
 }
 
 /** A stock solution worked out for a volume: what to take, and what its label says by the limits of the regulation. */
@@ -211,50 +209,6 @@ export function stockCard(stock: StockSolution, toML: number): StockCard {
     fraction: fractionOf(stock.form, gPerMol),
     recipe: recipeFor(stock, { molPerL, toML, gPerMol, neatGPerML: record.density?.gPerML }),
     hazards: hazardsAt(record, stock.form),
-  }
-}
-
-/** Mass fraction of what is dissolved; null where its density or its strength is not said. */
-function fractionOf(form: Form, gPerMol: number): number | null {
-  if (form.kind === 'mass-fraction') return form.fraction ?? null
-  const molPerL = molarityOf(form, gPerMol)
-  const gPerML = 'gPerML' in form ? form.gPerML : undefined
-  return molPerL !== null && gPerML ? (molPerL * gPerMol) / (1000 * gPerML) : null
-}
-
-/**
- * What the label of a substance in a form says: of a solution in water by the limits of the regulation, where its strength as a mass fraction and the limits are known; else what is said of the pure substance, and that it is that.
- */
-export function hazardsAt(
-  {
-    formula,
-    groups,
-    hazards,
-  }: {
-    formula?: string | undefined
-    groups?: Substance['groups']
-    hazards?: { signal: string; statements: readonly string[] } | undefined
-  },
-  form: Form,
-): StockCard['hazards'] {
-  const dissolved = form.kind !== 'solid' && form.kind !== 'neat'
-  const inWater = dissolved && !('solvent' in form && form.solvent !== undefined)
-  const fraction = inWater && formula !== undefined ? fractionOf(form, molarMass(formula)) : null
-  const byLimit = fraction !== null ? dilutionHazards({ formula, groups }, fraction) : null
-  // Statements stand as codes in a record, and with their words in a plan.
-  const codes = byLimit ? [...byLimit] : (hazards?.statements ?? []).map((statement) => statement.split(' ')[0]!)
-  const decided = signalOf(codes)
-  return {
-    codes,
-    signal: decided === 'asked' ? (hazards?.signal ?? 'danger') : decided,
-    pictograms: pictogramsOf(codes),
-    from: byLimit
-      ? 'by the concentration limits of the regulation'
-      : codes.length === 0
-        ? 'none is on record of the pure substance; that is not a statement that it is harmless'
-        : dissolved
-          ? 'those of the pure substance: no limits for its solutions are on record'
-          : 'of the substance',
   }
 }
 
