@@ -94,10 +94,19 @@ const asks: Readonly<Record<Shape, Asks>> = {
     around(structure, atom).some((each) => each.atom.symbol === 'O' && each.atom.bonds.length === 1),
 }
 
+const nothing: ReadonlySet<Shape> = new Set()
+/** A table asks for the same few at every keystroke. */
+const known = new WeakMap<Structure, ReadonlySet<Shape>>()
+
 /** What a structure has of the places that rules ask for; nothing where there is no structure, or it cannot be read. */
 export function shapesIn(smiles: string | undefined): ReadonlySet<Shape> {
   const structure = smiles === undefined ? null : structureOf(smiles)
-  return new Set((Object.keys(asks) as Shape[]).filter((shape) => structure?.some((atom) => asks[shape](structure, atom))))
+  if (!structure) return nothing
+  const found =
+    known.get(structure) ??
+    new Set((Object.keys(asks) as Shape[]).filter((shape) => structure.some((atom) => asks[shape](structure, atom))))
+  known.set(structure, found)
+  return found
 }
 
 const isWater = (structure: Structure, part: readonly number[]) =>
