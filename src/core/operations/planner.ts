@@ -103,6 +103,8 @@ export interface Planner {
   /** Sentences with `{key}` for each blank; those that matter with these values. `nameOf` prints the substance that a blank holds. */
   sentences: (filled: Filled, nameOf?: NameOf) => readonly string[]
   fields: readonly Field[]
+  /** Blanks that say the same in two ways: what is typed into one takes back what was typed into the other. */
+  either: readonly string[]
   /** What the plan, the laboratory, and the run where there is one, say about each blank, in the light of what was typed into others. */
   suggest: (context: Context, typed: Filled) => Record<string, Said>
   report: (context: Context, filled: Filled) => Report
@@ -127,6 +129,7 @@ interface Made<F extends readonly Field[]> {
   ) => readonly string[]
   suggest: (context: Context, typed: Partial<Blanks<F>>) => { [K in keyof Blanks<F>]?: Said<Blanks<F>[K]> }
   report: (context: Context, blanks: Blanks<F>) => Report
+  either?: readonly F[number]['key'][]
   doubts?: Readonly<Record<string, string>>
   tables?: (context: Context, blanks: Blanks<F>) => Record<string, unknown>
   takes?: (context: Context, blanks: Blanks<F>) => readonly Taken[]
@@ -142,6 +145,7 @@ const say = (strings: TemplateStringsArray, ...keys: (string | number)[]) =>
  */
 export function planner<const F extends readonly Field[]>(made: Made<F>): Planner {
   return {
+    either: [],
     doubts: {},
     tables: () => ({}),
     takes: () => [],

@@ -1,7 +1,7 @@
 import { defaultLab, type Lab } from '../lab/lab'
 import { operationIn, operationOf, type OperationKey } from './registry'
 import type { Taken } from './taken'
-import type { Plan, Step, WorkRow, WorkValue } from '../plan/plan'
+import type { Plan, Step, Work, WorkRow, WorkValue } from '../plan/plan'
 import { readHeld } from '../substance/heldById'
 import type { Substance } from '../substance/substance'
 import { typedFor } from '../plan/typedFor'
@@ -105,6 +105,20 @@ export function filledFor(context: Context, suggested = suggestedFor(context)): 
 
 /** The same for who knows which operation the step is, by the blanks of its planner. */
 export const blanksOf = <B>(context: Context): B => filledFor(context) as unknown as B
+
+/** What stands typed in a step once something is typed into a blank, or taken back from it. */
+export function typedWith(
+  { either }: Planner,
+  typed: Partial<Work>,
+  key: string,
+  value: WorkValue | undefined,
+): Record<string, WorkValue> {
+  const { of: _of, ...all } = typed
+  const rest = Object.entries(all).filter(
+    ([other]) => other !== key && !(value !== undefined && either.includes(key) && either.includes(other)),
+  )
+  return Object.fromEntries([...rest, ...(value === undefined ? [] : [[key, value]])]) as Record<string, WorkValue>
+}
 
 /** What was typed for a step and can stand in the fields of its planner. A figure that a group's scale takes past its bound still stands: bounds are for typing. */
 function typedIn({ plan, step, solvents = [] }: Context): Filled {

@@ -4,7 +4,7 @@ import { useMemo } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import type { Measured } from '@/core/operations/planner'
 import { common, ownBlank } from '@/core/operations/own'
-import { contextOf, fieldsHere, filledFor, plannerFor, reportFor, suggestedFor } from '@/core/operations/planners'
+import { contextOf, fieldsHere, filledFor, plannerFor, reportFor, suggestedFor, typedWith } from '@/core/operations/planners'
 import { operationIn } from '@/core/operations/registry'
 import { typedFor } from '@/core/plan/typedFor'
 import { samplesOf, type Plan, type Step, type WorkRow, type WorkValue } from '@/core/plan/plan'
@@ -49,8 +49,7 @@ export function OperationPanel({ plan, table, step, lab, measured, solvents, que
   const offers = { substances: plan.substances, solvents: context.solvents ?? [], samples: samplesOf(plan) }
   const nameOf = (held: unknown) => nameOfHeld([...offers.substances, ...offers.solvents], held)
   const write = (key: string, label: string, value: WorkValue | undefined) => {
-    const { [key]: _old, of: _of, ...rest } = typed
-    const next = value === undefined ? rest : { ...rest, [key]: value }
+    const next = typedWith(planner!, typed, key, value)
     onChange!({ work: Object.keys(next).length === 0 ? undefined : { of: planner!.of, ...next } }, label)
   }
   const ownField = (key: string) => {

@@ -5,6 +5,7 @@ import type { Plan } from '../../plan/plan'
 import { recoveryByVolume } from './planner'
 import { pairsJudged, solventsJudged } from './solvents'
 import { at, nothingMeasured } from '@/test-support/planned'
+import { planners, typedWith } from '../planners'
 import { acetanilide, methylNitrobenzoate } from '@/test-support/plans'
 
 describe('crystallising acetanilide', () => {
@@ -58,6 +59,14 @@ describe('crystallising acetanilide', () => {
     expect(fact('loss')).toBeCloseTo(1.932, 3)
     // 100·4.71·0.1/0.46
     expect(advice('much')!.words).toContain('Boil down to 102 mL')
+  })
+  test('a way and a volume are one choice: typing one takes the other back', () => {
+    const { of, ...typed } = { of: 'crystallise', way: 'curve', coldC: 20 }
+    const planner = planners.crystallise!
+    expect(typedWith(planner, { of, ...typed }, 'volumeML', 110)).toEqual({ coldC: 20, volumeML: 110 })
+    expect(typedWith(planner, { of, coldC: 20, volumeML: 110 }, 'way', 'factor')).toEqual({ coldC: 20, way: 'factor' })
+    expect(typedWith(planner, { of, coldC: 20, volumeML: 110 }, 'volumeML', undefined)).toEqual({ coldC: 20 })
+    expect(typedWith(planner, { of, way: 'curve' }, 'coldC', 5)).toEqual({ way: 'curve', coldC: 5 })
   })
   test('before it is used up the volume is that for the crude that was weighed, and so is what stays in it', () => {
     const measured = { ...nothingMeasured, samples: { crude: 4.71 } }

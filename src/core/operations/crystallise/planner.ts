@@ -23,6 +23,7 @@ export const crystallising = planner({
     say`Tried in tubes, g to 100 mL: ${'tried'}`,
   ],
   fields,
+  either: ['way', 'volumeML'],
   doubts: { oil: 'It may come as an oil' },
   rules: [cooledTooFast, solventVolume],
   suggest: (context, typed) => {

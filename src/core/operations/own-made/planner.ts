@@ -30,6 +30,7 @@ export function ownPlanner({ name, blanks = [] }: OwnOperation): Planner | undef
     doubts: {},
     tables: () => ({}),
     takes: () => [],
+    either: [],
     rules: [],
   }
 }
