@@ -39,7 +39,7 @@ test('a session is made ready: two people tick at once, what changes is marked, 
   await expect(page.locator('.set-tools .problem')).toContainText('at most 100')
   await spare.fill('50')
   await page.keyboard.press('Enter')
-  await expect(page.locator('.changed')).toContainText('benzaldehyde')
+  await expect(page.locator('.list-changed')).toContainText('benzaldehyde')
   await expect(row('benzaldehyde')).toContainText('set out 86 mL, now 120 mL')
   await expect(row('benzaldehyde')).toContainText('was 86 mL on paper')
 

@@ -81,7 +81,7 @@ export function SettingOut({ view, mayWrite, who }: Props) {
         </p>
       )}
       {changed.length > 0 && printed && (
-        <p className="changed" role="status">
+        <p className="list-changed" role="status">
           Changed since {printed.by} printed it at {clockTime(printed.at, session.zone)}:{' '}
           {changed.map(({ name }) => name).join(', ')}.
         </p>
