@@ -146,8 +146,12 @@ test('what a tablet wrote before its session closed still comes in afterwards', 
   const owns = await playwright.request.newContext({ baseURL: base, extraHTTPHeaders: { origin: base } })
   const { signIn: name, password } = second.person
   expect((await owns.post('/api/sign-in', { data: { signIn: name, password } })).status()).toBe(200)
-  const grace = async (graceMin: number) =>
-    expect((await owns.put(`/api/courses/${second.ids.course}/lab`, { data: { ...defaultLab, graceMin } })).status()).toBe(200)
+  let lab = defaultLab
+  const grace = async (graceMin: number) => {
+    const data = { value: { ...lab, graceMin }, over: [lab] }
+    expect((await owns.put(`/api/courses/${second.ids.course}/lab`, { data })).status()).toBe(200)
+    lab = data.value
+  }
   const bench = await openBench(browser, second.lateCode)
   // The network goes, something is written, and the benches close before it is back.
   await bench.route('**/entries', (route) => route.abort())

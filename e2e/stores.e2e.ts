@@ -147,10 +147,31 @@ test('a timetable that changes when an apparatus breaks; starts by keyboard, und
   await page.keyboard.press('ArrowRight')
   await page.keyboard.press('ArrowRight')
   await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:40')
+  // The reload is answered before the change arrives, and comes after it: the change stands all the same.
+  const route = `**/api/sessions/${next.id}/timetable`
+  const address = `**/stores/${next.id}/timetable`
+  const loaded = later()
+  const written = later()
+  await page.route(route, async (asked) => {
+    await loaded.promise
+    await asked.fulfill({ response: await asked.fetch() })
+    written.resolve()
+  })
+  await page.route(address, async (asked) => {
+    const response = await asked.fetch()
+    loaded.resolve()
+    await written.promise
+    // So long that the page that is left has heard of it.
+    await new Promise((resolve) => setTimeout(resolve, 500))
+    await asked.fulfill({ response })
+  })
+  await bench.press('ArrowRight')
   await page.reload()
+  await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:45')
+  await page.unrouteAll({ behavior: 'wait' })
+  await bench.press('ArrowLeft')
   await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:40')
   // A page that is left before it has reached the server takes it up again; until then it says so.
-  const route = `**/api/sessions/${next.id}/timetable`
   await page.route(route, (asked) => asked.abort())
   await bench.press('ArrowRight')
   await expect(page.getByText('The server cannot be reached. What you typed is still here.')).toBeVisible()
@@ -158,6 +179,28 @@ test('a timetable that changes when an apparatus breaks; starts by keyboard, und
   await page.reload()
   await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:45')
   await expect.poll(async () => (await page.request.get(`/stores/${next.id}/timetable`)).text()).toContain('begins 13:45')
+  // Somebody else who has not seen it is told; theirs can still go over it.
+  const other = await page.context().newPage()
+  await other.goto(`/stores/${next.id}/timetable`)
+  const same = other.getByRole('slider', { name: /^Bench 3/ })
+  await expect(same).toHaveAttribute('aria-valuetext', 'begins 13:45')
+  await bench.press('ArrowRight')
+  await expect.poll(async () => (await page.request.get(`/stores/${next.id}/timetable`)).text()).toContain('begins 13:50')
+  await same.press('ArrowLeft')
+  await expect(other.getByText('Somebody else changed this meanwhile')).toBeVisible()
+  await expect(same).toHaveAttribute('aria-valuetext', 'begins 13:50')
+  await expect(other.getByRole('button', { name: 'Undo' })).toBeDisabled()
+  await expectAccessible(other)
+  await other.getByRole('button', { name: 'Write mine over it' }).click()
+  await expect(same).toHaveAttribute('aria-valuetext', 'begins 13:40')
+  await expect(other.getByText('Somebody else changed this meanwhile')).toHaveCount(0)
+  await other.getByRole('button', { name: 'Undo' }).click()
+  await expect(same).toHaveAttribute('aria-valuetext', 'begins 13:50')
+  await same.press('ArrowLeft')
+  await expect.poll(async () => (await page.request.get(`/stores/${next.id}/timetable`)).text()).toContain('begins 13:45')
+  await other.close()
+  await page.reload()
+  await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:45')
   // And with the mouse.
   const box = (await page.getByRole('slider', { name: /^Bench 5/ }).boundingBox())!
   await page.mouse.move(box.x + 300, box.y + 15)
@@ -254,3 +297,10 @@ test('waste is forecast and written down; a bench finds its container and its vi
   await expect(bench.locator('.step-face')).toContainText('4.088 g')
   await leave(bench)
 })
+
+/** A moment that is waited for. */
+function later() {
+  let resolve = () => {}
+  const promise = new Promise<void>((done) => (resolve = done))
+  return { promise, resolve }
+}

@@ -1,6 +1,9 @@
 import { defaultLab, type Lab } from '@/core/lab/lab'
 import { labSchema } from '@/core/lab/labSchema'
+import { transacted } from '@/data/connect'
 import { Course } from '@/data/models'
+import { takeTurnOfCollege } from '@/data/turns'
+import { standsOver, type Written } from './whole'
 
 /** How a laboratory works: what its owner has said, over what is usual. */
 export function labFrom(written: string | null): Lab {
@@ -13,9 +16,13 @@ export function labFrom(written: string | null): Lab {
   }
 }
 
-/** Writes how a course's laboratory works from now on. */
-export async function saveLab(course: string, lab: Lab): Promise<void> {
-  await Course.update({ lab: JSON.stringify(lab) }, { where: { id: course } })
+/** Writes how a course's laboratory works from now on. @throws Refusal 409 where somebody else was first */
+export async function saveLab(course: string, written: Written<Lab>): Promise<void> {
+  await transacted(async (transaction) => {
+    await takeTurnOfCollege(transaction)
+    const row = await Course.findByPk(course, { rejectOnEmpty: true, transaction })
+    if (standsOver(labFrom(row.lab), written)) await row.update({ lab: JSON.stringify(written.value) }, { transaction })
+  })
 }
 
 /** How the laboratory of a course works. */

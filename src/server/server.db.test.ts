@@ -258,9 +258,26 @@ describe('the laboratory', () => {
     expect(labFrom(lab)).toEqual(made.course.lab)
     const run = made.sessions[1]!.runs[0]!.id
     expect((await viewRun(run)).lab.instruments.map(({ name }) => name)).toEqual(['Apparatus 1', 'Apparatus 2'])
-    await saveLab(made.course.id, { ...made.course.lab, gas: 'hood' })
+    const changed = { ...made.course.lab, gas: 'hood' as const }
+    await saveLab(made.course.id, { value: changed, over: [made.course.lab] })
     expect((await viewRun(run)).lab.gas).toBe('hood')
-    await saveLab(made.course.id, made.course.lab)
+    await saveLab(made.course.id, { value: made.course.lab, over: [changed] })
+  })
+
+  test('of two who change it at once one is told, with what stands now', async () => {
+    const over = [made.course.lab]
+    const values = [30, 40, 50].map((simpleFromK) => ({ ...made.course.lab, simpleFromK }))
+    const done = await Promise.allSettled(values.map((value) => saveLab(made.course.id, { value, over })))
+    const first = done.findIndex(({ status }) => status === 'fulfilled')
+    const refusals = done.flatMap((each) => (each.status === 'rejected' ? [each.reason as Refusal] : []))
+    expect(refusals.map(({ status, details }) => [status, details.now])).toEqual([
+      [409, values[first]],
+      [409, values[first]],
+    ])
+    expect(labFrom((await Course.findByPk(made.course.id))!.lab)).toEqual(values[first])
+    // What stands already is no conflict, whatever its page knew; and one of several that may stand is enough.
+    await saveLab(made.course.id, { value: values[first]!, over })
+    await saveLab(made.course.id, { value: made.course.lab, over: [made.course.lab, ...values] })
   })
 
   test('one that nobody has written follows the default of every school', () => {

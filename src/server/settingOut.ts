@@ -12,7 +12,8 @@ import { stockFor } from '@/reference/solutions'
 import { listBottles } from './bottles'
 import { UnreadableDocument } from './documents'
 import { sessionsBetween, type SessionHead } from './sessions'
-import { countsFor, dayPlanOf, storesRecords, storesSession, type StoresSession } from './stores'
+import { dayPlanOf } from './dayPlans'
+import { countsFor, storesRecords, storesSession, type StoresSession } from './stores'
 
 export interface SettingOutView {
   session: Omit<StoresSession, 'plan'>

@@ -1,8 +1,10 @@
 /** What the stores write down: ticks that move bottles, two people at one bottle, what a year used, and the timetable of a day. */
 import type { Sequelize } from 'sequelize'
+import { ulid } from 'ulid'
 import { emptyDatabase } from '@/test-support/database'
 import { database } from '@/data/connect'
 import { defaultLab } from '@/core/lab/lab'
+import { noDayPlan } from '@/core/stores/record'
 import { BottleMoveRow, BottleRow, StoresRecordRow } from '@/data/models'
 import { college } from '@/demo/college'
 import { seed } from '../../scripts/seed'
@@ -12,7 +14,8 @@ import { moveBottle, usedBetween } from './bottleMoves'
 import { labelsView } from './labelsView'
 import { preparedFor } from './prepared'
 import { settingOutView, storesAhead } from './settingOut'
-import { dayPlanOf, storesRecords, writeRecord } from './stores'
+import { dayPlanOf, writeDayPlan } from './dayPlans'
+import { storesRecords, writeRecord } from './stores'
 import { moveFor, writeAndMove } from './storesMoves'
 import { minutesFor, timetableCalendar, timetableView } from './timetableView'
 import { usedView } from './usedView'
@@ -268,8 +271,23 @@ describe('the timetable of a session', () => {
 
   test('what was said for the day goes before the room, and the last that was written counts', async () => {
     const day = { counts: [{ name: 'melting-point apparatus', count: 1 }], told: [{ bench: 2, startMin: 15, moved: [] }] }
-    await writeRecord({ course, session: on.id, kind: 'timetable', item: '', body: { counts: [], told: [] } }, owner.id)
-    await writeRecord({ course, session: on.id, kind: 'timetable', item: '', body: day }, owner.id)
+    const other = { counts: [], told: [{ bench: 1, startMin: 5, moved: [] }] }
+    await writeDayPlan(course, on.id, { value: other, over: [noDayPlan] }, owner.id)
+    // Whoever wrote last has the newest, also where the clock of another server was ahead.
+    const ahead = { id: ulid(Date.now() + 60_000), course, session: on.id, kind: 'timetable', item: '', person: owner.id }
+    await StoresRecordRow.create({ ...ahead, at: new Date(), body: JSON.stringify(noDayPlan) })
+    expect(await dayPlanOf(on.id)).toEqual(noDayPlan)
+    await writeDayPlan(course, on.id, { value: day, over: [noDayPlan] }, owner.id)
+    expect(await dayPlanOf(on.id)).toEqual(day)
+    // Somebody who had not seen it is told, and nothing is written; what stands already is not written again.
+    await expect(writeDayPlan(course, on.id, { value: other, over: [noDayPlan] }, owner.id)).rejects.toMatchObject({
+      status: 409,
+      message: expect.stringContaining('theirs stands here now'),
+      details: { now: day },
+    })
+    const written = await StoresRecordRow.count({ where: { session: on.id, kind: 'timetable' } })
+    await writeDayPlan(course, on.id, { value: day, over: [other] }, owner.id)
+    expect(await StoresRecordRow.count({ where: { session: on.id, kind: 'timetable' } })).toBe(written)
     expect(await dayPlanOf(on.id)).toEqual(day)
     expect((await timetableView(on.id, made.course.lab, false)).stations).toContainEqual({
       name: 'melting-point apparatus',
@@ -282,7 +300,11 @@ describe('the timetable of a session', () => {
   })
 
   test('a record that cannot be read any more is no plan for the day', async () => {
-    await writeRecord({ course, session: next.id, kind: 'timetable', item: '', body: { told: 'x' } }, owner.id)
-    expect(await dayPlanOf(next.id)).toEqual({ counts: [], told: [] })
+    const broken = { id: ulid(), course, session: next.id, kind: 'timetable', item: '', person: owner.id }
+    await StoresRecordRow.create({ ...broken, at: new Date(), body: JSON.stringify({ told: 'x' }) })
+    expect(await dayPlanOf(next.id)).toEqual(noDayPlan)
+    const value = { counts: [{ name: 'balance', count: 2 }], told: [] }
+    await writeDayPlan(course, next.id, { value, over: [noDayPlan] }, owner.id)
+    expect(await dayPlanOf(next.id)).toEqual(value)
   })
 })

@@ -3,16 +3,7 @@ import { ulid } from 'ulid'
 import { ValidationError } from 'yup'
 import type { Plan } from '@/core/plan/plan'
 import { roomOf, type Lab } from '@/core/lab/lab'
-import {
-  checkedRecord,
-  dayPlanSchema,
-  isRecordKind,
-  noDayPlan,
-  type Body,
-  type DayPlan,
-  type RecordKind,
-  type StoresRecord,
-} from '@/core/stores/record'
+import { checkedRecord, isRecordKind, type Body, type DayPlan, type RecordKind, type StoresRecord } from '@/core/stores/record'
 import { database } from '@/data/connect'
 import { Run, RunDay, StoresRecordRow } from '@/data/models'
 import { planOfRevision } from './documents'
@@ -94,29 +85,13 @@ export async function lastRecord<K extends RecordKind>(
 }
 
 export async function writeRecord(
-  {
-    course,
-    session,
-    kind,
-    item,
-    body,
-  }: { course: string; session: string; kind: RecordKind | 'timetable'; item: string; body: object },
+  { course, session, kind, item, body }: { course: string; session: string; kind: RecordKind; item: string; body: object },
   person: string,
   at = new Date(),
 ): Promise<string> {
   const id = ulid(at.getTime())
   await StoresRecordRow.create({ id, course, session, kind, item, body: JSON.stringify(body), at, person })
   return id
-}
-
-/** What was told for a session, and what is there of its stations today; what cannot be read any more is nothing. */
-export async function dayPlanOf(session: string): Promise<DayPlan> {
-  const row = await StoresRecordRow.findOne({ where: { session, kind: 'timetable' }, order: [['id', 'DESC']] })
-  try {
-    return row ? dayPlanSchema.validateSync(JSON.parse(row.body), { strict: true }) : noDayPlan
-  } catch {
-    return noDayPlan
-  }
 }
 
 /** How many there are of each station for a session: as somebody has said it for the day, else as its room has it; of melting-point apparatus else as many as the laboratory has checked. */

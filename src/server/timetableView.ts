@@ -15,7 +15,8 @@ import { dayOf, toldOf } from '@/core/stores/toldDay'
 import { database } from '@/data/connect'
 import { readEntries } from '@/data/entries'
 import { LabSession } from '@/data/models'
-import { countsFor, dayPlanOf, storesSession, type StoresSession } from './stores'
+import { dayPlanOf } from './dayPlans'
+import { countsFor, storesSession, type StoresSession } from './stores'
 
 /** What really happened at a bench on the day, for the picture. */
 export interface Happened {

@@ -4,7 +4,9 @@ import { WholeKeeper, type Unsent } from './wholeKeeper'
 
 /** A thing that is written whole to its route with every change; see {@link WholeKeeper}. */
 export function useWhole<T>(path: string, first: T, checked: (value: unknown) => T) {
-  const [keeper] = useState(() => new WholeKeeper(first, (value) => call(path, 'PUT', value), unsentOf(path), checked))
+  const [keeper] = useState(
+    () => new WholeKeeper(first, (value, over) => call(path, 'PUT', { value, over }), unsentOf(path), checked),
+  )
   useEffect(() => {
     keeper.start()
     return keeper.stop

@@ -8,6 +8,7 @@ import { boilsAt, water } from '@/core/substance/boilsAt'
 import { writeNumber } from '@/core/quantity/write'
 import { NumberField } from '../desk/fields'
 import { State } from '../figures/State'
+import { MineInstead } from '../kept/MineInstead'
 import { useWhole } from '../kept/useWhole'
 import { Apparatus } from './Apparatus'
 import { Rooms } from './Rooms'
@@ -22,14 +23,16 @@ const checkedLab = (value: unknown): Lab => labSchema.validateSync(value, { stri
 
 /** How the laboratory works: its pressure, the school it follows where schools differ, its apparatus with the standards they were checked with. Each change is written at once. */
 export function Laboratory({ course, lab: first, mayWrite }: { course: string; lab: Lab; mayWrite: boolean }) {
-  const { value: lab, problem, waiting, written, write } = useWhole(`/api/courses/${course}/lab`, first, checkedLab)
+  const { value: lab, problem, mine, waiting, written, write } = useWhole(`/api/courses/${course}/lab`, first, checkedLab)
   const bounds = pressureBounds[lab.pressure.by]
   return (
     <fieldset className="laboratory" disabled={!mayWrite}>
       <legend className="visually-hidden">How the laboratory works</legend>
       <div role="status">
         {problem ? (
-          <State level="danger">{problem}</State>
+          <State level="danger">
+            {problem} <MineInstead mine={mine} write={write} />
+          </State>
         ) : written > 0 && !waiting ? (
           <State level="good">Written. Every planner follows from now on.</State>
         ) : (

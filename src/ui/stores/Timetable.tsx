@@ -11,6 +11,7 @@ import { workOf, type Told } from '@/core/timetable/settle'
 import type { LoggedClasses } from '@/core/timetable/logged'
 import { printed } from '@/core/words/words'
 import { NumberField } from '../desk/fields'
+import { MineInstead } from '../kept/MineInstead'
 import { useWhole } from '../kept/useWhole'
 import { useNow } from '../useNow'
 import { clockAt } from './clockAt'
@@ -38,8 +39,12 @@ const classes = 2_000
 /** Will it fit: the class as a picture that follows every change, what some thousand such classes come to, and what else could be told. Each change is written at once and can be taken back. */
 export function Timetable({ view, mayWrite, now: loadedAt }: { view: TimetableShown; mayWrite: boolean; now: number }) {
   const { session, steps, scaled, logged } = view
-  const { value: day, problem, write: keep } = useWhole(`/api/sessions/${session.id}/timetable`, view.day, checkedDay)
-  const [history, setHistory] = useState<DayPlan[]>([])
+  const kept = useWhole(`/api/sessions/${session.id}/timetable`, view.day, checkedDay)
+  const { value: day, problem, theirs, write: keep } = kept
+  const [changes, setChanges] = useState<{ theirs: number; days: DayPlan[] }>({ theirs, days: [] })
+  // What somebody else told is not taken back from here.
+  const history = changes.theirs === theirs ? changes.days : []
+  const setHistory = (days: DayPlan[]) => setChanges({ theirs, days })
   // What was refused went back to a day that stands in it: there is nothing to take back beyond.
   const before = history.includes(day) ? history.slice(0, history.indexOf(day)) : history
   const [asTable, setAsTable] = useState(false)
@@ -180,7 +185,7 @@ export function Timetable({ view, mayWrite, now: loadedAt }: { view: TimetableSh
         </div>
         {problem && (
           <p className="problem" role="alert">
-            {problem}
+            {problem} <MineInstead mine={kept.mine} write={write} />
           </p>
         )}
         {none.length > 0 && (
