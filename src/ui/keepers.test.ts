@@ -347,6 +347,60 @@ describe('the draft on the Desk', () => {
     expect(draft.get().base.version).toBe(2)
   })
 
+  test('a lost answer before more is typed is none either, also over a reload', async () => {
+    for (const reloads of [false, true]) {
+      const [kept, place] = [memory<KeptDraft>(), server()]
+      let draft = await open(kept, place)
+      place.state.loseAnswer = true
+      draft.change(edited(acetanilide, '5.00 mL'), 'volume of aniline')
+      await jest.advanceTimersByTimeAsync(500)
+      draft.change(edited(draft.get().plan, '6.00 mL'), 'volume of aniline')
+      await jest.advanceTimersByTimeAsync(10)
+      if (reloads) {
+        draft.stop()
+        draft = await open(kept, place)
+      }
+      await settle()
+      await settle()
+      expect(draft.get()).toMatchObject({ saving: { state: 'saved' }, sent: [], unsaved: false })
+      expect(place.state.plan).toEqual(edited(acetanilide, '6.00 mL'))
+      draft.stop()
+    }
+  })
+
+  test('a page that was read before a change arrived shows the change', async () => {
+    const [kept, place] = [memory<KeptDraft>(), server()]
+    const before = await open(kept, place)
+    const stale = structuredClone({ base: place.state.base, plan: place.state.plan })
+    before.change(edited(acetanilide, '5.00 mL'), 'volume of aniline')
+    await settle()
+    const windows = { own: 'w1', alive: async () => new Set<string>() }
+    const after = new DraftKeeper('p1', stale, kept, windows, place.send)
+    await after.start()
+    expect(after.get()).toMatchObject({ plan: place.state.plan, base: place.state.base, saving: { state: 'saved' } })
+    after.travel('undo')
+    await settle()
+    expect(after.get().saving).toEqual({ state: 'saved' })
+    expect(place.state.plan).toEqual(acetanilide)
+  })
+
+  test.each([
+    ['at once', 0, '5.00 mL'],
+    ['a minute later', 60_000, undefined],
+  ])('a draft that was just started stands on a page that was read before it, %s', async (_, laterMs, volume) => {
+    const [kept, place] = [memory<KeptDraft>(), server({ ...draftBase, id: 'r1', number: 1, state: 'published' })]
+    const before = await open(kept, place)
+    const stale = structuredClone({ base: place.state.base, plan: place.state.plan })
+    before.change(edited(acetanilide, '5.00 mL'), 'volume of aniline')
+    await settle()
+    jest.setSystemTime(Date.parse(place.state.base.savedAt) + laterMs)
+    const windows = { own: 'w1', alive: async () => new Set<string>() }
+    const after = new DraftKeeper('p1', stale, kept, windows, place.send)
+    await after.start()
+    expect(after.get().plan).toEqual(volume ? edited(acetanilide, volume) : acetanilide)
+    expect(after.get().base.id).toBe(volume ? 'r2' : 'r1')
+  })
+
   test.each(['mine', 'theirs'] as const)('two windows: neither is overwritten silently, and “%s” settles it', async (whose) => {
     const place = server()
     const [one, two] = [await open(memory(), place), await open(memory(), place)]

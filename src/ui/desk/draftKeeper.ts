@@ -28,6 +28,8 @@ export interface Draft {
   plan: Plan
   /** True while the server has not confirmed the plan. */
   unsaved: boolean
+  /** Plans that were sent for this base without an answer; the server may have one of them. */
+  sent: readonly Plan[]
   past: readonly Change[]
   future: readonly Change[]
   saving: Saving
@@ -37,6 +39,10 @@ export interface Draft {
 
 const debounceMs = 400
 const retryMs = 3000
+/** So many plans without an answer are remembered. */
+const mostSent = 4
+/** A page that was asked for before a draft was started does not come later than this, ms. */
+const underWayMs = 60_000
 
 /** A draft as one window keeps it. */
 export interface KeptDraft {
@@ -74,7 +80,7 @@ export class DraftKeeper extends Store<Draft> {
     private readonly windows: Windows,
     private readonly send: typeof call = call,
   ) {
-    super({ ...opened, unsaved: false, past: [], future: [], saving: { state: 'saved' }, unkept: false })
+    super({ ...opened, unsaved: false, sent: [], past: [], future: [], saving: { state: 'saved' }, unkept: false })
   }
 
   /**
@@ -98,13 +104,15 @@ export class DraftKeeper extends Store<Draft> {
     const { base } = this.opened
     const { draft } = found
     const fits = draft.base?.id === base.id && draft.base.version === base.version
+    const late = !draft.unsaved && isLater(draft.base, base)
     if (draft.unsaved) {
       // Nothing typed is lost: it is sent again, and if another window was faster both are offered.
-      this.put({ ...draft, saving: { state: 'saving' } })
+      this.put({ ...draft, sent: draft.sent ?? [], saving: { state: 'saving' } })
       this.soon(0)
-    } else if (fits) this.put({ ...draft, ...this.opened, saving: { state: 'saved' } })
+    } else if (late) this.put({ ...draft, saving: { state: 'saved' } })
+    else if (fits) this.put({ ...draft, ...this.opened, saving: { state: 'saved' } })
     const done = free
-      .filter((record) => record !== found || !(draft.unsaved || fits))
+      .filter((record) => record !== found || !(draft.unsaved || fits || late))
       .filter((record) => !record.draft.unsaved || record === found)
     const keys = [...done, ...(found.window === this.windows.own ? [] : [found])].map(({ key }) => key)
     await this.kept.remove(keys.filter((key) => key !== this.key)).catch(() => undefined)
@@ -152,7 +160,7 @@ export class DraftKeeper extends Store<Draft> {
     if (saving.state !== 'conflict') return
     const { theirs } = saving
     if (whose === 'mine') {
-      this.put({ base: theirs.base, unsaved: true, saving: { state: 'saving' } })
+      this.put({ base: theirs.base, unsaved: true, sent: [], saving: { state: 'saving' } })
       this.soon(0)
     } else {
       const taken = changeBetween(plan, theirs.plan, 'taking the other window’s draft')
@@ -160,6 +168,7 @@ export class DraftKeeper extends Store<Draft> {
         base: theirs.base,
         plan: theirs.plan,
         unsaved: false,
+        sent: [],
         past: [...past, taken],
         future: [],
         saving: { state: 'saved' },
@@ -183,17 +192,22 @@ export class DraftKeeper extends Store<Draft> {
     clearTimeout(this.timer)
     if (this.busy || !this.get().unsaved || this.get().saving.state === 'conflict') return
     this.busy = true
-    const { plan, base } = this.get()
-    this.put({ saving: { state: 'saving' } })
+    const { plan, base, sent } = this.get()
+    this.put({ saving: { state: 'saving' }, sent: [...sent.filter((each) => each !== plan), plan].slice(-mostSent) })
     try {
       const saved =
         base.state === 'draft'
           ? await this.send<Base>(`/api/revisions/${base.id}`, 'PUT', { version: base.version, plan })
           : await this.send<Base>(`/api/preparations/${this.preparation}/drafts`, 'POST', { plan, from: base.id })
       const unsaved = this.get().plan !== plan
-      this.put({ base: { ...pickBase(saved), state: 'draft' }, unsaved, saving: { state: unsaved ? 'saving' : 'saved' } })
+      this.put({
+        base: { ...pickBase(saved), state: 'draft' },
+        unsaved,
+        sent: [],
+        saving: { state: unsaved ? 'saving' : 'saved' },
+      })
     } catch (error) {
-      this.failed(error as CallError, plan)
+      this.failed(error as CallError)
     } finally {
       this.busy = false
     }
@@ -201,11 +215,12 @@ export class DraftKeeper extends Store<Draft> {
     if (unsaved && (saving.state === 'saved' || saving.state === 'saving')) this.soon()
   }
 
-  private failed({ status, details, message }: CallError, plan: Plan): void {
+  private failed({ status, details, message }: CallError): void {
     const theirs = details?.theirs as (Base & { plan: Plan; savedBy: string }) | undefined
-    if (theirs && JSON.stringify(theirs.plan) === JSON.stringify(plan)) {
-      // Our own save had arrived; only its answer was lost.
-      this.put({ base: pickBase(theirs), unsaved: this.get().plan !== plan, saving: { state: 'saved' } })
+    const same = (own: Plan) => JSON.stringify(theirs?.plan) === JSON.stringify(own)
+    if (theirs && this.get().sent.some(same)) {
+      // One of our own saves had arrived; only its answer was lost.
+      this.put({ base: pickBase(theirs), unsaved: !same(this.get().plan), sent: [], saving: { state: 'saved' } })
     } else if (theirs) {
       this.put({ saving: { state: 'conflict', theirs: { plan: theirs.plan, base: pickBase(theirs), savedBy: theirs.savedBy } } })
     } else if (details?.frozen || details?.gone) {
@@ -265,6 +280,14 @@ export class DraftKeeper extends Store<Draft> {
     }
     if (unkept) this.set({ ...this.get(), unkept: false })
   }
+}
+
+/** Whether a page was read before what this window has saved since. */
+function isLater(saved: Base, opened: Base): boolean {
+  if (saved.id === opened.id) return saved.version > opened.version
+  const started = saved.state === 'draft' && opened.state !== 'draft' && saved.number > opened.number
+  // One that was discarded elsewhere is not brought back.
+  return started && Date.now() - Date.parse(saved.savedAt) < underWayMs
 }
 
 function pickBase({ id, number, state, version, savedAt }: Base): Base {
