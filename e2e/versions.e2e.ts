@@ -32,7 +32,7 @@ test('what was read from the words stands in the margin of a draft until its aut
   await expect(step.getByLabel('volume of a portion, mL', { exact: true })).toHaveValue('20')
   await step.getByLabel('volume of a portion, mL', { exact: true }).fill('20 g')
   await page.keyboard.press('Tab')
-  await expect(step.getByRole('alert')).toContainText('This place holds mL')
+  await expect(step.getByRole('alert')).toContainText('This place holds mL, not')
   await page.keyboard.press('Escape')
 
   // What it makes sure of is ticked, and the margin asks where it is not.

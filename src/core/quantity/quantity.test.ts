@@ -143,15 +143,28 @@ describe('reading quantities', () => {
     ['2,5', 'mL', 2.5],
     ['0.25 L', 'mL', 250],
     ['760 mmHg', 'mmHg', 760],
+    ['385 K', '°C', 111.85],
+    ['212 °F', '°C', 100],
+    ['-40 F', '°C', -40],
+    // 760 mmHg are 101.325 kPa.
+    ['101.325 kPa', 'mmHg', 760],
+    ['1013.25 mbar', 'mmHg', 760],
+    ['1013.25 hPa', 'mmHg', 760],
+    ['101325 Pa', 'mmHg', 760],
+    ['1.01325 bar', 'mmHg', 760],
+    ['0.5 atm', 'mmHg', 380],
+    ['20 Torr', 'mmHg', 20],
+    ['20 torr', 'mmHg', 20],
     ['3', '', 3],
     ['1/2 g', 'g', 0.5],
   ])('%s in a place for %s is %d', (text, unit, value) => expect(readInUnit(text, unit)).toEqual({ ok: true, value }))
 
   test.each([
-    ['5 g', 'mL', 'This place holds mL: write 5 mL, or the number alone.'],
-    ['5 stone', 'g', 'This place holds g: write 5 g, or the number alone.'],
+    ['5 g', 'mL', 'This place holds mL, not g: write how many mL it is.'],
+    ['5 stone', 'g', 'This place holds g, not stone: write how many g it is.'],
     ['3 g', '', 'This is a number without a unit: write 3.'],
-    ['100 kPa', 'mmHg', 'This place holds mmHg: write 100 mmHg, or the number alone.'],
+    ['5 psi', 'mmHg', 'This place holds mmHg, not psi: write how many mmHg it is.'],
+    ['20 K', 'min', 'This place holds min, not K: write how many min it is.'],
     ['warm', '°C', '“warm” is not a number: write it in figures, such as 2.5.'],
     ['', 'g', 'Nothing is written here.'],
   ])('%s in a place for %s is refused', (text, unit, problem) => expect(readInUnit(text, unit)).toEqual({ ok: false, problem }))

@@ -104,9 +104,26 @@ export function readQuantity(text: string, dimension: Exclude<Dimension, 'number
   return { ok: true, value: { ...number.value, unit } }
 }
 
+const atmKPa = 101.325
+
+/** Units that no quantity of a plan is kept in, for the places that they are converted to; exact by definition (the torr is 1/760 atm, as which the mmHg is taken). */
+const broughtTo: Readonly<Record<string, Readonly<Record<string, (value: number) => number>>>> = {
+  '°C': { K: (k) => k - 273.15, '°F': (f) => (f - 32) / 1.8, F: (f) => (f - 32) / 1.8 },
+  mmHg: {
+    Torr: (torr) => torr,
+    torr: (torr) => torr,
+    atm: (atm) => atm * 760,
+    kPa: (kPa) => (kPa / atmKPa) * 760,
+    hPa: (hPa) => (hPa / atmKPa / 10) * 760,
+    mbar: (mbar) => (mbar / atmKPa / 10) * 760,
+    bar: (bar) => ((bar * 100) / atmKPa) * 760,
+    Pa: (pa) => (pa / atmKPa / 1000) * 760,
+  },
+}
+
 /**
  * Reads a number where only one unit is meant: a bare number is in that unit, the unit may stand behind it in any of its spellings, and another unit of the same dimension is converted
- * (`112 °C` in a place for °C, `1.5 h` in a place for min). @returns the number in the unit of the place
+ * (`112 °C` or `385 K` in a place for °C, `1.5 h` in a place for min, `2 kPa` in a place for mmHg). @returns the number in the unit of the place
  */
 export function readInUnit(text: string, unit: string): Reading<number> {
   const plain = text.trim().replace(/^−/, '-')
@@ -116,14 +133,17 @@ export function readInUnit(text: string, unit: string): Reading<number> {
   const { value } = read.value
   if (symbol === '' || symbol === unit) return { ok: true, value }
   const [here, there] = [unitWritten(unit), unitWritten(symbol)]
-  if (here && there && units[here].dimension === units[there].dimension)
-    return { ok: true, value: Number(((value * units[there].factor) / units[here].factor).toPrecision(12)) }
+  const brought =
+    here && there && units[here].dimension === units[there].dimension
+      ? (value * units[there].factor) / units[here].factor
+      : broughtTo[unit]?.[symbol]?.(value)
+  if (brought !== undefined) return { ok: true, value: Number(brought.toPrecision(12)) }
   return {
     ok: false,
     problem:
       unit === ''
         ? `This is a number without a unit: write ${digits}.`
-        : `This place holds ${unit}: write ${digits} ${unit}, or the number alone.`,
+        : `This place holds ${unit}, not ${symbol}: write how many ${unit} it is.`,
   }
 }
 

@@ -1,4 +1,5 @@
 import { writeNumber } from '../../quantity/write'
+import { capital } from '../../words/capital'
 import type { Advice } from '../planner'
 import { azeotropes, azeotropeSource, type Azeotrope } from './azeotropes'
 
@@ -8,7 +9,7 @@ export function saysAzeotrope([one, other]: readonly [string, string], azeotrope
   return {
     id: `azeotrope-${azeotropes.indexOf(azeotrope)}`,
     level: 'open',
-    words: `${one} and ${other} boil together at ${writeNumber(atC, 1)} °C (760 mmHg), ${writeNumber(percentOfOne, 1)} % ${one} by mass${layers ? '; what comes over parts into two layers' : ': distilling takes them no further apart'}.`,
+    words: `${capital(one)} and ${other} boil together at ${writeNumber(atC, 1)} °C (760 mmHg), ${writeNumber(percentOfOne, 1)} % ${one} by mass${layers ? '; what comes over parts into two layers' : ': distilling takes them no further apart'}.`,
     why: azeotropeSource,
   }
 }
