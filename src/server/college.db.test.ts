@@ -120,6 +120,30 @@ describe('people', () => {
     expect((await Membership.findOne({ where: { user: demonstrator.id, course } }))!.role).toBe('demonstrator')
   })
 
+  test('two who go at the same moment are not both the last', async () => {
+    const { user } = await invite(course, { name: 'Nele Aust', signIn: 'aust', role: 'owner' }, owner.id)
+    await setAdministrator(user, true)
+    const both = [owner.id, user]
+    const last = { owner: expect.stringContaining('one owner'), administrator: expect.stringContaining('one administrator') }
+    const atOnce = async (deed: (id: string) => Promise<void>) => {
+      const done = await Promise.allSettled(both.map(deed))
+      return done.flatMap((each) => (each.status === 'rejected' ? [(each.reason as Error).message] : []))
+    }
+    const again = async () => {
+      await Membership.update({ role: 'owner' }, { where: { course, user: both } })
+      await User.update({ administrator: true }, { where: { id: both } })
+    }
+    for (let time = 0; time < 5; time++) {
+      expect(await atOnce((id) => changeRole(course, id, 'demonstrator'))).toEqual([last.owner])
+      await again()
+      expect(await atOnce((id) => setAdministrator(id, false))).toEqual([last.administrator])
+      await again()
+    }
+    await takeOut(course, user)
+    await setAdministrator(user, false)
+    await withdraw(user)
+  })
+
   test('whoever is withdrawn is in no course, signs in no more, and keeps the name at what they did', async () => {
     const { user, token } = await invite(course, { name: 'Oda Berg', signIn: 'berg', role: 'demonstrator' }, owner.id)
     await takeUp(token!, 'a long password', 'here')

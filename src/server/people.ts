@@ -1,8 +1,9 @@
-import { QueryTypes } from 'sequelize'
+import { QueryTypes, type Transaction } from 'sequelize'
 import { ulid } from 'ulid'
 import type { Words } from '@/core/words/say'
 import { database, transacted } from '@/data/connect'
 import { CollegeRow, Course, Deed, Membership, SignIn, User, type CourseRole } from '@/data/models'
+import { takeTurnOfCollege } from '@/data/turns'
 import { wordsFrom } from './collegeWords'
 import { belongsOnlyTo, makeLink } from './invitations'
 import { recheck } from './live'
@@ -92,38 +93,50 @@ export async function invite(
   return { user: id, token: isNew ? await makeLink(id, by) : null }
 }
 
-const ownersOf = (course: string) =>
+/** Who is an owner or looks after the college changes by one after the other, so that two at once never take the last. */
+async function inTurn(work: (transaction: Transaction) => Promise<void>): Promise<void> {
+  await transacted(async (transaction) => {
+    await takeTurnOfCollege(transaction)
+    await work(transaction)
+  })
+}
+
+const ownersOf = (course: string, transaction: Transaction) =>
   database().query<{ id: string }>(
     "SELECT u.id FROM membership m JOIN user u ON u.id = m.user WHERE m.course = :course AND m.role = 'owner' AND u.withdrawn_at IS NULL",
-    { replacements: { course }, type: QueryTypes.SELECT },
+    { replacements: { course }, type: QueryTypes.SELECT, transaction },
   )
 
-async function member(course: string, user: string): Promise<Membership> {
-  const found = await Membership.findOne({ where: { user, course } })
+async function member(course: string, user: string, transaction?: Transaction): Promise<Membership> {
+  const found = await Membership.findOne({ where: { user, course }, transaction })
   if (!found) throw new Refusal(404, 'This person does not belong to the course.')
   return found
 }
 
 /** A course keeps one owner at least. @throws Refusal 409 */
-async function keepsAnOwner(course: string, without: string): Promise<void> {
-  const owners = await ownersOf(course)
+async function keepsAnOwner(course: string, without: string, transaction: Transaction): Promise<void> {
+  const owners = await ownersOf(course, transaction)
   if (owners.every(({ id }) => id === without))
     throw new Refusal(409, 'A course has one owner at least. Make somebody else an owner first.')
 }
 
 /** Gives a person another role in a course; what they have open ends where it may no longer be. @throws Refusal 404, 409 */
 export async function changeRole(course: string, user: string, role: CourseRole): Promise<void> {
-  const before = await member(course, user)
-  if (before.role === 'owner' && role !== 'owner') await keepsAnOwner(course, user)
-  await Membership.update({ role }, { where: { user, course } })
+  await inTurn(async (transaction) => {
+    const before = await member(course, user, transaction)
+    if (before.role === 'owner' && role !== 'owner') await keepsAnOwner(course, user, transaction)
+    await Membership.update({ role }, { where: { user, course }, transaction })
+  })
   await recheck()
 }
 
 /** Takes a person out of a course. @throws Refusal 404, 409 */
 export async function takeOut(course: string, user: string): Promise<void> {
-  const before = await member(course, user)
-  if (before.role === 'owner') await keepsAnOwner(course, user)
-  await Membership.destroy({ where: { user, course } })
+  await inTurn(async (transaction) => {
+    const before = await member(course, user, transaction)
+    if (before.role === 'owner') await keepsAnOwner(course, user, transaction)
+    await Membership.destroy({ where: { user, course }, transaction })
+  })
   await recheck()
 }
 
@@ -183,26 +196,26 @@ export async function collegeOverview(course?: string) {
   }
 }
 
-async function known(user: string): Promise<User> {
-  const found = await User.findByPk(user)
+async function known(user: string, transaction?: Transaction): Promise<User> {
+  const found = await User.findByPk(user, { transaction })
   if (!found || found.withdrawnAt) throw new Refusal(404, 'There is no such person here.')
   return found
 }
 
 /** The college keeps one administrator at least. @throws Refusal 409 */
-async function keepsAnAdministrator(without: string): Promise<void> {
-  const others = await User.findAll({ where: { administrator: true, withdrawnAt: null } })
+async function keepsAnAdministrator(without: string, transaction: Transaction): Promise<void> {
+  const others = await User.findAll({ where: { administrator: true, withdrawnAt: null }, transaction })
   if (others.every(({ id }) => id === without))
     throw new Refusal(409, 'The college has one administrator at least. Make somebody else one first.')
 }
 
 /** Withdraws a person from the college: whatever they have open ends at once, and what they did stays. @throws Refusal 404, 409 */
 export async function withdraw(user: string, now = new Date()): Promise<void> {
-  const person = await known(user)
-  if (person.administrator) await keepsAnAdministrator(user)
-  const owns = await Membership.findAll({ where: { user, role: 'owner' } })
-  for (const { course } of owns) await keepsAnOwner(course, user)
-  await transacted(async (transaction) => {
+  await inTurn(async (transaction) => {
+    const person = await known(user, transaction)
+    if (person.administrator) await keepsAnAdministrator(user, transaction)
+    const owns = await Membership.findAll({ where: { user, role: 'owner' }, transaction })
+    for (const { course } of owns) await keepsAnOwner(course, user, transaction)
     await User.update(
       { withdrawnAt: now, passwordHash: '', pinHash: '', administrator: false },
       { where: { id: user }, transaction },
@@ -244,9 +257,11 @@ export async function forgetPerson(id: string): Promise<void> {
 
 /** Makes a person look after the college, or no longer. @throws Refusal 404, 409 */
 export async function setAdministrator(user: string, administrator: boolean): Promise<void> {
-  await known(user)
-  if (!administrator) await keepsAnAdministrator(user)
-  await User.update({ administrator }, { where: { id: user } })
+  await inTurn(async (transaction) => {
+    await known(user, transaction)
+    if (!administrator) await keepsAnAdministrator(user, transaction)
+    await User.update({ administrator }, { where: { id: user }, transaction })
+  })
 }
 
 /** A new link for anybody of the college. @throws Refusal 404 */

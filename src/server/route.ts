@@ -77,13 +77,25 @@ export function route<P extends Params = Params, B = undefined>(
       const { actor, about } = early ?? (await allowed(guard, people, params, body))
       const answer = await handle({ request, params, actor, about, body })
       if (guard.deed && (actor?.kind === 'user' || actor?.kind === 'token'))
-        await record({ what: guard.deed, person: actor.id, course: about?.course, about: params, from: addressOf(request) })
+        await record({
+          what: guard.deed,
+          person: actor.id,
+          course: about?.course,
+          about: { ...params, ...(request.method === 'POST' ? madeIn(answer) : {}) },
+          from: addressOf(request),
+        })
       return answer instanceof Response ? answer : NextResponse.json(answer ?? { ok: true })
     } catch (error) {
       return refusalOf(error, request)
     }
   }
   return Object.assign(guarded, { need: guard.need, body: guard.body, token: guard.token })
+}
+
+/** What an answer says was made: the ids alone, never a secret beside them. */
+function madeIn(answer: Response | object | void): Record<string, string> {
+  const { id, user } = (answer ?? {}) as { id?: unknown; user?: unknown }
+  return { ...(typeof id === 'string' ? { made: id } : {}), ...(typeof user === 'string' ? { user } : {}) }
 }
 
 /** The secret of a token that a request brings; null where it brings none. */
