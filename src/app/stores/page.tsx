@@ -6,6 +6,7 @@ import { Recipe } from '@/ui/stores/Recipe'
 import { StoresHead } from '@/ui/stores/StoresHead'
 import { PrintButton } from '@/ui/class/PrintButton'
 import { clockTime, longDay } from '@/ui/time'
+import { dayIn } from '@/server/day'
 import { visitor } from '@/server/page'
 import { storesAhead } from '@/server/settingOut'
 
@@ -23,6 +24,8 @@ export default async function StoresPage({ searchParams }: { searchParams: Promi
   const { days: asked } = await searchParams
   const days = spans.find(([span]) => String(span) === asked)?.[0] ?? 14
   const now = new Date()
+  const today = dayIn(course.zone, now)
+  const dayOf = (day: string) => longDay(`${day}T12:00:00Z`, 'UTC')
   const { sessions, order, together, totals } = await storesAhead(course.id, now, new Date(now.getTime() + days * 86_400_000))
   return (
     <Frame place="stores" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
@@ -99,7 +102,15 @@ export default async function StoresPage({ searchParams }: { searchParams: Promi
                         {unknown && <small className="doubt"> less what stands in another unit</small>}
                       </td>
                       <td className="n fig">{amountText(needed, unit)}</td>
-                      <td>{longDay(`${by}T12:00:00Z`, 'UTC')}</td>
+                      <td>
+                        {by < today ? (
+                          <>
+                            <b className="doubt">at once</b> <small className="quiet">it was wanted by {dayOf(by)}</small>
+                          </>
+                        ) : (
+                          dayOf(by)
+                        )}
+                      </td>
                       <td>{first}</td>
                     </tr>
                   ))}
