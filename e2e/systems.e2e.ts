@@ -48,7 +48,12 @@ test('a token is made, used at both applications, seen as used and withdrawn', a
   const record = page.getByRole('region', { name: 'The record as a table' })
   await expect(record).toContainText('withdrew a token')
   // Which token it was stands there, and never its secret.
-  const [of] = /[0-9A-Z]{26}/.exec(await record.getByRole('row', { name: /withdrew a token/ }).first().innerText())!
+  const [of] = /[0-9A-Z]{26}/.exec(
+    await record
+      .getByRole('row', { name: /withdrew a token/ })
+      .first()
+      .innerText(),
+  )!
   await expect(record.getByRole('row', { name: /made a token/ }).first()).toContainText(`made ${of}`)
   expect(await page.content()).not.toContain(secret)
 })

@@ -4,6 +4,7 @@ import { Frame } from '@/ui/frame/Frame'
 import { amountText } from '@/ui/stores/amount'
 import { Recipe } from '@/ui/stores/Recipe'
 import { StoresHead } from '@/ui/stores/StoresHead'
+import { WantedBy } from '@/ui/stores/WantedBy'
 import { PrintButton } from '@/ui/class/PrintButton'
 import { clockTime, longDay } from '@/ui/time'
 import { dayIn } from '@/server/day'
@@ -25,7 +26,6 @@ export default async function StoresPage({ searchParams }: { searchParams: Promi
   const days = spans.find(([span]) => String(span) === asked)?.[0] ?? 14
   const now = new Date()
   const today = dayIn(course.zone, now)
-  const dayOf = (day: string) => longDay(`${day}T12:00:00Z`, 'UTC')
   const { sessions, order, together, totals } = await storesAhead(course.id, now, new Date(now.getTime() + days * 86_400_000))
   return (
     <Frame place="stores" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
@@ -103,13 +103,7 @@ export default async function StoresPage({ searchParams }: { searchParams: Promi
                       </td>
                       <td className="n fig">{amountText(needed, unit)}</td>
                       <td>
-                        {by < today ? (
-                          <>
-                            <b className="doubt">at once</b> <small className="quiet">it was wanted by {dayOf(by)}</small>
-                          </>
-                        ) : (
-                          dayOf(by)
-                        )}
+                        <WantedBy day={by} today={today} />
                       </td>
                       <td>{first}</td>
                     </tr>
