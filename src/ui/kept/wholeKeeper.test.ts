@@ -204,6 +204,19 @@ test('where somebody else was first, theirs stands and one’s own is offered', 
   expect(asked[1]).toMatchObject({ value: 2, over: [7] })
 })
 
+test('what was taken back by hand is a change too', async () => {
+  const { asked, send } = server()
+  const keeper = new WholeKeeper(0, send, window(), checked)
+  keeper.write(1)
+  asked[0]!.answer(new CallError(0, 'away'))
+  await settle()
+  keeper.write(0)
+  expect(asked[1]!.over).toEqual([0, 1])
+  asked[1]!.answer(somebodyElse(7))
+  await settle()
+  expect(keeper.state.get()).toMatchObject({ value: 7, problem: 'theirs stands', mine: 0 })
+})
+
 test('theirs that cannot be read is not shown', async () => {
   const { asked, send } = server()
   const keeper = new WholeKeeper(0, send, window(), checked)
