@@ -82,5 +82,7 @@ async function givenBack(address: string, session: string, cookie: string, pid: 
   for (let thousand = 0; thousand < thousands; thousand++) memory.push(await round())
   const [first, later] = [Math.min(...memory.slice(0, thousands / 2)), Math.min(...memory.slice(thousands / 2))]
   console.log(`after each thousand of streams that were left, MB: ${memory.map((each) => each.toFixed(0)).join(' ')}`)
-  return later > first + mostMB ? [`memory grew from ${first.toFixed(0)} to ${later.toFixed(0)} MB over ${thousands} thousand streams`] : []
+  return later > first + mostMB
+    ? [`memory grew from ${first.toFixed(0)} to ${later.toFixed(0)} MB over ${thousands} thousand streams`]
+    : []
 }
