@@ -33,20 +33,9 @@ import { changeable, likeSession } from './changeable'
 import { newBenchCode } from './codes'
 import { deedsBefore, record } from './deeds'
 import { belongsOnlyTo, linkMs, openInvitation, takeUp } from './invitations'
-import {
-  changeCollege,
-  changeRole,
-  collegeOverview,
-  exportPerson,
-  forgetPerson,
-  invite,
-  makeCourse,
-  newLink,
-  peopleOfCourse,
-  setAdministrator,
-  takeOut,
-  withdraw,
-} from './people'
+import { exportPerson, forgetPerson, setAdministrator, withdraw } from './collegePeople'
+import { changeCollege, collegeOverview, makeCourse } from './colleges'
+import { changeRole, invite, newLink, peopleOfCourse, takeOut } from './people'
 import { listPreparations } from './preparationLists'
 import { isOver, subjectOfSession, viewSession } from './sessions'
 import { addGroup, anotherDay, cancelSession, changeSession, checkSession, createSession, splitSession } from './setSessions'

@@ -1,5 +1,5 @@
 import { decimalsJustified } from '../quantity/figure'
-import { readNumber, readQuantity, type Reading } from '../quantity/readQuantity'
+import { numberAndUnit, readNumber, readQuantity, type Reading } from '../quantity/readQuantity'
 import { inBaseUnit } from '../quantity/unit'
 import { densityOf, isProduct, isReactant, substanceOf, type Anchor, type Line, type Plan } from '../plan/plan'
 import { computedLine, reactionTable } from '../reaction/reactionTable'
@@ -44,13 +44,20 @@ export function editLine(plan: Plan, id: string, column: Column, text: string): 
   return { ok: true, value: withAnchor(plan, id, { of: column, quantity: read.value }) }
 }
 
+/** What stands before one of these units at the end of what was typed; undefined where it ends otherwise. */
+function before(text: string, ...written: string[]): string | undefined {
+  const plain = text.trim()
+  const unit = written.find((each) => plain.toLowerCase().endsWith(each))
+  return unit === undefined ? undefined : plain.slice(0, -unit.length).trim()
+}
+
 /** `10 mL/g`: so many millilitres per gram of the limiting reagent. Undefined for text that says nothing per gram. */
 function readPerGram(line: Line, text: string): Reading<Anchor> | undefined {
-  const [, number] = /^(.*?)\s*mL\s*(?:\/|per)\s*g$/i.exec(text.trim()) ?? []
-  if (number === undefined) return undefined
+  const digits = before(text, 'ml/g', 'ml / g', 'ml per g')
+  if (digits === undefined) return undefined
   if (isReactant(line))
     return { ok: false, problem: 'A reactant is not counted per gram of itself. Type its mass, volume, amount or ratio.' }
-  const read = readNumber(number)
+  const read = readNumber(digits)
   if (!read.ok || read.value.value <= 0)
     return { ok: false, problem: 'Write so many millilitres per gram of the limiting reagent, for example 10 mL/g.' }
   return { ok: true, value: { of: 'per-gram', mLPerG: read.value.value, decimals: read.value.decimals } }
@@ -58,11 +65,11 @@ function readPerGram(line: Line, text: string): Reading<Anchor> | undefined {
 
 /** `33.3 %` of the mass of the material that a component is part of. Undefined for other lines and other text. */
 function readShare(plan: Plan, line: Line, text: string): Reading<Anchor> | undefined {
-  const [, number] = /^(.*?)\s*%$/.exec(text.trim()) ?? []
-  if (number === undefined || line.role !== 'component') return undefined
+  const digits = before(text, '%')
+  if (digits === undefined || line.role !== 'component') return undefined
   const whole = plan.lines.find(({ role }) => role === 'material')
   if (!whole) return { ok: false, problem: 'There is no material in the table that this could be a share of.' }
-  const read = readNumber(number)
+  const read = readNumber(digits)
   if (!read.ok || read.value.value <= 0 || read.value.value > 100)
     return { ok: false, problem: 'A share is a percentage above 0, at most 100.' }
   return { ok: true, value: { of: 'share', line: whole.id, percent: read.value.value, decimals: read.value.decimals } }
@@ -70,11 +77,11 @@ function readShare(plan: Plan, line: Line, text: string): Reading<Anchor> | unde
 
 function editRatio(plan: Plan, line: Line, text: string): Reading<Plan> {
   const name = substanceOf(plan, line).name
-  const [, percentText] = /^(.*?)\s*(?:mol)?\s*%$/.exec(text.trim()) ?? []
-  if (percentText !== undefined) {
+  const digits = before(text, 'mol %', 'mol%', '%')
+  if (digits !== undefined) {
     if (isProduct(line) || line.id === plan.reference)
       return { ok: false, problem: 'Mole per cent counts from the reference, so only another line that goes in can have it.' }
-    const read = readNumber(percentText)
+    const read = readNumber(digits)
     if (!read.ok || read.value.value <= 0 || read.value.value > 1000)
       return { ok: false, problem: 'Mole per cent is a number above 0, at most 1000: write for example 5 %.' }
     return {
@@ -82,7 +89,7 @@ function editRatio(plan: Plan, line: Line, text: string): Reading<Plan> {
       value: withAnchor(plan, line.id, { of: 'mol-percent', percent: read.value.value, decimals: read.value.decimals }),
     }
   }
-  if (/[a-zA-Zµ]/.test(text))
+  if (text.trim() !== '' && numberAndUnit(text)?.symbol !== '')
     return {
       ok: false,
       problem: 'A ratio is a plain number of moles per mole of the reference: write for example 1.20, or 5 % for mole per cent.',

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { defaultLab, mmHgPerKPa, pressureBounds, pressureMmHg, type Lab, type PressureWay } from './lab'
+import { mmHgPerKPa } from '../quantity/pressure'
+import { defaultLab, pressureBounds, pressureMmHg, type Lab, type PressureWay } from './lab'
 import { labSchema } from './labSchema'
 import { schools } from './schools'
 

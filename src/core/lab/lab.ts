@@ -1,3 +1,4 @@
+import { mmHgPerKPa } from '../quantity/pressure'
 import type { WasteStream } from '../substance/lists'
 
 /**
@@ -59,9 +60,6 @@ export const pressureBounds: Readonly<Record<PressureWay, { least: number; most:
   mmHg: { least: 375, most: 825, unit: 'mmHg' },
   altitude: { least: -450, most: 5200, unit: 'm' },
 }
-
-/** mmHg in a kilopascal: 760 mmHg are 101.325 kPa by definition of the standard atmosphere. */
-export const mmHgPerKPa = 760 / 101.325
 
 /**
  * The laboratory's pressure in mmHg. From an altitude h in metres by the ICAO standard atmosphere (Doc 7488):

@@ -1,3 +1,4 @@
+import { mmHgPerKPa } from './pressure'
 import { unitWritten, units, type Dimension, type Quantity, type Unit } from './unit'
 
 /** Either what was understood, or what is wrong with the text and what would be right. */
@@ -55,6 +56,12 @@ export function readNumber(text: string): Reading<{ value: number; decimals: num
   return { ok: true, value: { value, decimals: Math.max(0, part.length - Number(power ?? 0)) } }
 }
 
+/** A number as it was typed and what stands behind it, nothing for a bare one; undefined for text that does not begin with a number. */
+export function numberAndUnit(text: string): { digits: string; symbol: string } | undefined {
+  const [, digits, symbol = ''] = /^([+\-−–]?[\d.,]+(?:[eE][+-]?\d{1,2})?(?:\s*\/\s*\d+)?)\s*(.*)$/.exec(text.trim()) ?? []
+  return digits === undefined ? undefined : { digits, symbol }
+}
+
 /**
  * Reads a quantity of the wanted dimension. Accepts what is unambiguous (`2,5 ml`, `250 mg`, `1/2 g`,
  * `12 M`, `10%`); a missing, unknown or unfitting unit, a negative or impossible size is refused with what would be right.
@@ -64,17 +71,17 @@ export function readQuantity(text: string, dimension: Exclude<Dimension, 'number
   const plain = text.trim()
   const would = `Write for example ${examples[dimension]}.`
   if (plain === '') return { ok: false, problem: `Nothing is written here. ${would}` }
-  const parts = /^([+\-−–]?[\d.,]+(?:[eE][+-]?\d{1,2})?(?:\s*\/\s*\d+)?)\s*(.*)$/.exec(plain)
+  const parts = numberAndUnit(plain)
   if (!parts) return { ok: false, problem: `“${plain}” does not begin with a number. ${would}` }
-  const number = readNumber(parts[1]!)
+  const number = readNumber(parts.digits)
   if (!number.ok) return { ok: false, problem: `${number.problem} ${would}` }
-  const symbol = parts[2]!.trim()
+  const { digits, symbol } = parts
   if (symbol === '') {
     const two = commonUnits[dimension]
     return {
       ok: false,
       problem: two
-        ? `${parts[1]} of what? Say the unit: ${parts[1]} ${two[0]} or ${parts[1]} ${two[1]}.`
+        ? `${digits} of what? Say the unit: ${digits} ${two[0]} or ${digits} ${two[1]}.`
         : `The unit is missing. ${would}`,
     }
   }
@@ -91,7 +98,7 @@ export function readQuantity(text: string, dimension: Exclude<Dimension, 'number
   if (units[unit].dimension !== dimension) {
     return {
       ok: false,
-      problem: `${parts[1]} ${unit} is ${article(units[unit].dimension)}; this place holds ${article(dimension)}. ${would}`,
+      problem: `${digits} ${unit} is ${article(units[unit].dimension)}; this place holds ${article(dimension)}. ${would}`,
     }
   }
   if (dimension !== 'temperature') {
@@ -104,20 +111,18 @@ export function readQuantity(text: string, dimension: Exclude<Dimension, 'number
   return { ok: true, value: { ...number.value, unit } }
 }
 
-const atmKPa = 101.325
-
-/** Units that no quantity of a plan is kept in, for the places that they are converted to; exact by definition (the torr is 1/760 atm, as which the mmHg is taken). */
+/** Units that no quantity of a plan is kept in, for the places that they are converted to; exact by definition. */
 const broughtTo: Readonly<Record<string, Readonly<Record<string, (value: number) => number>>>> = {
   '°C': { K: (k) => k - 273.15, '°F': (f) => (f - 32) / 1.8, F: (f) => (f - 32) / 1.8 },
   mmHg: {
     Torr: (torr) => torr,
     torr: (torr) => torr,
     atm: (atm) => atm * 760,
-    kPa: (kPa) => (kPa / atmKPa) * 760,
-    hPa: (hPa) => (hPa / atmKPa / 10) * 760,
-    mbar: (mbar) => (mbar / atmKPa / 10) * 760,
-    bar: (bar) => ((bar * 100) / atmKPa) * 760,
-    Pa: (pa) => (pa / atmKPa / 1000) * 760,
+    kPa: (kPa) => kPa * mmHgPerKPa,
+    hPa: (hPa) => (hPa / 10) * mmHgPerKPa,
+    mbar: (mbar) => (mbar / 10) * mmHgPerKPa,
+    bar: (bar) => bar * 100 * mmHgPerKPa,
+    Pa: (pa) => (pa / 1000) * mmHgPerKPa,
   },
 }
 
@@ -126,8 +131,7 @@ const broughtTo: Readonly<Record<string, Readonly<Record<string, (value: number)
  * (`112 °C` or `385 K` in a place for °C, `1.5 h` in a place for min, `2 kPa` in a place for mmHg). @returns the number in the unit of the place
  */
 export function readInUnit(text: string, unit: string): Reading<number> {
-  const plain = text.trim().replace(/^−/, '-')
-  const [, digits = plain, symbol = ''] = /^([+-]?[\d.,]+(?:[eE][+-]?\d{1,2})?(?:\s*\/\s*\d+)?)\s*(\S.*)?$/.exec(plain) ?? []
+  const { digits, symbol } = numberAndUnit(text) ?? { digits: text, symbol: '' }
   const read = readNumber(digits)
   if (!read.ok) return read
   const { value } = read.value

@@ -59,6 +59,9 @@ describe('what is typed into a line', () => {
     ['0', /more than zero/],
     ['10001', /10001 moles to one is more than any/],
     ['two', /plain number/],
+    ['1.2 eq', /plain number/],
+    ['1.2e-3', null],
+    ['5mol%', null],
     ['', /Nothing is written here. Write for example 1.20./],
   ])('as a ratio: %s', (text, said) => {
     if (said === null) expect(problem(solid, 'extra', 'ratio', text)).toBeNull()

@@ -12,7 +12,8 @@ const longestMs = 2_000_000_000
 /** A day of the calendar and a time of the day, in the years that a database can hold and a laboratory may have. */
 const isMoment = (text: string) => {
   const at = new Date(text)
-  return !Number.isNaN(at.getTime()) && at.toISOString().slice(0, 19) === text.slice(0, 19) && /^20\d\d/.test(text)
+  const [year, isDay] = [at.getUTCFullYear(), !Number.isNaN(at.getTime())]
+  return isDay && year >= 2000 && year < 2100 && at.toISOString().slice(0, 19) === text.slice(0, 19)
 }
 
 const envelope = object({

@@ -1,4 +1,4 @@
-import { changeCollege } from '@/server/people'
+import { changeCollege } from '@/server/colleges'
 import { collegeSchema } from '@/server/personSchema'
 import { college, route } from '@/server/route'
 

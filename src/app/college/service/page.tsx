@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
-import { collegeOverview } from '@/server/people'
+import { collegeOverview } from '@/server/colleges'
 import { collegeVisitor } from '@/server/page'
 import { serviceView } from '@/server/service'
 import { Service } from '@/ui/course/Service'

@@ -1,5 +1,5 @@
 import { object } from 'yup'
-import { makeCourse } from '@/server/people'
+import { makeCourse } from '@/server/colleges'
 import { nameSchema, signInSchema, termSchema, titleSchema } from '@/server/personSchema'
 import { college, personOf, route } from '@/server/route'
 

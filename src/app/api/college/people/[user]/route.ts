@@ -1,4 +1,4 @@
-import { setAdministrator, withdraw } from '@/server/people'
+import { setAdministrator, withdraw } from '@/server/collegePeople'
 import { administratorSchema } from '@/server/personSchema'
 import { college, route } from '@/server/route'
 

@@ -1,4 +1,4 @@
-import { exportPerson, forgetPerson } from '@/server/people'
+import { exportPerson, forgetPerson } from '@/server/collegePeople'
 import { college, route } from '@/server/route'
 
 /** Everything that is held of a person who works here, or did. */
