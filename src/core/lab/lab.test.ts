@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { mmHgPerKPa } from '../quantity/pressure'
-import { defaultLab, pressureBounds, pressureMmHg, type Lab, type PressureWay } from './lab'
+import { defaultLab, pressureAs, pressureBounds, pressureMmHg, type Lab, type PressureWay } from './lab'
 import { labSchema } from './labSchema'
 import { schools } from './schools'
 
@@ -66,6 +66,28 @@ describe('pressure', () => {
       }),
     )
   })
+  test('said in another way it is the same: 84.56 kPa are 634.25 mmHg, and the air at 1500 m', () => {
+    const mmHg = pressureMmHg({ pressure: { by: 'kPa', value: 84.56 } })
+    expect(pressureAs('mmHg', mmHg)).toEqual({ by: 'mmHg', value: 634.25 })
+    expect(pressureAs('altitude', mmHg).value).toBeCloseTo(1500, -1)
+    expect(pressureAs('altitude', 760)).toEqual({ by: 'altitude', value: 0 })
+    fc.assert(
+      fc.property(fc.integer({ min: 5400, max: 10_600 }), (hundredths) => {
+        const pressure = { by: 'kPa' as const, value: hundredths / 100 }
+        const there = pressureAs('mmHg', pressureMmHg({ pressure }))
+        expect(pressureAs('kPa', pressureMmHg({ pressure: there }))).toEqual(pressure)
+        const above = pressureAs('altitude', pressureMmHg({ pressure }))
+        expect(pressureMmHg({ pressure: above })).toBeCloseTo(pressureMmHg({ pressure }), 0)
+      }),
+    )
+  })
+
+  test('no way says more than it may', () => {
+    expect(pressureAs('altitude', 825).value).toBe(-450)
+    expect(pressureAs('altitude', 375).value).toBe(5200)
+    expect(pressureAs('kPa', 826).value).toBe(110)
+  })
+
   test.each(Object.keys(pressureBounds) as PressureWay[])('%s: the bounds stand in order', (by) =>
     expect(pressureBounds[by].least).toBeLessThan(pressureBounds[by].most),
   )

@@ -61,13 +61,24 @@ export const pressureBounds: Readonly<Record<PressureWay, { least: number; most:
   altitude: { least: -450, most: 5200, unit: 'm' },
 }
 
+/** The ICAO standard atmosphere: at sea level, and how it thins with each metre. */
+const [seaLevelKPa, perMetre, exponent] = [101.325, 2.25577e-5, 5.25588]
+
 /**
  * The laboratory's pressure in mmHg. From an altitude h in metres by the ICAO standard atmosphere (Doc 7488):
  * p = 101.325 kPa · (1 − 2.25577·10⁻⁵·h)^5.25588, which knows nothing of the day's weather (± 2 kPa).
  */
 export function pressureMmHg({ pressure: { by, value } }: Pick<Lab, 'pressure'>): number {
   if (by === 'mmHg') return value
-  return mmHgPerKPa * (by === 'kPa' ? value : 101.325 * (1 - 2.25577e-5 * value) ** 5.25588)
+  return mmHgPerKPa * (by === 'kPa' ? value : seaLevelKPa * (1 - perMetre * value) ** exponent)
+}
+
+/** A pressure said in another way, as finely as a barometer or a map says it, within the bounds of that way. */
+export function pressureAs(by: PressureWay, mmHg: number): Lab['pressure'] {
+  const kPa = mmHg / mmHgPerKPa
+  const said = { kPa, mmHg, altitude: (1 - (kPa / seaLevelKPa) ** (1 / exponent)) / perMetre }[by]
+  const { least, most } = pressureBounds[by]
+  return { by, value: Math.min(most, Math.max(least, Number(said.toFixed(by === 'altitude' ? 0 : 2)))) }
 }
 
 /** The room of that name, as the laboratory describes it; undefined where nobody has. */

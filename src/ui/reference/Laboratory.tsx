@@ -1,9 +1,8 @@
 'use client'
 
 import { Button } from 'react-bootstrap'
-import { pressureBounds, pressureMmHg, type Lab, type PressureWay } from '@/core/lab/lab'
+import { pressureAs, pressureBounds, pressureMmHg, type Lab, type PressureWay } from '@/core/lab/lab'
 import { labSchema } from '@/core/lab/labSchema'
-import { mmHgPerKPa } from '@/core/quantity/pressure'
 import { schools } from '@/core/lab/schools'
 import { boilsAt, water } from '@/core/substance/boilsAt'
 import { writeNumber } from '@/core/quantity/write'
@@ -55,9 +54,7 @@ export function Laboratory({ course, lab: first, mayWrite }: { course: string; l
             value={lab.pressure.by}
             onChange={(event) => {
               const by = event.currentTarget.value as PressureWay
-              const mmHg = pressureMmHg(lab)
-              const value = by === 'mmHg' ? Math.round(mmHg) : by === 'kPa' ? Number((mmHg / mmHgPerKPa).toFixed(2)) : 0
-              write({ ...lab, pressure: { by, value } })
+              write({ ...lab, pressure: pressureAs(by, pressureMmHg(lab)) })
             }}
           >
             {Object.entries(ways).map(([by, words]) => (
