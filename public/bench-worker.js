@@ -49,7 +49,7 @@ async function part(request) {
 /** The page says what it is made of: that is kept, and what belonged to an older one goes. On leaving, the page itself goes. */
 self.addEventListener('message', (event) => {
   const { keep, forget } = event.data ?? {}
-  if (forget) event.waitUntil(caches.delete(kept))
+  if (forget) event.waitUntil(caches.delete(kept).then(() => event.ports[0]?.postMessage({ gone: true })))
   if (keep) event.waitUntil(keepParts(keep).then((all) => event.ports[0]?.postMessage({ all })))
 })
 
