@@ -55,5 +55,18 @@ export default ts.config(
       ],
     },
   },
+  {
+    files: ['src/server/**', 'src/data/**', 'src/app/**'],
+    ignores: ['**/*.test.ts', 'src/data/clock.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
+          message: 'Ask the program’s clock: thisMoment() of data/clock.',
+        },
+      ],
+    },
+  },
   { rules: { '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }] } },
 )

@@ -2,6 +2,8 @@ const shared = {
   // Builds and copies stand there, with a package.json of the same name.
   modulePathIgnorePatterns: ['<rootDir>/.mozle/'],
   testEnvironment: 'node',
+  // Its cleaning wraps the setters of what is global anew with each file of a process, until calling one overflows the stack.
+  testEnvironmentOptions: { globalsCleanup: 'off' },
   transform: {
     '^.+\\.(tsx?|js)$': [
       '@swc/jest',

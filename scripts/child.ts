@@ -15,15 +15,23 @@ export const isStopping = () => stopping
 export function startChild(
   program: string,
   args: string[],
-  options: { log: string | null; record: string; env?: NodeJS.ProcessEnv; cwd?: string },
+  options: {
+    log: string | null
+    record: string
+    env?: NodeJS.ProcessEnv
+    cwd?: string
+    /** Hears what it sends; without it the child has nobody to send to. */
+    hears?: (message: unknown) => void
+  },
 ): ChildProcess {
   const log = options.log === null ? ('inherit' as const) : openSync(options.log, 'a')
   const child = spawn(program, args, {
     cwd: options.cwd,
     env: options.env ?? process.env,
-    stdio: ['ignore', log, log],
+    stdio: options.hears ? ['ignore', log, log, 'ipc'] : ['ignore', log, log],
     detached: true,
   })
+  if (options.hears) child.on('message', options.hears)
   if (typeof log === 'number') closeSync(log)
   if (child.pid) writeKnown(options.record, knownProcess(child.pid))
   running.add(child)

@@ -13,6 +13,7 @@ const usage = `usage: ./mozle COMMAND
   restore FILE                a backup into an empty place
   verify [FILE]               whether a backup or an archive is whole, or the logs of the service are as they were written
   test [core|database|browser|FILE]   check and test everything, or a part of it
+  test dates [PART [N]]       a part of the tests (database) on each weekday, at ends of months and years, when clocks change
   test all                    the same, a cluster, and many tablets at once
   calc PLAN [--log ENTRIES]   compute a plan file (and a run's entries) and print JSON
   calc --cases                hand-worked and published cases, with how far each is off
@@ -41,7 +42,10 @@ switch (command) {
     await (await import('./cluster/demo')).clusterDemo()
     break
   case 'test':
-    await (await import('./test')).test(args)
+    if (args[0] === 'dates') await (await import('./dates')).dates(args[1], Number(args[2] ?? 1))
+    else await (await import('./test')).test(args)
+    // Its result is printed; nothing that is still open may keep it.
+    process.exit()
     break
   case 'calc':
     leave((await import('./calc')).calc(args))

@@ -10,6 +10,7 @@ const needs = {
     file: '/usr/lib/galera/libgalera_smm.so',
     packages: ['galera-4', 'mariadb-server', 'mariadb-backup', 'lsof', 'socat', 'gawk', 'psmisc', 'rsync'],
   },
+  clock: { file: '/usr/share/doc/libfaketime/copyright', packages: ['libfaketime'] },
   browser: { file: '/usr/bin/chromium-headless-shell', packages: ['chromium-headless-shell'] },
 } as const
 

@@ -17,6 +17,7 @@ import { addSecondCourse } from './secondCourse'
 import { seed } from './seed'
 import { startInstruments } from './instruments'
 import { serve } from './serve'
+import { watched } from './watched'
 import { suiteFiles, testFiles } from './together/files'
 
 interface Count {
@@ -26,6 +27,11 @@ interface Count {
 
 /** One more than a small machine has cores: a test in a browser mostly waits. */
 const workers = 3
+
+/** A slow machine may take ten times as long as a quick one. */
+const longestTestMs = 60_000
+
+const progress = path.join(home, 'scripts/progress.cjs')
 
 const bin = (name: string) => path.join(home, 'node_modules/.bin', name)
 
@@ -222,12 +228,12 @@ function part(wanted: string | undefined): [string[], string | undefined] {
   return [[/\.db\.test/.test(wanted) ? 'database' : /\.service\.test/.test(wanted) ? 'service' : 'core'], wanted]
 }
 
-function run(program: string, args: string[], env: Record<string, string> = {}): Promise<number> {
+function run(program: string, args: string[]): Promise<number> {
   return new Promise((resolve, reject) => {
     const child = spawn(program, args, {
       cwd: home,
       stdio: ['ignore', 'inherit', 'inherit'],
-      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
     })
     child.once('error', reject)
     child.once('exit', (code) => resolve(code ?? 1))
@@ -248,35 +254,41 @@ const wanted = (project: string, file: string | undefined): string[] =>
 
 async function jest(project: string, folder: string, file: string | undefined, env: Record<string, string>): Promise<Count> {
   const report = path.join(folder, `${project}.json`)
-  const code = await run(
-    bin('jest'),
-    [
-      ...wanted(project, file),
-      '--json',
-      // A slow machine may take ten times as long as a quick one.
-      '--testTimeout=60000',
-      `--outputFile=${report}`,
-      ...(project !== 'core' ? ['--runInBand'] : []),
-    ],
+  const args = [
+    ...wanted(project, file),
+    '--json',
+    `--testTimeout=${longestTestMs}`,
+    `--outputFile=${report}`,
+    // What a failed test leaves open (a stream, a connection) must not keep the run from ending.
+    '--forceExit',
+    '--reporters=default',
+    `--reporters=${progress}`,
+    ...(project !== 'core' ? ['--runInBand'] : []),
+  ]
+  const ended = await watched(bin('jest'), args, {
+    record: path.join(folder, `jest-${project}.process`),
     env,
-  )
-  if (!existsSync(report)) return { passed: 0, failed: 1 }
+    silentMs: 2.5 * longestTestMs,
+  })
+  if (ended.hung || !existsSync(report)) return { passed: ended.passed, failed: ended.failed + 1 }
   const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(report, 'utf8')) as Record<
     string,
     number
   >
   const failed = numFailedTests! + numRuntimeErrorTestSuites!
-  return { passed: numPassedTests!, failed: failed === 0 && code !== 0 ? 1 : failed }
+  return { passed: numPassedTests!, failed: failed === 0 && ended.code !== 0 ? 1 : failed }
 }
 
 async function playwright(folder: string, file: string | undefined, env: Record<string, string>): Promise<Count> {
   const report = path.join(folder, 'browser.json')
-  const code = await run(bin('playwright'), ['test', '--config', 'e2e/playwright.config.ts', ...(file ? [file] : [])], {
-    ...env,
-    PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+  const args = ['test', '--config', 'e2e/playwright.config.ts', ...(file ? [file] : [])]
+  const ended = await watched(bin('playwright'), args, {
+    record: path.join(folder, 'playwright.process'),
+    env: { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
+    silentMs: 300_000,
   })
-  if (!existsSync(report)) return { passed: 0, failed: 1 }
+  if (ended.hung || !existsSync(report)) return { passed: ended.passed, failed: ended.failed + 1 }
   const { stats } = JSON.parse(readFileSync(report, 'utf8')) as { stats: { expected: number; unexpected: number; flaky: number } }
   const failed = stats.unexpected + stats.flaky
-  return { passed: stats.expected, failed: failed === 0 && code !== 0 ? 1 : failed }
+  return { passed: stats.expected, failed: failed === 0 && ended.code !== 0 ? 1 : failed }
 }

@@ -1,3 +1,4 @@
+import { thisMoment } from '@/server/clock'
 import Link from 'next/link'
 import { Frame } from '@/ui/frame/Frame'
 import { State } from '@/ui/figures/State'
@@ -8,7 +9,7 @@ import type { SessionHead } from '@/server/sessions'
 
 export default async function Today() {
   const { actor, course, courses, frame, may } = await visitor('/', 'plan.read')
-  const at = new Date()
+  const at = thisMoment()
   const { now, next, last, waiting } = await today(course.id, actor, at)
   const opens = may('run.read')
   return (

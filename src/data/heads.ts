@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { createPrivateKey, createPublicKey, generateKeyPairSync, sign, verify, type KeyObject } from 'node:crypto'
 import { appendFileSync, existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
@@ -72,7 +73,7 @@ export const hasChain = async (sequelize: Sequelize): Promise<boolean> =>
   (await sequelize.query("SHOW COLUMNS FROM entry LIKE 'hash'", { type: QueryTypes.SELECT })).length > 0
 
 /** The heads of runs as they stand now, or of all that have an entry. */
-export async function headsOf(sequelize: Sequelize, runs?: readonly string[], now = new Date()): Promise<Head[]> {
+export async function headsOf(sequelize: Sequelize, runs?: readonly string[], now = thisMoment()): Promise<Head[]> {
   if (runs?.length === 0 || !(await hasChain(sequelize))) return []
   const rows = await sequelize.query<{ run: string; seq: number; hash: string }>(
     `SELECT e.run, e.seq, e.hash FROM run r JOIN entry e ON e.run = r.id AND e.seq = r.last_seq ${runs ? 'WHERE r.id IN (:runs)' : ''} ORDER BY e.run`,
@@ -82,7 +83,7 @@ export async function headsOf(sequelize: Sequelize, runs?: readonly string[], no
 }
 
 /** The heads of all runs that have come on since they were known; who wrote to them, and through which application, does not matter. */
-export async function headsSince(sequelize: Sequelize, known: ReadonlyMap<string, number>, now = new Date()): Promise<Head[]> {
+export async function headsSince(sequelize: Sequelize, known: ReadonlyMap<string, number>, now = thisMoment()): Promise<Head[]> {
   const last = await sequelize.query<{ id: string; seq: number }>('SELECT id, last_seq AS seq FROM run WHERE last_seq > 0', {
     type: QueryTypes.SELECT,
   })

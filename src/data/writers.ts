@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { User } from './models'
 
 const isId = /^[0-9A-HJKMNP-TV-Z]{26}$/
@@ -9,7 +10,7 @@ const keptMs = 60_000
 /**
  * Puts the names of people where a log has their ids: the log itself names nobody, and what stands beside it can change. One statement for those who are not known, none for benches.
  */
-export async function withNames<T extends { by: string }>(entries: T[], now = Date.now()): Promise<T[]> {
+export async function withNames<T extends { by: string }>(entries: T[], now = thisMoment().getTime()): Promise<T[]> {
   const ids = [...new Set(entries.map(({ by }) => by).filter((by) => isId.test(by)))]
   const unknown = ids.filter((id) => (known.get(id)?.until ?? 0) < now)
   if (unknown.length > 0) {

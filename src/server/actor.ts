@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { createHash } from 'node:crypto'
 import { database } from '@/data/connect'
 import { dayOfCode, peopleOfSignIns, placesOfRuns, type PlaceOfRun, type SignedInPerson } from '@/data/people'
@@ -16,7 +17,7 @@ export function fingerprint(passwordHash: string): string {
 }
 
 /** The person signed in with this request, or null. Roles are read anew each time, so a right withdrawn is withdrawn at once. */
-export async function signedIn(now = new Date()): Promise<Person | null> {
+export async function signedIn(now = thisMoment()): Promise<Person | null> {
   database()
   const { signIn } = await readCookie('user')
   return signIn ? ((await peopleSignedIn([signIn], now)).get(signIn) ?? null) : null
@@ -44,7 +45,7 @@ function personFrom({ id, name, roles, administrator, signIn }: SignedInPerson):
 }
 
 /** The bench this tablet is bound to, or null. */
-export async function benchHere(now = new Date()): Promise<BenchActor | null> {
+export async function benchHere(now = thisMoment()): Promise<BenchActor | null> {
   database()
   const { bench } = await readCookie('bench')
   if (!bench) return null

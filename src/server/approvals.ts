@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { Approval, Course, Preparation, Revision, User } from '@/data/models'
 import { Refusal } from './refusal'
 
@@ -26,7 +27,7 @@ export async function approvalOf(revision: string, person: string): Promise<Appr
 }
 
 /** A second person approves a published plan. @throws Refusal 403 for who published it, 409 */
-export async function approve(revision: string, person: string, now = new Date()): Promise<void> {
+export async function approve(revision: string, person: string, now = thisMoment()): Promise<void> {
   const found = await Revision.findByPk(revision)
   if (found?.state !== 'published') throw new Refusal(409, 'Only a published plan is approved.')
   if (found.publishedBy === person)

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { createHash } from 'node:crypto'
 import { strToU8, zipSync } from 'fflate'
 import { resultsOf } from '@/core/classroom/classResults'
@@ -23,7 +24,7 @@ const json = (value: unknown) => `${JSON.stringify(value, null, 2)}\n`
 const safe = (name: string) => name.replace(/[^A-Za-z0-9._-]+/g, '-')
 
 /** A session whole, as a zip of an RO-Crate: plan, logs, figures, tables, files of instruments, a report of each run, and the checksum of every file. */
-export async function archiveOf(id: string, now = new Date()): Promise<{ name: string; bytes: Uint8Array }> {
+export async function archiveOf(id: string, now = thisMoment()): Promise<{ name: string; bytes: Uint8Array }> {
   const view = await viewSession(id, false)
   const { plan, title, section, startsAt, endsAt, room, zone, revision } = view
   const folded = foldClass(plan, view.runs)

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { ulid } from 'ulid'
 import { beginAttempt, endAttempt, purgeAttempts, type Patience } from '@/data/attempts'
 import { Refusal } from './refusal'
@@ -10,7 +11,7 @@ export async function limited<T>(
   key: string,
   patience: Patience,
   check: () => Promise<T | null>,
-  now = new Date(),
+  now = thisMoment(),
 ): Promise<T | null> {
   const token = ulid()
   const kept = key.slice(0, 200)

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { ulid } from 'ulid'
 import { QueryTypes } from 'sequelize'
 import { strengthText } from '@/core/plan/lineName'
@@ -26,7 +27,7 @@ export async function moveBottle(
   id: string,
   { kind, by, session, reason = '' }: Asked,
   person: string,
-  at = new Date(),
+  at = thisMoment(),
 ): Promise<void> {
   for (let again = 0; again < tries; again++) {
     const bottle = await BottleRow.findByPk(id)

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { ulid } from 'ulid'
 import type { Form } from '@/core/plan/plan'
 import { aboutSchema } from '@/core/stores/bottleSchema'
@@ -75,7 +76,12 @@ const columns = ({ substance, formula, form, left, place, about }: WrittenBottle
   changedBy: user,
 })
 
-export async function addBottle(course: string, written: WrittenBottle, user: string, now = new Date()): Promise<{ id: string }> {
+export async function addBottle(
+  course: string,
+  written: WrittenBottle,
+  user: string,
+  now = thisMoment(),
+): Promise<{ id: string }> {
   const id = ulid()
   await BottleRow.create({ id, course, ...columns(written, user, now) })
   return { id }
@@ -86,7 +92,7 @@ export async function changeBottle(
   id: string,
   { left, place, about, reason }: Pick<WrittenBottle, 'left' | 'place' | 'about'> & { reason?: string | undefined },
   user: string,
-  now = new Date(),
+  now = thisMoment(),
 ): Promise<void> {
   const bottle = await bottleOf(id)
   if (left.unit !== bottle.leftUnit)

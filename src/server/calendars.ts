@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { randomBytes } from 'node:crypto'
 import { QueryTypes } from 'sequelize'
 import { calendarOf, type CalendarSession } from '@/core/format/calendar'
@@ -31,7 +32,7 @@ async function sessions(where: string, replacements: Record<string, unknown>, no
 }
 
 /** The sessions of a course as a calendar file. */
-export async function calendarOfCourse(course: string, now = new Date()): Promise<string> {
+export async function calendarOfCourse(course: string, now = thisMoment()): Promise<string> {
   return calendarOf(await sessions('c.id = :course', { course }, now), 'Mozle')
 }
 
@@ -46,7 +47,7 @@ export async function newFeed(user: string): Promise<{ token: string }> {
 }
 
 /** The calendar behind a secret address: the sessions of the courses in which its person may see them. @throws Refusal 404 */
-export async function calendarOfFeed(token: string, now = new Date()): Promise<string> {
+export async function calendarOfFeed(token: string, now = thisMoment()): Promise<string> {
   const feed = await Feed.findOne({ where: { tokenHash: hashOf(token) } })
   const person = feed && (await User.findOne({ where: { id: feed.user, withdrawnAt: null } }))
   if (!person) throw new Refusal(404, 'There is no such calendar.')

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { QueryTypes } from 'sequelize'
 import { callsOf, openCalls } from '@/core/run/calls'
 import { database } from '@/data/connect'
@@ -23,7 +24,7 @@ const beforeMs = 4 * 3_600_000
 const afterMs = 12 * 3_600_000
 
 /** What is open at the benches of today's sessions, what happened first, in the courses whose readings a person signs. */
-export async function openToday(person: Person, now = new Date()): Promise<OpenCall[]> {
+export async function openToday(person: Person, now = thisMoment()): Promise<OpenCall[]> {
   const courses = Object.keys(person.roles).filter((course) => may(person, 'run.sign', { course }))
   if (courses.length === 0) return []
   const rows = await database().query<{ run: string; bench: number; session: string; title: string }>(

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { LabSession, StudentGroup } from '@/data/models'
 import { Op } from 'sequelize'
 import { hasBegun } from './sessionClashes'
@@ -5,7 +6,7 @@ import { viewSession, type SessionView } from './sessions'
 import { dayIn } from './day'
 
 /** What the page of a session needs to know before it is changed. */
-export async function changeable(view: SessionView, now = new Date()) {
+export async function changeable(view: SessionView, now = thisMoment()) {
   const session = await LabSession.findByPk(view.id, { rejectOnEmpty: true })
   const others = await StudentGroup.findAll({
     where: { section: session.section, leftAt: null, id: { [Op.notIn]: view.runs.map(({ group }) => group) } },

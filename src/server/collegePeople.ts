@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { QueryTypes, type Transaction } from 'sequelize'
 import { database } from '@/data/connect'
 import { Deed, Membership, SignIn, User } from '@/data/models'
@@ -13,7 +14,7 @@ async function known(user: string, transaction?: Transaction): Promise<User> {
 }
 
 /** Withdraws a person from the college: whatever they have open ends at once, and what they did stays. @throws Refusal 404, 409 */
-export async function withdraw(user: string, now = new Date()): Promise<void> {
+export async function withdraw(user: string, now = thisMoment()): Promise<void> {
   await inTurn(async (transaction) => {
     const person = await known(user, transaction)
     if (person.administrator) await keepsAnAdministrator(user, transaction)

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { plainWords, type Words } from '@/core/words/say'
 import { database } from '@/data/connect'
 import { CollegeRow } from '@/data/models'
@@ -16,7 +17,7 @@ const keptMs = 10_000
 let kept: { words: Words; until: number } | undefined
 
 /** How this college writes words and units; asked for each page, looked up now and then. Without a database the plain ones. */
-export async function collegeWords(now = Date.now()): Promise<Words> {
+export async function collegeWords(now = thisMoment().getTime()): Promise<Words> {
   if (kept && kept.until > now) return kept.words
   try {
     database()

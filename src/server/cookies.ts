@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { getIronSession, unsealData } from 'iron-session'
 import { cookies, headers } from 'next/headers'
 
@@ -44,7 +45,7 @@ const openedMs = 60_000
 const mostOpened = 2000
 
 /** What a cookie of one kind holds, to read; nothing where there is none, or it was not sealed here, or is too old. */
-export async function readCookie(kind: CookieKind, now = Date.now()): Promise<Sealed> {
+export async function readCookie(kind: CookieKind, now = thisMoment().getTime()): Promise<Sealed> {
   const value = (await cookies()).get(`mozle-${kind}`)?.value
   if (!value) return {}
   const password = process.env.MOZLE_COOKIE_KEY

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import type { Transaction } from 'sequelize'
 import { decodeTime, ulid } from 'ulid'
 import { dayPlanSchema, noDayPlan, type DayPlan } from '@/core/stores/record'
@@ -30,7 +31,7 @@ export async function writeDayPlan(course: string, session: string, written: Wri
     const last = await newest(session, transaction)
     if (!standsOver(readDayPlan(last), written)) return
     // The newest is found by its id, also where the clocks of two servers differ.
-    const at = new Date(Math.max(Date.now(), last ? decodeTime(last.id) + 1 : 0))
+    const at = new Date(Math.max(thisMoment().getTime(), last ? decodeTime(last.id) + 1 : 0))
     const row = { id: ulid(at.getTime()), course, session, kind, item: '', body: JSON.stringify(written.value), at, person }
     await StoresRecordRow.create(row, { transaction })
   })

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { Op, QueryTypes } from 'sequelize'
 import { ulid } from 'ulid'
 import { database } from '@/data/connect'
@@ -55,7 +56,7 @@ interface Done {
 }
 
 /** Writes down what a person did. */
-export async function record({ what, person, course, about = {}, from }: Done, now = new Date()): Promise<void> {
+export async function record({ what, person, course, about = {}, from }: Done, now = thisMoment()): Promise<void> {
   await Deed.create({
     id: ulid(now.getTime()),
     at: now,

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import type { Transaction } from 'sequelize'
 import { ulid } from 'ulid'
 import { checkPlan, writePlanFile } from '@/core/format/planFile'
@@ -16,7 +17,7 @@ export type Saved = { id: string; number: number; version: number; savedAt: stri
  * Saves a draft over the version it was based on. When another window has saved meanwhile nothing is written, and the refusal
  * carries what stands there. @throws Refusal 409
  */
-export async function saveDraft(id: string, base: number, document: unknown, user: string, now = new Date()): Promise<Saved> {
+export async function saveDraft(id: string, base: number, document: unknown, user: string, now = thisMoment()): Promise<Saved> {
   const plan = checkPlan(document)
   return transacted(async (transaction) => {
     const [saved] = await Draft.update(
@@ -54,7 +55,7 @@ export async function startDraft(
   from: string,
   document: unknown,
   user: string,
-  now = new Date(),
+  now = thisMoment(),
 ): Promise<Saved> {
   const plan = checkPlan(document)
   return transacted(async (transaction) => {
@@ -72,7 +73,7 @@ export async function startDraft(
  * Publishes a draft at the version its author sees, who has confirmed its safety sheet: frozen from now on, and the one before it superseded.
  * @throws Refusal 409
  */
-export async function publish(id: string, version: number, user: string, now = new Date()): Promise<Saved> {
+export async function publish(id: string, version: number, user: string, now = thisMoment()): Promise<Saved> {
   return transacted(async (transaction) => {
     const known = await Draft.findByPk(id, { transaction, attributes: ['preparation'] })
     if (known) await takeTurn('preparation', known.preparation, transaction)
@@ -136,7 +137,7 @@ export async function startPreparation(
   course: string,
   document: unknown,
   user: string,
-  now = new Date(),
+  now = thisMoment(),
 ): Promise<{ id: string }> {
   const plan = checkPlan(document)
   return transacted(async (transaction) => {
@@ -147,7 +148,7 @@ export async function startPreparation(
 }
 
 /** A new preparation of the same course, whose first draft is the newest revision of another. @returns its id */
-export async function copyPreparation(id: string, user: string, now = new Date()): Promise<{ id: string }> {
+export async function copyPreparation(id: string, user: string, now = thisMoment()): Promise<{ id: string }> {
   const { course } = await preparationOf(id)
   const draft = await Draft.findOne({ where: { preparation: id } })
   const newest =
@@ -157,6 +158,6 @@ export async function copyPreparation(id: string, user: string, now = new Date()
 }
 
 /** Puts a preparation away, out of the lists, or takes it back. Nothing of it is lost, and sessions that use it go on. */
-export async function archivePreparation(id: string, archived: boolean, now = new Date()): Promise<void> {
+export async function archivePreparation(id: string, archived: boolean, now = thisMoment()): Promise<void> {
   await (await preparationOf(id)).update({ archivedAt: archived ? now : null })
 }

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { createHash } from 'node:crypto'
 import { ulid } from 'ulid'
 import { array, boolean, number, object, string } from 'yup'
@@ -86,7 +87,7 @@ export async function addFile(
   { name, content }: { name: string; content: string },
   person: string,
   from: string,
-  now = new Date(),
+  now = thisMoment(),
 ): Promise<{ id: string; run: string | null }> {
   const read = readTrace(content, name)
   if (!read.ok) throw new Refusal(400, `${name}: ${read.problem}`)
@@ -105,7 +106,7 @@ export async function addReport(
   text: string,
   actor: Actor,
   from: string,
-  now = new Date(),
+  now = thisMoment(),
 ): Promise<{ id: string }> {
   const peaks = readPeakTable(text)
   if (typeof peaks === 'string') throw new Refusal(400, peaks)

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { QueryTypes } from 'sequelize'
 import { encodeTime } from 'ulid'
 import type { Mark } from '@/core/marking/mark'
@@ -97,7 +98,7 @@ const lastDays = `SELECT run.id AS run, GREATEST(first.ends_at, COALESCE(MAX(lat
   GROUP BY run.id`
 
 /** Forgets students whose last session lies further back than names are kept, and the free words and pictures of sessions as long ago. @returns how many students */
-export async function forgetOld(now = new Date()): Promise<number> {
+export async function forgetOld(now = thisMoment()): Promise<number> {
   const college = await CollegeRow.findOne()
   if (!college || college.keepNamesMonths === 0) return 0
   const before = new Date(now)

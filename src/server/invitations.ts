@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { createHash, randomBytes } from 'node:crypto'
 import { Op } from 'sequelize'
 import { ulid } from 'ulid'
@@ -17,7 +18,7 @@ export const hashOf = (token: string): string => createHash('sha256').update(tok
 const newToken = () => randomBytes(24).toString('base64url')
 
 /** Makes a link for a person to choose a password with; an older one that was not used yet ends. @returns the secret part of its address, which is kept nowhere */
-export async function makeLink(user: string | null, by: string | null, now = new Date()): Promise<string> {
+export async function makeLink(user: string | null, by: string | null, now = thisMoment()): Promise<string> {
   const token = newToken()
   await transacted(async (transaction) => {
     await Invitation.destroy({ where: { user, usedAt: null }, transaction })
@@ -44,7 +45,7 @@ export interface OpenInvitation {
 }
 
 /** The invitation behind a link that still stands; null for one that has ended, was used, or never was. */
-export async function openInvitation(token: string, now = new Date()): Promise<OpenInvitation | null> {
+export async function openInvitation(token: string, now = thisMoment()): Promise<OpenInvitation | null> {
   const found = await Invitation.findOne({ where: { tokenHash: hashOf(token), usedAt: null, endsAt: { [Op.gt]: now } } })
   if (!found) return null
   const user = found.user === null ? null : await User.findOne({ where: { id: found.user, withdrawnAt: null } })
@@ -65,7 +66,7 @@ async function spend(id: string, now: Date): Promise<void> {
 }
 
 /** Takes up an invitation with a password of one's own; what was opened with an older password ends. @throws Refusal 404 */
-export async function takeUp(token: string, password: string, from: string, now = new Date()): Promise<{ user: string }> {
+export async function takeUp(token: string, password: string, from: string, now = thisMoment()): Promise<{ user: string }> {
   const open = await openInvitation(token, now)
   if (!open?.person) throw gone()
   const passwordHash = await hashPassword(password)
@@ -86,7 +87,7 @@ export interface Beginning {
 }
 
 /** Makes the college and its first person, who looks after it. @throws Refusal 404 where the link has ended, 409 where a college has begun */
-export async function begin(token: string, wanted: Beginning, from: string, now = new Date()): Promise<{ user: string }> {
+export async function begin(token: string, wanted: Beginning, from: string, now = thisMoment()): Promise<{ user: string }> {
   const open = await openInvitation(token, now)
   if (!open || open.person) throw gone()
   if ((await User.count()) > 0 || (await CollegeRow.count()) > 0)

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { createHash } from 'node:crypto'
 import { lastNumbers, readEntries } from '@/data/entries'
 import { dayOfCode, placesOfRuns } from '@/data/people'
@@ -132,7 +133,7 @@ function newsAfter(before: Cursor, entries: Awaited<ReturnType<typeof readEntrie
 }
 
 /** Closes what is open for those who no longer may: signed out, password changed, role withdrawn, a new bench code, a session that is over. */
-export async function recheck(now = new Date()): Promise<void> {
+export async function recheck(now = thisMoment()): Promise<void> {
   watch.checkedAt = Date.now()
   const actors = [...watch.watchers].map(({ actor }) => actor)
   const signIns = [...new Set(actors.flatMap((actor) => (actor.kind === 'user' && actor.signIn ? [actor.signIn] : [])))]

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { createTransport } from 'nodemailer'
 import { limited } from './attempts'
 import { openInvitation } from './invitations'
@@ -15,7 +16,7 @@ const patience = { free: 40, longestS: 3600 } as const
 export async function mailLink(
   token: string,
   to: string,
-  { origin, by, now = new Date() }: { origin: string; by: string; now?: Date },
+  { origin, by, now = thisMoment() }: { origin: string; by: string; now?: Date },
 ): Promise<void> {
   if (!hasMail()) throw new Refusal(400, 'No mail server is set up here. Copy the link, or print it.')
   const open = await openInvitation(token, now)

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { array, number, object, string } from 'yup'
 import { resultsOf, type ResultRow } from '@/core/classroom/classResults'
 import { foldClass } from '@/core/classroom/foldClass'
@@ -78,7 +79,7 @@ export async function marksOf(view: SessionView): Promise<{ scheme: Scheme; mark
 }
 
 /** Sets what is judged in a session. @throws Refusal 400 for a scheme that cannot be, 409 where marks were handed back under the one before */
-export async function setScheme(session: string, scheme: Scheme, person: string, now = new Date()): Promise<void> {
+export async function setScheme(session: string, scheme: Scheme, person: string, now = thisMoment()): Promise<void> {
   const problem = problemWithScheme(scheme)
   if (problem) throw new Refusal(400, problem)
   const view = await viewSession(session, false)
@@ -104,7 +105,7 @@ export async function setScheme(session: string, scheme: Scheme, person: string,
 }
 
 /** What a person decides for a run; a mark that was handed back is decided anew and handed back again. @throws Refusal */
-export async function decide(run: string, mark: Mark, person: string, from: string, now = new Date()): Promise<void> {
+export async function decide(run: string, mark: Mark, person: string, from: string, now = thisMoment()): Promise<void> {
   const found = await Run.findByPk(run)
   if (!found) throw new Refusal(404, 'There is no such run.')
   const problem = problemWithMark(mark, await schemeOf(found.session))
@@ -115,7 +116,7 @@ export async function decide(run: string, mark: Mark, person: string, from: stri
 }
 
 /** Hands back what is decided: the group reads it with its code for reading. @throws Refusal 409 where nothing is to be handed back */
-export async function handBack(session: string, person: string, from: string, now = new Date()): Promise<number> {
+export async function handBack(session: string, person: string, from: string, now = thisMoment()): Promise<number> {
   const view = await viewSession(session, false)
   const { course } = await subjectOfSession(session)
   const [count] = await MarkRow.update(

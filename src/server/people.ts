@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { QueryTypes, type Transaction } from 'sequelize'
 import { ulid } from 'ulid'
 import { database } from '@/data/connect'
@@ -23,7 +24,7 @@ export interface PersonRow {
 }
 
 /** The people of a course, those who have not taken up their invitation included. */
-export async function peopleOfCourse(course: string, now = new Date()): Promise<PersonRow[]> {
+export async function peopleOfCourse(course: string, now = thisMoment()): Promise<PersonRow[]> {
   const rows = await database().query<{
     id: string
     name: string

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { Op } from 'sequelize'
 import { roomOf, type Lab } from '@/core/lab/lab'
 import type { Plan } from '@/core/plan/plan'
@@ -14,7 +15,7 @@ export interface Prepared {
 }
 
 /** What was made ready for a bench. @param now of its days the one that is on counts, else the first */
-export async function preparedFor(run: string, bench: number, plan: Plan, lab: Lab, now = new Date()): Promise<Prepared> {
+export async function preparedFor(run: string, bench: number, plan: Plan, lab: Lab, now = thisMoment()): Promise<Prepared> {
   const own = await Run.findByPk(run, { rejectOnEmpty: true })
   const days = await LabSession.findAll({
     where: { [Op.or]: [{ id: own.session }, { goesOnFrom: own.session }] },

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { createHash } from 'node:crypto'
 import { ulid } from 'ulid'
 import { classResults } from '@/core/classroom/classResults'
@@ -44,7 +45,7 @@ export async function releasesOf(session: string, now: Released): Promise<Releas
 }
 
 /** Releases the results of a session as they are now: they stay so, whatever is written or computed later. @throws Refusal 409 where there is nothing new to release */
-export async function releaseResults(session: string, person: string, from: string, now = new Date()): Promise<void> {
+export async function releaseResults(session: string, person: string, from: string, now = thisMoment()): Promise<void> {
   const view: SessionView = await viewSession(session, false)
   const released = releasedOf(classResults(view.plan, view.runs))
   if (released.rows.every(({ outcomes }) => outcomes.length === 0)) throw new Refusal(409, 'No bench has a result yet.')

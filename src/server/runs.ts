@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import type { Entry } from '@/core/run/entry'
 import { isWrittenAtBench } from '@/core/measurements/registry'
 import { entrySchema } from '@/core/run/entrySchema'
@@ -77,7 +78,7 @@ export async function writeEntries(
   id: string,
   documents: readonly unknown[],
   bench: BenchActor,
-  { sentAt, now = new Date() }: { sentAt?: string | undefined; now?: Date } = {},
+  { sentAt, now = thisMoment() }: { sentAt?: string | undefined; now?: Date } = {},
 ): Promise<{ entries: NumberedEntry[]; refused: Refused[] }> {
   const plan = await planOfRun(id)
   const clockMs = sentAt === undefined ? undefined : Math.round(Date.parse(sentAt) - now.getTime())

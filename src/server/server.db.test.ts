@@ -4,6 +4,7 @@ import { takeAsOwn } from '@/core/edit/readFromWords'
 import { acetanilide } from '@/test-support/plans'
 import { TestLog } from '@/test-support/entries'
 import { emptyDatabase } from '@/test-support/database'
+import { setClock } from '@/data/clock'
 import { database } from '@/data/connect'
 import { purgeAttempts } from '@/data/attempts'
 import { appendEntries, FloodError } from '@/data/entries'
@@ -19,6 +20,7 @@ import { limited } from './attempts'
 import { addBottle, changeBottle, listBottles, removeBottle } from './bottles'
 import { labFrom, saveLab } from './laboratory'
 import { cursorOf, liveStream, recheck, watching, writeCursor } from './live'
+import { signInMs } from './cookies'
 import { hashPassword } from './password'
 import { archivePreparation, copyPreparation, publish, saveDraft, startDraft, startPreparation } from './drafts'
 import { fileName, openPreparation, planToWrite } from './preparations'
@@ -59,6 +61,7 @@ beforeAll(async () => {
   await seed(process.env.MOZLE_OWNER_URL!, now)
   database()
 })
+afterEach(() => setClock())
 afterAll(async () => {
   await tables.close()
   await database().close()
@@ -656,6 +659,9 @@ describe('the live stream', () => {
 
   test('it ends for who signs out, for a role that is withdrawn and for a bench whose code is renewed', async () => {
     const run = next!.runs[7]!.id
+    // Half a day before the session: the sign-in is too old once it begins, and the bench opens.
+    let at = next!.startsAt.getTime() - signInMs - 60_000
+    setClock(() => at)
     jar = {}
     await signIn('haddad', demonstrator!.password, 'room')
     const person = (await signedIn())!
@@ -668,16 +674,19 @@ describe('the live stream', () => {
     }
     const still = watching()
     const streams = [open(person), open(bench)]
-    await recheck(next!.startsAt)
+    at = next!.startsAt.getTime() + 60_000
+    await recheck()
     expect(watching()).toBe(still + 1)
+    await signIn('haddad', demonstrator!.password, 'room')
+    const back = (await signedIn())!
     await newBenchCode(run)
     expect(await ended(streams[1]!)).toBe(true)
-    const again = open(person)
-    await Membership.destroy({ where: { user: person.id } })
+    const again = open(back)
+    await Membership.destroy({ where: { user: back.id } })
     await recheck()
     expect(await ended(again)).toBe(true)
-    await Membership.create({ user: person.id, course: made.course.id, role: 'demonstrator' })
-    const last = open(person)
+    await Membership.create({ user: back.id, course: made.course.id, role: 'demonstrator' })
+    const last = open(back)
     await signOut()
     expect(await ended(last)).toBe(true)
     expect(watching()).toBe(still)

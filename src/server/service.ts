@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { existsSync, readFileSync, readdirSync, statSync } from 'node:fs'
 import path from 'node:path'
 import { pace } from '@/data/appended'
@@ -33,7 +34,7 @@ export interface ServiceView {
   signed: { runs: number; at: string | null } | null
 }
 
-const began = new Date().toISOString()
+const began = thisMoment().toISOString()
 
 function backupsIn(folder: string | undefined): ServiceView['backups'] {
   if (!folder || !existsSync(folder)) return []

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { Op, QueryTypes, type Transaction } from 'sequelize'
 import { days, lengthOf, writeMinutes } from '@/core/plan/duration'
 import type { Plan } from '@/core/plan/plan'
@@ -78,7 +79,7 @@ export async function saidBefore(
     /** That of a session that is being set: what it reads is then what nobody else is setting. */
     transaction?: Transaction
   },
-  now = new Date(),
+  now = thisMoment(),
 ): Promise<SaidBefore[]> {
   const said: SaidBefore[] = []
   const against = (day: number | null, words: string, level: SaidBefore['level'] = 'danger') => said.push({ level, day, words })
@@ -153,7 +154,7 @@ export async function settable(revision: string, course: string): Promise<Plan> 
 }
 
 /** Whether nothing of a session has begun: its first hour is ahead and no bench has written. */
-export async function hasBegun(session: LabSession, now = new Date()): Promise<boolean> {
+export async function hasBegun(session: LabSession, now = thisMoment()): Promise<boolean> {
   if (session.startsAt <= now) return true
   const later = await RunDay.findAll({ where: { session: session.id } })
   // Runs that go on here have written on the days before.

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { Op, QueryTypes } from 'sequelize'
 import { substanceOf, type Plan } from '@/core/plan/plan'
 import { madeLine } from '@/core/edit/sequence'
@@ -61,7 +62,7 @@ export async function subjectOfSession(id: string): Promise<Subject> {
 }
 
 /** Whether the last day of a session's runs is over. */
-export async function isOver(id: string, now = new Date()): Promise<boolean> {
+export async function isOver(id: string, now = thisMoment()): Promise<boolean> {
   const session = await LabSession.findByPk(id, { rejectOnEmpty: true })
   const first = session.goesOnFrom ?? session.id
   const last = await LabSession.max<Date, LabSession>('endsAt', { where: { [Op.or]: [{ id: first }, { goesOnFrom: first }] } })
@@ -237,7 +238,7 @@ export async function sessionChoices(course: string) {
       unreadable.push(revision.title)
     }
   }
-  const now = new Date()
+  const now = thisMoment()
   return {
     /** Titles of published plans that cannot be read and so cannot be run. */
     unreadable,

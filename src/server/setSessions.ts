@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { Op, type Transaction } from 'sequelize'
 import { ulid } from 'ulid'
 import { days } from '@/core/plan/duration'
@@ -60,7 +61,7 @@ async function addRuns(
 }
 
 /** Sets a lab session, over as many days as are given: each group gets a run at its own scale, a bench code for each day, and a code that only reads. @throws Refusal 400, 409 */
-export async function createSession(wanted: NewSession, now = new Date()): Promise<{ id: string }> {
+export async function createSession(wanted: NewSession, now = thisMoment()): Promise<{ id: string }> {
   const course = await courseOfSection(wanted.section)
   const plan = await settable(wanted.revision, course.id)
   const id = ulid()
@@ -109,7 +110,7 @@ async function sessionAt(id: string): Promise<{ session: LabSession; zone: strin
 export async function anotherDay(
   id: string,
   { runs, ...day }: WantedDay & { runs: string[] },
-  now = new Date(),
+  now = thisMoment(),
 ): Promise<{ id: string }> {
   const { session, zone } = await sessionAt(id)
   const first = session.goesOnFrom ?? session.id
@@ -130,7 +131,7 @@ export async function anotherDay(
 }
 
 /** Changes a session: all of it until it has begun, afterwards the room and a later end. @throws Refusal 404, 409 */
-export async function changeSession(id: string, wanted: WantedDay, now = new Date()): Promise<void> {
+export async function changeSession(id: string, wanted: WantedDay, now = thisMoment()): Promise<void> {
   const { session, zone } = await sessionAt(id)
   const setTo = (plan: Plan | null, since: Date) =>
     transacted(async (transaction) => {
@@ -161,7 +162,7 @@ export async function changeSession(id: string, wanted: WantedDay, now = new Dat
 }
 
 /** Cancels a session that has not begun, and the days on which its runs would have gone on. Its codes open nothing from then on. @throws Refusal 404, 409 */
-export async function cancelSession(id: string, reason: string, now = new Date()): Promise<void> {
+export async function cancelSession(id: string, reason: string, now = thisMoment()): Promise<void> {
   const { session } = await sessionAt(id)
   if (await hasBegun(session, now)) throw new Refusal(409, 'It has begun and can no longer be cancelled: what was written stays.')
   const where = session.goesOnFrom === null ? { [Op.or]: [{ id }, { goesOnFrom: id }] } : { id }
@@ -173,7 +174,7 @@ export async function cancelSession(id: string, reason: string, now = new Date()
 export async function splitSession(
   id: string,
   { runs, ...day }: WantedDay & { runs: string[] },
-  now = new Date(),
+  now = thisMoment(),
 ): Promise<{ id: string }> {
   const { session, zone } = await sessionAt(id)
   if (session.goesOnFrom !== null)
@@ -200,7 +201,7 @@ export async function splitSession(
 }
 
 /** Lets a group that came late take part, at its own scale. @throws Refusal 400, 404, 409 */
-export async function addGroup(id: string, wanted: { group: string; scale: number }, now = new Date()): Promise<void> {
+export async function addGroup(id: string, wanted: { group: string; scale: number }, now = thisMoment()): Promise<void> {
   const { session } = await sessionAt(id)
   if (session.goesOnFrom !== null)
     throw new Refusal(409, 'On a day on which work goes on nobody begins. Add the group to another session.')

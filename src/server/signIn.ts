@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { Op } from 'sequelize'
 import { ulid } from 'ulid'
 import { placesOfRuns } from '@/data/people'
@@ -60,7 +61,7 @@ export async function personOf(user: User): Promise<Person> {
 }
 
 /** Signs a person in on this device. @throws Refusal */
-export async function signIn(name: string, password: string, from: string, now = new Date()): Promise<void> {
+export async function signIn(name: string, password: string, from: string, now = thisMoment()): Promise<void> {
   const { id } = await checkPassword(name, password, from)
   await openFor(id, now)
   await record({ what: 'signed in', person: id, from }, now)
@@ -69,7 +70,7 @@ export async function signIn(name: string, password: string, from: string, now =
 }
 
 /** Opens a sign-in for a person on this device. */
-export async function openFor(id: string, now = new Date()): Promise<void> {
+export async function openFor(id: string, now = thisMoment()): Promise<void> {
   const { passwordHash } = await User.findByPk(id, { rejectOnEmpty: true })
   await SignIn.destroy({ where: { openedAt: { [Op.lt]: new Date(now.getTime() - signInMs) } } })
   const row = await SignIn.create({ id: ulid(now.getTime()), user: id, password: fingerprint(passwordHash), openedAt: now })
@@ -96,7 +97,7 @@ const asTyped = (code: string) => code.replace(/\s/g, '').toUpperCase()
  * Makes this tablet the bench that the code belongs to, while its session is on; the longer code opens the run to read. @throws Refusal 401 with words that tell
  * a mistyped code from one of another day, 429
  */
-export async function enterBench(code: string, from: string, now = new Date()): Promise<void> {
+export async function enterBench(code: string, from: string, now = thisMoment()): Promise<void> {
   const find = async () => (await placesOfRuns({ code: asTyped(code) }))[0] ?? null
   const person = await signedIn(now)
   const trusted = person && Object.keys(person.roles).some((course) => may(person, 'code.read', { course }))

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { ulid } from 'ulid'
 import type { FoundKind } from '@/core/classroom/findable'
 import { isShown, type Entry, type EntryKind } from '@/core/run/entry'
@@ -79,7 +80,7 @@ export async function signSteps(
   signer: Signer,
   device: string,
   from: string,
-  now = new Date(),
+  now = thisMoment(),
 ): Promise<NumberedEntry[]> {
   const subject = await subjectOfRun(id)
   const person = await signerOf(signer, subject, id)
@@ -107,7 +108,7 @@ export async function writeFinding(
   id: string,
   found: { step: string; kind: FoundKind; body: object },
   person: Person,
-  now = new Date(),
+  now = thisMoment(),
 ): Promise<NumberedEntry[]> {
   const view = await viewRun(id)
   const state = foldRun(view.plan, view.scale, view.entries).steps.find(({ step }) => step.id === found.step)
@@ -119,7 +120,7 @@ export async function writeFinding(
 const results = 'results page'
 
 /** Takes a run out of the figures of its class, with the reason; it stays where it is. @throws Refusal 409 where it is out already */
-export async function excludeRun(id: string, reason: string, person: Person, now = new Date()): Promise<NumberedEntry[]> {
+export async function excludeRun(id: string, reason: string, person: Person, now = thisMoment()): Promise<NumberedEntry[]> {
   const view = await viewRun(id)
   const run = foldRun(view.plan, view.scale, view.entries)
   if (run.excluded) throw new Refusal(409, 'This result does not count already.')
@@ -127,7 +128,7 @@ export async function excludeRun(id: string, reason: string, person: Person, now
 }
 
 /** Lets a run count again: what took it out is struck, and can still be read. @throws Refusal 409 where it counts */
-export async function includeRun(id: string, person: Person, now = new Date()): Promise<NumberedEntry[]> {
+export async function includeRun(id: string, person: Person, now = thisMoment()): Promise<NumberedEntry[]> {
   const view = await viewRun(id)
   const standing = foldRun(view.plan, view.scale, view.entries).steps.flatMap((state) => [...state.earlier, ...state.standing])
   const out = standing.filter(({ kind }) => kind === 'excluded')
@@ -147,7 +148,7 @@ export async function correctReading(
   id: string,
   { of, body, reason }: { of: string; body: object; reason: string },
   person: Person,
-  now = new Date(),
+  now = thisMoment(),
 ): Promise<NumberedEntry[]> {
   const view = await viewRun(id)
   const standing = foldRun(view.plan, view.scale, view.entries).steps.flatMap((state) => [...state.earlier, ...state.standing])
@@ -173,7 +174,7 @@ function stepNow(view: BenchView): string {
 }
 
 /** Says something to a bench, which it has to acknowledge. */
-export async function tellBench(id: string, text: string, person: Person, now = new Date()): Promise<NumberedEntry[]> {
+export async function tellBench(id: string, text: string, person: Person, now = thisMoment()): Promise<NumberedEntry[]> {
   const view = await viewRun(id)
   return append(view, [{ step: stepNow(view), kind: 'message', body: { text } }], person, board, now)
 }
@@ -190,7 +191,7 @@ export async function answerCall(
   of: string,
   text: string,
   person: Person,
-  now = new Date(),
+  now = thisMoment(),
 ): Promise<NumberedEntry[]> {
   const view = await viewRun(id)
   const step = view.entries.find((entry) => entry.id === of)?.step
@@ -214,7 +215,7 @@ export async function joinBenches(
     if (joined && !(view === stays && joined.here))
       throw new Refusal(409, `Bench ${view.bench} is with bench ${joined.bench} already. Part them first.`)
   }
-  const now = new Date()
+  const now = thisMoment()
   const said = (view: BenchView, bench: number, at: boolean) =>
     append(view, [{ step: stepNow(view), kind: 'joined', body: { bench, here: at } }], person, board, now)
   return { [here]: await said(stays, goes.bench, true), [other]: await said(goes, stays.bench, false) }
@@ -225,7 +226,7 @@ export async function partBenches(id: string, session: string, person: Person): 
   const views = await Promise.all((await runsOfSession(session)).map((run) => viewRun(run)))
   const own = views.find(({ run }) => run === id)
   if (!own) throw new Refusal(400, 'Both benches belong to one session.')
-  const now = new Date()
+  const now = thisMoment()
   const parted: Record<string, NumberedEntry[]> = {}
   for (const view of views) {
     const standing = foldRun(view.plan, view.scale, view.entries).steps.flatMap((state) => [...state.earlier, ...state.standing])

@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { Op, QueryTypes } from 'sequelize'
 import { ulid } from 'ulid'
 import { ValidationError } from 'yup'
@@ -87,7 +88,7 @@ export async function lastRecord<K extends RecordKind>(
 export async function writeRecord(
   { course, session, kind, item, body }: { course: string; session: string; kind: RecordKind; item: string; body: object },
   person: string,
-  at = new Date(),
+  at = thisMoment(),
 ): Promise<string> {
   const id = ulid(at.getTime())
   await StoresRecordRow.create({ id, course, session, kind, item, body: JSON.stringify(body), at, person })

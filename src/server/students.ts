@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { Op, QueryTypes, type Transaction } from 'sequelize'
 import { ulid } from 'ulid'
 import { mostGroups, type GroupNames } from '@/core/classroom/groupsText'
@@ -91,7 +92,7 @@ const sameName = (one: string | null, other: string) => one?.toLowerCase() === o
 export async function saveGroups(
   section: string,
   { groups: wanted, seen }: { groups: readonly GroupNames[]; seen: readonly string[] },
-  now = new Date(),
+  now = thisMoment(),
 ): Promise<void> {
   if (wanted.length > mostGroups) throw new Refusal(400, `A section has ${mostGroups} groups at the most.`)
   if (new Set(wanted.map(({ bench }) => bench)).size < wanted.length) throw new Refusal(400, 'A bench was named twice.')

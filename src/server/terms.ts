@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { ulid } from 'ulid'
 import { transacted } from '@/data/connect'
 import { BottleRow, Course, Draft, Membership, Preparation, Revision } from '@/data/models'
@@ -10,7 +11,7 @@ export async function copyCourse(
   from: string,
   { title, term }: { title: string; term: string },
   by: string,
-  now = new Date(),
+  now = thisMoment(),
 ): Promise<{ id: string }> {
   const course = await Course.findByPk(from, { rejectOnEmpty: true })
   if (await Course.findOne({ where: { title, term } }))

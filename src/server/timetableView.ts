@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { QueryTypes } from 'sequelize'
 import { foldRun } from '@/core/run/foldRun'
 import type { Lab } from '@/core/lab/lab'
@@ -131,7 +132,7 @@ async function earlierClasses(session: Omit<StoresSession, 'plan'>, plan: Plan, 
         preparation: session.revision.preparation,
         course: session.course,
         id: session.id,
-        before: new Date(),
+        before: thisMoment(),
       },
       type: QueryTypes.SELECT,
     },

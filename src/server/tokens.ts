@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { createHash, randomBytes } from 'node:crypto'
 import { Op } from 'sequelize'
 import { ulid } from 'ulid'
@@ -29,7 +30,7 @@ export interface WantedToken {
 export async function makeToken(
   { name, rights, course, days }: WantedToken,
   by: string,
-  now = new Date(),
+  now = thisMoment(),
 ): Promise<{ id: string; token: string }> {
   if (course !== null && !(await Course.findByPk(course))) throw new Refusal(404, 'There is no such course.')
   const token = `${prefix}${randomBytes(32).toString('base64url')}`
@@ -85,7 +86,7 @@ export async function tokensOfCollege(): Promise<TokenView[]> {
 }
 
 /** Withdraws a token: nothing is answered to it from then on, at whichever application. @throws Refusal 404 */
-export async function withdrawToken(id: string, now = new Date()): Promise<void> {
+export async function withdrawToken(id: string, now = thisMoment()): Promise<void> {
   const [changed] = await TokenRow.update({ withdrawnAt: now }, { where: { id, withdrawnAt: null } })
   if (changed === 0 && !(await TokenRow.findByPk(id))) throw new Refusal(404, 'There is no such token.')
 }
@@ -96,7 +97,7 @@ export async function isForCourse(actor: TokenActor, course: string): Promise<bo
 }
 
 /** Who asks with a token that stands; null for one that has ended, was withdrawn or never was. */
-export async function tokenHere(secret: string, now = new Date()): Promise<TokenActor | null> {
+export async function tokenHere(secret: string, now = thisMoment()): Promise<TokenActor | null> {
   const row = await TokenRow.findOne({ where: { tokenHash: hashOf(secret), withdrawnAt: null, endsAt: { [Op.gt]: now } } })
   if (!row) return null
   const before = new Date(now.getTime() - notedMs)

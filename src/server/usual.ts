@@ -1,3 +1,4 @@
+import { thisMoment } from './clock'
 import { foldRun, type RunState } from '@/core/run/foldRun'
 import { usualOfClass, type UsualOfClass } from '@/core/run/usualOfClass'
 import { Run } from '@/data/models'
@@ -17,7 +18,7 @@ const mostSessions = 20
 const kept = new Map<string, { until: number; benches: Promise<Folded[]> }>()
 
 /** What is usual among the other benches of a run's session. */
-export async function usualOfOthers(run: string, now = Date.now()): Promise<UsualOfClass> {
+export async function usualOfOthers(run: string, now = thisMoment().getTime()): Promise<UsualOfClass> {
   const { session } = await Run.findByPk(run, { rejectOnEmpty: true })
   let known = kept.get(session)
   if (!known || known.until <= now) {

@@ -1,3 +1,4 @@
+import { thisMoment } from '@/server/clock'
 import type { Metadata } from 'next'
 import { scalePlan } from '@/core/edit/scalePlan'
 import { figuresInWords } from '@/core/operations/wordFigures'
@@ -39,7 +40,7 @@ export default async function BenchPage() {
     const prepared = await preparedFor(run, number, plan, lab)
     return (
       <Prepared value={prepared}>
-        <Bench key={run} {...shown} reading={bench.state === 'reading'} now={new Date().getTime()} />
+        <Bench key={run} {...shown} reading={bench.state === 'reading'} now={thisMoment().getTime()} />
       </Prepared>
     )
   }

@@ -1,3 +1,4 @@
+import { thisMoment } from '@/server/clock'
 import type { Metadata } from 'next'
 import Link from 'next/link'
 import { CalendarLinks } from '@/ui/class/CalendarLinks'
@@ -12,7 +13,7 @@ export default async function ClassList({ searchParams }: { searchParams: Promis
   const { actor, course, courses, frame, may } = await visitor('/class', ['session.read', 'results.read'])
   const { page: wanted } = await searchParams
   const page = wanted && /^\d{1,4}$/.test(wanted) ? Math.max(1, Number(wanted)) : 1
-  const now = new Date().toISOString()
+  const now = thisMoment().toISOString()
   const { sessions, more } = await listSessions(course.id, page)
   return (
     <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>

@@ -1,3 +1,4 @@
+import { thisMoment } from '@/server/clock'
 import type { Metadata } from 'next'
 import Link from 'next/link'
 import { Frame } from '@/ui/frame/Frame'
@@ -24,7 +25,7 @@ export default async function StoresPage({ searchParams }: { searchParams: Promi
   const { actor, course, courses, frame } = await visitor('/stores', 'session.read')
   const { days: asked } = await searchParams
   const days = spans.find(([span]) => String(span) === asked)?.[0] ?? 14
-  const now = new Date()
+  const now = thisMoment()
   const today = dayIn(course.zone, now)
   const { sessions, order, together, totals } = await storesAhead(course.id, now, new Date(now.getTime() + days * 86_400_000))
   return (

@@ -1,3 +1,4 @@
+import { thisMoment } from '@/server/clock'
 import type { Metadata } from 'next'
 import Link from 'next/link'
 import { BenchCards } from '@/ui/class/BenchCards'
@@ -64,7 +65,7 @@ export default async function SessionPage({ params }: { params: Promise<{ sessio
             {...{ session, plan, runs: view.runs, zone, startsAt, endsAt }}
             {...await minutesFor(session, course.lab)}
             maySign={may('run.sign')}
-            now={new Date().getTime()}
+            now={thisMoment().getTime()}
           />
         )}
         {may('code.read') ? (

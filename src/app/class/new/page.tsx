@@ -1,3 +1,4 @@
+import { thisMoment } from '@/server/clock'
 import type { Metadata } from 'next'
 import { SessionForm } from '@/ui/class/SessionForm'
 import { Frame } from '@/ui/frame/Frame'
@@ -18,7 +19,7 @@ export default async function NewSession({ searchParams }: { searchParams: Promi
         <SessionForm
           choices={await sessionChoices(course.id)}
           revision={revision}
-          day={dayIn(course.zone, new Date())}
+          day={dayIn(course.zone, thisMoment())}
           zone={course.zone}
           like={like ? await likeSession(like, course.id) : undefined}
         />

@@ -1,3 +1,4 @@
+import { thisMoment } from '@/server/clock'
 import type { Metadata } from 'next'
 import Link from 'next/link'
 import { collegeOverview } from '@/server/colleges'
@@ -28,7 +29,7 @@ export default async function SystemsPage() {
           rights={tokenRights}
           courses={overview.courses}
           zone={overview.college?.zone ?? 'UTC'}
-          now={new Date().toISOString()}
+          now={thisMoment().toISOString()}
         />
       </main>
     </Frame>

@@ -1,3 +1,4 @@
+import { thisMoment } from '@/server/clock'
 import type { Metadata } from 'next'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { groupsServed } from '@/core/stores/bottle'
@@ -15,7 +16,7 @@ export const metadata: Metadata = { title: 'Bottles on the shelf' }
 export default async function ShelfPage() {
   const { actor, course, courses, frame, may } = await visitor('/stores/shelf', 'plan.read')
   const { plans, unreadable } = await publishedPlans(course.id)
-  const todayIn = dayIn({ startsAt: new Date().toISOString(), zone: course.zone })
+  const todayIn = dayIn({ startsAt: thisMoment().toISOString(), zone: course.zone })
   const tables = plans.map((plan) => ({ plan, table: reactionTable(plan) }))
   // Figures only: how many groups a bottle serves is all that this page says of a plan.
   const bottles = (await listBottles(course.id)).map((bottle) => ({

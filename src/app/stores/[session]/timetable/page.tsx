@@ -1,3 +1,4 @@
+import { thisMoment } from '@/server/clock'
 import type { Metadata } from 'next'
 import { Frame } from '@/ui/frame/Frame'
 import { SessionHead } from '@/ui/stores/SessionHead'
@@ -20,7 +21,7 @@ export default async function TimetablePage({ params }: { params: Promise<{ sess
         <div className="page-head">
           <SessionHead title="Will it fit?" here="/timetable" session={view.session} />
         </div>
-        <Timetable view={view} mayWrite={may('timetable.write') && !view.session.cancelled} now={new Date().getTime()} />
+        <Timetable view={view} mayWrite={may('timetable.write') && !view.session.cancelled} now={thisMoment().getTime()} />
       </main>
     </Frame>
   )

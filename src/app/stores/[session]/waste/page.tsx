@@ -1,3 +1,4 @@
+import { thisMoment } from '@/server/clock'
 import type { Metadata } from 'next'
 import { Frame } from '@/ui/frame/Frame'
 import { PrintButton } from '@/ui/class/PrintButton'
@@ -13,7 +14,7 @@ export default async function WastePage({ params }: { params: Promise<{ session:
   const { session: id } = await params
   const { actor, course, courses, frame, may } = await visitor(`/stores/${id}/waste`, 'session.read', () => subjectOfSession(id))
   const { session, rows, unplaced, none } = await orNotFound(() => wasteView(id, course.lab))
-  const now = new Date().toISOString()
+  const now = thisMoment().toISOString()
   const isOn = session.startsAt <= now && now <= session.endsAt
   return (
     <Frame place="stores" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>

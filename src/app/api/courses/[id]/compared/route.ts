@@ -1,3 +1,4 @@
+import { thisMoment } from '@/server/clock'
 import { boolean, object, string } from 'yup'
 import { noteComparison } from '@/server/compared'
 import { personOf, route } from '@/server/route'
@@ -12,5 +13,5 @@ export const PUT = route(
       compared: boolean().required(),
     }),
   },
-  ({ params, body, actor }) => noteComparison({ ...body, course: params.id }, personOf(actor).id, new Date()),
+  ({ params, body, actor }) => noteComparison({ ...body, course: params.id }, personOf(actor).id, thisMoment()),
 )

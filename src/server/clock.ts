@@ -1,0 +1,1 @@
+export { thisMoment } from '@/data/clock'
