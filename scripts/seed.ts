@@ -27,13 +27,17 @@ import { heldBefore } from '@/demo/earlier'
 import { hashPassword } from '@/server/password'
 
 /** The term that a day lies in. */
-const termOf = (at: Date) => `${at.getMonth() >= 6 ? 'autumn' : 'spring'} ${at.getFullYear()}`
+const termOf = (at: Date) => `${at.getUTCMonth() >= 6 ? 'autumn' : 'spring'} ${at.getUTCFullYear()}`
 
 /**
  * Writes the made-up college into an empty database; leaves one with people in it as it is. @returns the college
  */
-export async function seed(ownerUrl: string, at = new Date()): Promise<College> {
-  const made = college(at, Intl.DateTimeFormat().resolvedOptions().timeZone)
+export async function seed(
+  ownerUrl: string,
+  at = new Date(),
+  zone = Intl.DateTimeFormat().resolvedOptions().timeZone,
+): Promise<College> {
+  const made = college(at, zone)
   const sequelize = connectTo(ownerUrl)
   try {
     if ((await User.count()) > 0) return made

@@ -2,6 +2,7 @@ import '@fontsource-variable/atkinson-hyperlegible-next/wght.css'
 import '@fontsource-variable/atkinson-hyperlegible-next/wght-italic.css'
 import '@/ui/theme/theme.scss'
 import { collegeWords } from '@/server/collegeWords'
+import { UnsavedGuard } from '@/ui/typed/UnsavedGuard'
 import { WordsOfThePage } from '@/ui/words/WordsOfThePage'
 import type { Metadata, Viewport } from 'next'
 import { connection } from 'next/server'
@@ -20,6 +21,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang="en">
       <body>
         {children}
+        <UnsavedGuard />
         <WordsOfThePage ofCollege={await collegeWords()} />
       </body>
     </html>

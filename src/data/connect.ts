@@ -2,6 +2,7 @@ import { QueryTypes, Sequelize, type QueryOptions, type Transaction } from 'sequ
 import { addressesOf } from './addresses'
 import { troubleOf, UnknownOutcome, untilDone } from './again'
 import { changesOver, standsAt } from './changeOver'
+import { inUtc } from './inUtc'
 import { defineModels } from './models'
 
 let kept: Sequelize | undefined
@@ -86,10 +87,12 @@ export function connectTo(url: string, connections = 4): Sequelize {
   if (several) changesOver(sequelize, hosts)
   patience.set(sequelize, several ? clusterPatienceMs : 0)
   const ask = sequelize.query.bind(sequelize) as (sql: unknown, options?: QueryOptions) => Promise<unknown>
-  const again = (sql: unknown, options?: QueryOptions) =>
-    options?.transaction
+  const again = (sql: unknown, given?: QueryOptions) => {
+    const options = given?.replacements ? { ...given, replacements: inUtc(given.replacements) } : given
+    return options?.transaction
       ? ask(sql, options)
       : untilDone(() => ask(sql, options), options?.type === QueryTypes.SELECT, patienceOf(sequelize))
+  }
   sequelize.query = again as typeof sequelize.query
   defineModels(sequelize)
   return sequelize

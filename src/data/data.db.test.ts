@@ -51,7 +51,7 @@ describe('with the demo college', () => {
   let app: Sequelize
   beforeAll(async () => {
     owner = await emptyDatabase()
-    await seed(process.env.MOZLE_OWNER_URL!, now)
+    await seed(process.env.MOZLE_OWNER_URL!, now, 'UTC')
     app = database()
   })
   afterAll(async () => {

@@ -21,7 +21,7 @@ let folder: string
 
 beforeAll(async () => {
   owner = await emptyDatabase()
-  await seed(process.env.MOZLE_OWNER_URL!, now)
+  await seed(process.env.MOZLE_OWNER_URL!, now, 'UTC')
   database()
   folder = mkdtempSync(path.join(tmpdir(), 'mozle-heads-'))
   writeBook(folder, await headsOf(owner), signingKey(folder))

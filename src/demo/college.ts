@@ -1,4 +1,5 @@
 import { ulid } from 'ulid'
+import { momentIn } from '@/core/quantity/momentIn'
 import type { Entry } from '@/core/run/entry'
 import type { Lab } from '@/core/lab/lab'
 import type { Plan } from '@/core/plan/plan'
@@ -73,9 +74,12 @@ export function college(at: Date, zone: string): College {
   const random = repeatable(20_261_117)
   const fixed = Date.UTC(2026, 0, 5, 8)
   const id = () => ulid(fixed, random)
-  const midnight = new Date(at.getFullYear(), at.getMonth(), at.getDate())
-  const atClock = (days: number, hour: number, minute: number) =>
-    new Date(midnight.getFullYear(), midnight.getMonth(), midnight.getDate() + days, hour, minute)
+  const today = new Intl.DateTimeFormat('en-CA', { timeZone: zone }).format(at)
+  const atClock = (days: number, hour: number, minute: number) => {
+    const day = new Date(Date.parse(`${today}T12:00:00Z`) + days * dayMs).toISOString().slice(0, 10)
+    return momentIn(zone, day, `${String(hour).padStart(2, '0')}:${String(minute).padStart(2, '0')}`)
+  }
+  const midnight = atClock(0, 0, 0)
 
   const people: College['people'] = [
     { id: id(), signIn: 'varga', name: 'Ilse Varga', role: 'owner', password: 'bench-book-owner' },

@@ -1,3 +1,4 @@
+import { momentIn } from '@/core/quantity/momentIn'
 import { ulid } from 'ulid'
 import { classesHeld, planCalled, type HeldClass } from './classes'
 import type { College } from './college'
@@ -42,12 +43,15 @@ export function heldBefore(made: College, at: Date): Pick<College, 'sections' | 
   const fixed = Date.UTC(2026, 0, 6, 8)
   const id = () => ulid(fixed, random)
   const code = (length: number) => Array.from({ length }, () => letters[Math.floor(random() * letters.length)]).join('')
-  const dayOf = ({ days, hour }: HeldClass) => new Date(at.getFullYear(), at.getMonth(), at.getDate() - days, hour, 0)
+  const { zone } = made.course
+  const today = Date.parse(`${new Intl.DateTimeFormat('en-CA', { timeZone: zone }).format(at)}T12:00:00Z`)
+  const dayOf = ({ days, hour }: HeldClass) =>
+    momentIn(zone, new Date(today - days * 86_400_000).toISOString().slice(0, 10), `${String(hour).padStart(2, '0')}:00`)
   const earlier = (['autumn', 'spring'] as const).map((season) => {
     const day = dayOf(classesHeld.find(({ section }) => section === season)!)
     return {
       id: id(),
-      name: `${day.getMonth() >= 6 ? 'Autumn' : 'Spring'} ${day.getFullYear()}`,
+      name: `${day.getUTCMonth() >= 6 ? 'Autumn' : 'Spring'} ${day.getUTCFullYear()}`,
       // Its groups have left: nothing is set for them any more.
       left: new Date(day.getTime() + 60 * 86_400_000),
       groups: members[season].map((names, index) => ({ id: id(), bench: index + 1, members: names })),

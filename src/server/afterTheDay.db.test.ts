@@ -44,7 +44,7 @@ let folder: string
 
 beforeAll(async () => {
   tables = await emptyDatabase()
-  await seed(process.env.MOZLE_OWNER_URL!, now)
+  await seed(process.env.MOZLE_OWNER_URL!, now, 'UTC')
   database()
   heads = (await listSessions(made.course.id)).sessions
   folder = mkdtempSync(join(tmpdir(), 'mozle-archive-'))

@@ -53,7 +53,7 @@ let tables: Sequelize
 
 beforeAll(async () => {
   tables = await emptyDatabase()
-  await seed(process.env.MOZLE_OWNER_URL!, now)
+  await seed(process.env.MOZLE_OWNER_URL!, now, 'UTC')
   database()
 })
 afterAll(async () => {

@@ -1,3 +1,4 @@
+import { yearOfCourse } from './day'
 import { QueryTypes } from 'sequelize'
 import type { Plan } from '@/core/plan/plan'
 import { runResults } from '@/core/result/runResults'
@@ -55,14 +56,21 @@ export async function findRuns(
   { plan, substance, group, year, from, to }: Looked,
 ): Promise<{ found: Found[]; more: boolean }> {
   const like = (text: string) => `%${text.trim().replace(/[\\%_]/g, '\\$&')}%`
+  const span = /^\d{4}$/.test(year) ? await yearOfCourse(course, Number(year)) : null
   const rows = await database().query<Row>(
     `SELECT run.id AS run, l.id AS session, r.title, s.name AS section, l.starts_at AS at, run.bench, run.members, run.scale, r.id AS revision
      FROM run JOIN lab_session l ON l.id = run.session JOIN section s ON s.id = l.section JOIN revision r ON r.id = l.revision
      WHERE s.course = :course AND l.cancelled_at IS NULL AND run.last_seq > 0
-       AND (:plan = '%%' OR r.title LIKE :plan) AND (:group = '%%' OR run.members LIKE :group) AND (:year = '' OR YEAR(l.starts_at) = :year)
+       AND (:plan = '%%' OR r.title LIKE :plan) AND (:group = '%%' OR run.members LIKE :group) AND l.starts_at >= :begins AND l.starts_at < :ends
      ORDER BY l.starts_at DESC, run.bench LIMIT ${looked}`,
     {
-      replacements: { course, plan: like(plan), group: like(group), year: /^\d{4}$/.test(year) ? year : '' },
+      replacements: {
+        course,
+        plan: like(plan),
+        group: like(group),
+        begins: span?.from ?? new Date(0),
+        ends: span?.to ?? new Date('2200-01-01'),
+      },
       type: QueryTypes.SELECT,
     },
   )

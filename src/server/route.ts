@@ -10,6 +10,7 @@ import { UnreadableDocument } from './documents'
 import { log, plainError, plainPath } from './log'
 import { isOwnOrigin } from './origin'
 import { Refusal } from './refusal'
+import { problemWords } from './problemWords'
 import { record, type DeedKind } from './deeds'
 import { may, mayToken, type Actor, type CollegeRight, type Right, type Subject, type TokenRight } from './rights'
 import { isForCourse, tokenHere, type TokenActor } from './tokens'
@@ -184,8 +185,9 @@ async function readBody<B>(request: NextRequest, schema: Schema<B>): Promise<B> 
 
 function refusalOf(error: unknown, request: NextRequest): Response {
   if (error instanceof Refusal) return NextResponse.json({ error: error.message, ...error.details }, { status: error.status })
-  if (error instanceof ValidationError || error instanceof PlanFileError)
-    return NextResponse.json({ error: error.message }, { status: 400 })
+  if (error instanceof ValidationError)
+    return NextResponse.json({ error: problemWords(error), field: error.path ?? '' }, { status: 400 })
+  if (error instanceof PlanFileError) return NextResponse.json({ error: error.message }, { status: 400 })
   if (error instanceof ForeignEntryError || error instanceof UnreadableDocument || error instanceof UnknownEntryError)
     return NextResponse.json({ error: error.message }, { status: 409 })
   if (error instanceof FloodError) return NextResponse.json({ error: error.message }, { status: 429 })

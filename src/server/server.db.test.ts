@@ -58,7 +58,7 @@ let tables: Sequelize
 
 beforeAll(async () => {
   tables = await emptyDatabase()
-  await seed(process.env.MOZLE_OWNER_URL!, now)
+  await seed(process.env.MOZLE_OWNER_URL!, now, 'UTC')
   database()
 })
 afterEach(() => setClock())

@@ -36,6 +36,8 @@ interface Taken {
 const clock = (zone: string, at: Date) =>
   new Intl.DateTimeFormat('en-GB', { timeZone: zone, hour: '2-digit', minute: '2-digit' }).format(at)
 
+const sameRoom = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase()
+
 /** Sessions of the whole college that overlap a span and are in its room, or of its section. */
 function overlapping(
   { startsAt, endsAt, room }: WantedDay,
@@ -70,12 +72,15 @@ export async function saidBefore(
     zone,
     wanted,
     except = [],
+    rooms = [],
     transaction,
   }: {
     section: string
     zone: string
     wanted: readonly WantedDay[]
     except?: readonly string[]
+    /** The rooms of the laboratory, where it has named any. */
+    rooms?: readonly string[]
     /** That of a session that is being set: what it reads is then what nobody else is setting. */
     transaction?: Transaction
   },
@@ -95,6 +100,12 @@ export async function saidBefore(
       if (other.section === section) against(day, `${other.sectionName} has ${other.title} then, ${when}. Choose another hour.`)
       else against(day, `${each.room} is taken then, ${when}: ${other.title}, ${other.sectionName}. Choose another room or hour.`)
     }
+    if (rooms.length > 0 && !rooms.some((room) => sameRoom(room, each.room)))
+      against(
+        day,
+        `“${each.room.trim()}” is not a room of the laboratory (${rooms.join(', ')}), so its stations and waste containers are not known. Is it meant?`,
+        'doubt',
+      )
     const part = parts[day]
     if (part) {
       const usual = lengthOf(part.steps).usual

@@ -7,6 +7,7 @@ import { transacted } from '@/data/connect'
 import { Course, LabSession, Run, RunDay, Section, StudentGroup } from '@/data/models'
 import { newCode, newReadCode } from './codes'
 import { planOfRevision } from './documents'
+import { labFrom } from './laboratory'
 import { recheck } from './live'
 import { Refusal } from './refusal'
 import { hasBegun, refuseClashes, saidBefore, settable, type SaidBefore, type WantedDay } from './sessionClashes'
@@ -32,8 +33,9 @@ export async function checkSession({
   revision,
   days: wanted,
 }: Pick<NewSession, 'section' | 'revision' | 'days'>): Promise<SaidBefore[]> {
-  const { id, zone } = await courseOfSection(section)
-  return saidBefore(await settable(revision, id), { section, zone, wanted })
+  const { id, zone, lab } = await courseOfSection(section)
+  const rooms = labFrom(lab).rooms.map(({ name }) => name)
+  return saidBefore(await settable(revision, id), { section, zone, wanted, rooms })
 }
 
 const moments = ({ startsAt, endsAt, room }: WantedDay) => ({ startsAt: new Date(startsAt), endsAt: new Date(endsAt), room })

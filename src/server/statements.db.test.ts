@@ -22,7 +22,7 @@ let app: Sequelize
 
 beforeAll(async () => {
   tables = await emptyDatabase()
-  await seed(process.env.MOZLE_OWNER_URL!, now)
+  await seed(process.env.MOZLE_OWNER_URL!, now, 'UTC')
   app = database()
 }, 60_000)
 afterAll(async () => {

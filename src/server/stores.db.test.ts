@@ -5,12 +5,13 @@ import { emptyDatabase } from '@/test-support/database'
 import { database } from '@/data/connect'
 import { defaultLab } from '@/core/lab/lab'
 import { noDayPlan } from '@/core/stores/record'
-import { BottleMoveRow, BottleRow, StoresRecordRow } from '@/data/models'
+import { BottleMoveRow, BottleRow, Course, StoresRecordRow } from '@/data/models'
 import { college } from '@/demo/college'
 import { seed } from '../../scripts/seed'
 import { listBottles } from './bottles'
 import { changeBottle } from './bottles'
 import { moveBottle, usedBetween } from './bottleMoves'
+import { yearOfCourse } from './day'
 import { labelsView } from './labelsView'
 import { preparedFor } from './prepared'
 import { settingOutView, storesAhead } from './settingOut'
@@ -34,7 +35,7 @@ let app: Sequelize
 
 beforeAll(async () => {
   tables = await emptyDatabase()
-  await seed(process.env.MOZLE_OWNER_URL!, now)
+  await seed(process.env.MOZLE_OWNER_URL!, now, 'UTC')
   app = database()
 }, 60_000)
 afterAll(async () => {
@@ -156,8 +157,14 @@ describe('a session to make ready', () => {
     expect(records).toMatchObject([
       { kind: 'waste', item: 'solid', body: { litres: 1.5, note: 'half full' }, by: storesPerson.name },
     ])
-    expect(await wasteOfYear(course, 2026)).toMatchObject([{ stream: 'solid', litres: 1.5, room: 'North lab' }])
-    expect(await wasteOfYear(course, 2025)).toEqual([])
+    const of = async (year: number) => wasteOfYear(course, await yearOfCourse(course, year))
+    expect(await of(2026)).toMatchObject([{ stream: 'solid', litres: 1.5, room: 'North lab' }])
+    expect(await of(2025)).toEqual([])
+    // By the laboratory’s calendar: a year begins in Auckland while it is the last day of the old one in UTC.
+    await Course.update({ zone: 'Pacific/Auckland' }, { where: { id: course } })
+    const span = await yearOfCourse(course, null, new Date('2026-12-31T11:00:00Z'))
+    expect(span).toEqual({ year: 2027, from: new Date('2026-12-31T11:00:00Z'), to: new Date('2027-12-31T11:00:00Z') })
+    await Course.update({ zone: 'UTC' }, { where: { id: course } })
   })
 
   test('what is set out, from which bottle, and what a solution is made of', async () => {

@@ -13,8 +13,8 @@ export interface WasteOfYear {
   by: string
 }
 
-/** What came back of the waste of each session that began in a year: the newest figure of each container. */
-export async function wasteOfYear(course: string, year: number): Promise<WasteOfYear[]> {
+/** What came back of the waste of each session that began in a span of time: the newest figure of each container. */
+export async function wasteOfYear(course: string, span: { from: Date; to: Date }): Promise<WasteOfYear[]> {
   const sessions = await database().query<{
     id: string
     title: string
@@ -28,7 +28,7 @@ export async function wasteOfYear(course: string, year: number): Promise<WasteOf
        JOIN revision r ON r.id = l.revision
      WHERE w.course = :course AND w.kind = 'waste' AND l.starts_at >= :from AND l.starts_at < :to ORDER BY l.starts_at`,
     {
-      replacements: { course, from: new Date(Date.UTC(year, 0, 1)), to: new Date(Date.UTC(year + 1, 0, 1)) },
+      replacements: { course, ...span },
       type: QueryTypes.SELECT,
     },
   )

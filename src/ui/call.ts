@@ -16,6 +16,7 @@ export async function call<T>(
   method: 'POST' | 'PUT' | 'PATCH' | 'DELETE' | 'GET' = 'GET',
   body?: unknown,
 ): Promise<T> {
+  const sentAt = performance.now()
   let response: Response
   try {
     response = await fetch(path, {
@@ -27,5 +28,7 @@ export async function call<T>(
   }
   const answer = (await response.json().catch(() => ({}))) as Record<string, unknown>
   if (!response.ok) throw new CallError(response.status, String(answer.error ?? 'The server could not do this.'), answer)
+  // What was typed for it is saved; the guard of unsaved fields (ui/typed) listens.
+  if (method !== 'GET' && typeof window !== 'undefined') window.dispatchEvent(new CustomEvent('mozle:saved', { detail: sentAt }))
   return answer as T
 }

@@ -1,3 +1,5 @@
+export { momentIn } from '@/core/quantity/momentIn'
+
 const formats = new Map<string, Intl.DateTimeFormat>()
 
 /** A format made once for each zone: making one costs more than a row of a table. */
@@ -13,26 +15,17 @@ export function clockTime(iso: string, zone: string): string {
   return formatIn(zone, { hour: '2-digit', minute: '2-digit' }).format(new Date(iso))
 }
 
-/** The moment at which the laboratory's wall clock shows that day and time. In the hour that a clock change skips, the hour after. */
-export function momentIn(zone: string, date: string, clock: string): Date {
-  const asUtc = Date.parse(`${date}T${clock}:00Z`)
-  const shown = (at: number) => {
-    const parts = new Intl.DateTimeFormat('en-CA', {
-      timeZone: zone,
-      hourCycle: 'h23',
-      year: 'numeric',
-      month: '2-digit',
-      day: '2-digit',
-      hour: '2-digit',
-      minute: '2-digit',
-    }).formatToParts(at)
-    const part = (type: string) => parts.find((candidate) => candidate.type === type)!.value
-    return Date.parse(`${part('year')}-${part('month')}-${part('day')}T${part('hour')}:${part('minute')}:00Z`)
-  }
-  // The zone's offset is looked up twice, because the first guess may lie on the other side of a clock change.
-  const guess = asUtc - (shown(asUtc) - asUtc)
-  return new Date(guess - (shown(guess) - asUtc))
+/** True for a day of the calendar in a year that a laboratory can mean: a date that is half typed (0002-12-01) is none yet. */
+export function isDay(date: string): boolean {
+  const parts = /^(\d{4})-(\d{2})-(\d{2})$/.exec(date)
+  if (!parts) return false
+  const at = new Date(`${date}T12:00:00Z`)
+  const year = Number(parts[1])
+  return year >= 2000 && year < 2100 && !Number.isNaN(at.getTime()) && at.toISOString().startsWith(date)
 }
+
+/** True for an hour of a clock, `13:30`. */
+export const isClock = (text: string): boolean => /^([01]\d|2[0-3]):[0-5]\d$/.test(text)
 
 /** `Tuesday 17 November`. */
 export function longDay(iso: string, zone: string): string {

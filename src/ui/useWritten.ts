@@ -29,6 +29,8 @@ export function useWritten({ value, take, enterTakes = true }: Asked) {
     problem,
     input: {
       value: text ?? value,
+      // Read by the guard of unsaved fields (ui/typed).
+      'data-written': text === undefined || text.trim() === value ? 'taken' : 'open',
       'aria-invalid': problem ? (true as const) : undefined,
       onChange: (event: ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => setText(event.currentTarget.value),
       onBlur: commit,

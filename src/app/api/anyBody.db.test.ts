@@ -111,7 +111,7 @@ function spoiled(body: unknown, depth = 0): unknown {
 let tables: Awaited<ReturnType<typeof emptyDatabase>>
 beforeAll(async () => {
   tables = await emptyDatabase()
-  await seed(process.env.MOZLE_OWNER_URL!, now)
+  await seed(process.env.MOZLE_OWNER_URL!, now, 'UTC')
 }, 60_000)
 afterAll(async () => {
   await tables.close()

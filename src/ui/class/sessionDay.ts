@@ -1,5 +1,5 @@
 import { array, object, string } from 'yup'
-import { clockTime, momentIn } from '../time'
+import { clockTime, isClock, isDay, momentIn } from '../time'
 
 /** One day of a session as it is typed: by the laboratory's calendar and clock. */
 export interface SessionDay {
@@ -9,16 +9,18 @@ export interface SessionDay {
   room: string
 }
 
-const time = string().matches(/^\d{2}:\d{2}$/, 'Give a time such as 13:30.')
+const time = string().test('clock', 'Give a time such as 13:30.', (text) => isClock(text ?? ''))
 
 export const daySchema = object({
   date: string()
-    .matches(/^\d{4}-\d{2}-\d{2}$/, 'Give the day of the session.')
-    .required(),
-  from: time.required(),
-  to: time.required().test('later', 'The session ends before it begins. Give a later time.', function (value) {
-    return !value || value > (this.parent as { from: string }).from
-  }),
+    .required('Give the day of the session.')
+    .test('day', 'Give the day of the session, with a year such as 2026.', (text) => isDay(text ?? '')),
+  from: time.required('Give a time such as 13:30.'),
+  to: time
+    .required('Give a time such as 13:30.')
+    .test('later', 'The session ends before it begins. Give a later time.', function (value) {
+      return !value || value > (this.parent as { from: string }).from
+    }),
   room: string().trim().required('Say which room.'),
 })
 
@@ -39,7 +41,7 @@ export const chainOf = (count: number, first: SessionDay): SessionDay[] =>
 export const wantedDay = ({ date, from, to, room }: SessionDay, zone: string) => ({
   startsAt: momentIn(zone, date, from).toISOString(),
   endsAt: momentIn(zone, date, to).toISOString(),
-  room,
+  room: room.trim(),
 })
 
 /** As it is typed. */

@@ -126,6 +126,7 @@ export const QuantityCell = memo(function QuantityCell(props: Props) {
         ref={input}
         data-cell={`${row} ${column}`}
         aria-label={`${label}${display ? (display.typed ? ', typed' : ', derived') : ', unknown'}`}
+        data-written={editing && text !== shown ? 'open' : 'taken'}
         aria-invalid={problem ? true : undefined}
         aria-describedby={problem ? problemId(line, of) : undefined}
         value={text ?? inField}

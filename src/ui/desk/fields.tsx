@@ -52,6 +52,7 @@ export function NumberField({
   most,
   least = 0,
   onNumber,
+  onEmpty,
 }: {
   label: string
   value: number
@@ -59,6 +60,8 @@ export function NumberField({
   /** The smallest number that is taken; 0 itself only where this is below 0. */
   least?: number
   onNumber: (value: number) => void
+  /** Where it may also be taken away. */
+  onEmpty?: () => void
 }) {
   const id = useId()
   // A 0 that cannot be meant stands for what nobody has said.
@@ -66,6 +69,10 @@ export function NumberField({
   const { input, problem } = useWritten({
     value: shown,
     take: (text) => {
+      if (text === '' && onEmpty) {
+        onEmpty()
+        return undefined
+      }
       const read = readNumber(text)
       if (!read.ok) return read.problem
       if (read.value.value <= least || read.value.value > most)

@@ -6,6 +6,7 @@ import { readNumber } from '@/core/quantity/readQuantity'
 import { writeNumber } from '@/core/quantity/write'
 import { TextField } from '../desk/fields'
 import { State } from '../figures/State'
+import { DateField } from '../typed/DateField'
 
 /** A melting-point apparatus: when it was checked, the standards it was checked with, and the line through them. */
 export function Apparatus({
@@ -50,15 +51,12 @@ export function Apparatus({
           value={instrument.name}
           onText={(name) => name !== '' && onChange({ ...instrument, name })}
         />
-        <label>
-          checked on
-          <input
-            type="date"
-            className="form-control form-control-sm"
-            value={instrument.checkedOn}
-            onChange={(event) => event.currentTarget.value && onChange({ ...instrument, checkedOn: event.currentTarget.value })}
-          />
-        </label>
+        <DateField
+          label="checked on"
+          value={instrument.checkedOn}
+          needed
+          onDay={(checkedOn) => onChange({ ...instrument, checkedOn })}
+        />
       </div>
       <table className="ruled">
         <thead>

@@ -4,10 +4,13 @@ import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import type { Bottle, BottleAbout } from '@/core/stores/bottle'
 import { readNumber } from '@/core/quantity/readQuantity'
-import { TextField } from '../desk/fields'
+import { NumberField, TextField } from '../desk/fields'
+import { DateField } from '../typed/DateField'
 
 interface Props {
   bottle: Bottle
+  /** By the laboratory’s calendar, 2026-12-01. */
+  today: string
   onAbout: (about: BottleAbout) => void
   onMove: (kind: (typeof ways)[number][0], by: number, reason: string) => Promise<boolean>
 }
@@ -25,7 +28,7 @@ const ways = [
 const needsReason = ['counted', 'thrown away']
 
 /** What the label of a bottle says, and what was done with what is in it. */
-export function BottleLabel({ bottle, onAbout, onMove }: Props) {
+export function BottleLabel({ bottle, today, onAbout, onMove }: Props) {
   const { lot, openedOn, expiresOn, peroxideTestBy, standard } = bottle
   const about: BottleAbout = {
     ...(lot ? { lot } : {}),
@@ -39,22 +42,17 @@ export function BottleLabel({ bottle, onAbout, onMove }: Props) {
     onAbout(value === '' || value === undefined ? rest : { ...rest, [key]: value })
   }
   const day = (key: 'openedOn' | 'expiresOn' | 'peroxideTestBy', label: string) => (
-    <label>
-      {label}
-      <input
-        type="date"
-        className="form-control form-control-sm"
-        aria-label={`${label} of ${bottle.substance}`}
-        defaultValue={bottle[key] ?? ''}
-        onBlur={(event) => event.currentTarget.value !== (bottle[key] ?? '') && put(key, event.currentTarget.value)}
-      />
-    </label>
+    <DateField
+      label={label}
+      of={bottle.substance}
+      value={bottle[key] ?? ''}
+      today={key === 'openedOn' ? today : undefined}
+      onDay={(text) => put(key, text)}
+    />
   )
   const [kind, setKind] = useState<(typeof ways)[number][0]>('charged')
   const [by, setBy] = useState('')
   const [reason, setReason] = useState('')
-  const [titre, setTitre] = useState(standard ? String(standard.molPerL) : '')
-  const [titredOn, setTitredOn] = useState(standard?.on ?? '')
   const [problem, setProblem] = useState<string>()
   const move = async () => {
     const read = readNumber(by)
@@ -64,14 +62,10 @@ export function BottleLabel({ bottle, onAbout, onMove }: Props) {
     if (kind === 'distilled' && change > 0)
       return setProblem(`Only ${bottle.left.value} ${bottle.left.unit} were in it: no more can be recovered.`)
     setProblem(undefined)
-    if (await onMove(kind, Number(change.toPrecision(12)), reason.trim())) setBy('')
-  }
-  const standardise = () => {
-    const read = readNumber(titre)
-    if (!read.ok || read.value.value <= 0 || titredOn === '')
-      return setProblem('A titre is a strength in mol/L with the day, for example 0.0987.')
-    setProblem(undefined)
-    put('standard', { molPerL: read.value.value, on: titredOn })
+    if (await onMove(kind, Number(change.toPrecision(12)), reason.trim())) {
+      setBy('')
+      setReason('')
+    }
   }
   return (
     <div className="bottle-label">
@@ -82,26 +76,22 @@ export function BottleLabel({ bottle, onAbout, onMove }: Props) {
         {day('peroxideTestBy', 'peroxide test due')}
         {bottle.form.kind === 'solution' && (
           <>
-            <label>
-              titre, mol/L
-              <input
-                className="form-control form-control-sm"
-                value={titre}
-                onChange={(event) => setTitre(event.currentTarget.value)}
+            <NumberField
+              label="titre, mol/L"
+              value={standard?.molPerL ?? 0}
+              most={30}
+              onNumber={(molPerL) => put('standard', { molPerL, on: standard?.on ?? today })}
+              onEmpty={() => put('standard', undefined)}
+            />
+            {standard && (
+              <DateField
+                label="found on"
+                of={bottle.substance}
+                value={standard.on}
+                needed
+                onDay={(on) => put('standard', { ...standard, on })}
               />
-            </label>
-            <label>
-              found on
-              <input
-                type="date"
-                className="form-control form-control-sm"
-                value={titredOn}
-                onChange={(event) => setTitredOn(event.currentTarget.value)}
-              />
-            </label>
-            <Button variant="quiet" size="sm" onClick={standardise}>
-              Write the titre
-            </Button>
+            )}
           </>
         )}
       </div>

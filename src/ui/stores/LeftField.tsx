@@ -1,8 +1,8 @@
-import { useState } from 'react'
 import { readQuantity, type Reading } from '@/core/quantity/readQuantity'
 import { inBaseUnit } from '@/core/quantity/unit'
 import { writeQuantity } from '@/core/quantity/write'
 import type { Bottle } from '@/core/stores/bottle'
+import { useWritten } from '../useWritten'
 
 /** `250 mL`, `40 g`, and `0 g` for an empty bottle; in g or mL as the shelf keeps it. */
 export function readLeft(text: string): Reading<Bottle['left']> {
@@ -20,32 +20,18 @@ export function readLeft(text: string): Reading<Bottle['left']> {
 
 /** What is left in a bottle, written over. */
 export function LeftField({ bottle, onLeft }: { bottle: Bottle; onLeft: (left: Bottle['left']) => void }) {
-  const shown = writeQuantity(bottle.left)
-  const [text, setText] = useState(shown)
-  const [problem, setProblem] = useState<string>()
-  const commit = () => {
-    if (text.trim() === shown) return setProblem(undefined)
-    const read = readLeft(text)
-    setProblem(read.ok ? undefined : read.problem)
-    if (read.ok) onLeft(read.value)
-  }
+  const { input, problem } = useWritten({
+    value: writeQuantity(bottle.left),
+    take: (text) => {
+      const read = readLeft(text)
+      if (!read.ok) return read.problem
+      onLeft(read.value)
+      return undefined
+    },
+  })
   return (
     <>
-      <input
-        className="form-control form-control-sm"
-        aria-label={`Left of ${bottle.substance}`}
-        aria-invalid={problem ? true : undefined}
-        value={text}
-        onChange={(event) => setText(event.currentTarget.value)}
-        onBlur={commit}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') commit()
-          if (event.key === 'Escape') {
-            setText(shown)
-            setProblem(undefined)
-          }
-        }}
-      />
+      <input className="form-control form-control-sm" aria-label={`Left of ${bottle.substance}`} {...input} />
       {problem && (
         <span className="problem" role="alert">
           {problem}

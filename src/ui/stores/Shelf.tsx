@@ -22,10 +22,12 @@ interface Props {
   unreadable: string[]
   mayWrite: boolean
   zone: string
+  /** By the laboratory’s calendar, 2026-12-01. */
+  today: string
 }
 
 /** What stands on the shelf, how much is left of it, and how many groups that serves in each preparation. */
-export function Shelf({ course, bottles, unreadable, mayWrite, zone }: Props) {
+export function Shelf({ course, bottles, unreadable, mayWrite, zone, today }: Props) {
   const router = useRouter()
   const [problem, setProblem] = useState<string>()
   const send = async (work: () => Promise<unknown>) => {
@@ -84,8 +86,8 @@ export function Shelf({ course, bottles, unreadable, mayWrite, zone }: Props) {
                     <details>
                       <summary aria-label={`Label and use of ${bottle.substance}`}>Label and use</summary>
                       <BottleLabel
-                        key={bottle.changedAt}
                         bottle={bottle}
+                        today={today}
                         onAbout={(about) =>
                           void send(() =>
                             call(`/api/bottles/${bottle.id}`, 'PATCH', { left: bottle.left, place: bottle.place, about }),
@@ -101,7 +103,6 @@ export function Shelf({ course, bottles, unreadable, mayWrite, zone }: Props) {
                 <td className="n fig">
                   {mayWrite ? (
                     <LeftField
-                      key={bottle.changedAt}
                       bottle={bottle}
                       onLeft={(left) => send(() => call(`/api/bottles/${bottle.id}`, 'PATCH', { left, place: bottle.place }))}
                     />

@@ -35,7 +35,14 @@ export default async function ShelfPage() {
             What this year used, CSV
           </a>
         </StoresHead>
-        <Shelf course={course.id} bottles={bottles} unreadable={unreadable} mayWrite={may('shelf.write')} zone={course.zone} />
+        <Shelf
+          course={course.id}
+          bottles={bottles}
+          unreadable={unreadable}
+          mayWrite={may('shelf.write')}
+          zone={course.zone}
+          today={todayIn}
+        />
       </main>
     </Frame>
   )
