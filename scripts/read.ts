@@ -3,6 +3,7 @@ import path from 'node:path'
 import { handoutJson } from '@/core/format/handoutJson'
 import { lexiconWith } from '@/reference/shorthand'
 import { proposalOf } from '@/workers/proposalOf'
+import { readerFault } from '@/workers/readerFault'
 import { NoTextError, textOfFile } from '@/workers/textOfFile'
 import type { Outcome } from './calc'
 
@@ -25,6 +26,6 @@ export async function read(args: readonly string[]): Promise<Outcome> {
     return { code: 0, out: `${JSON.stringify(handoutJson(proposal), null, 2)}\n`, err: '' }
   } catch (error) {
     if (error instanceof NoTextError) return refuse(error.message)
-    throw error
+    return refuse(`${file}: ${readerFault(error)}`)
   }
 }

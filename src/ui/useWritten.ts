@@ -1,4 +1,4 @@
-import { useState, type ChangeEvent, type KeyboardEvent } from 'react'
+import { useRef, useState, type ChangeEvent, type KeyboardEvent, type PointerEvent } from 'react'
 
 interface Asked {
   /** What stands there while nobody types. */
@@ -15,6 +15,7 @@ interface Asked {
 export function useWritten({ value, take, enterTakes = true }: Asked) {
   const [text, setText] = useState<string>()
   const [problem, setProblem] = useState<string>()
+  const fresh = useRef(false)
   const restore = () => {
     setText(undefined)
     setProblem(undefined)
@@ -33,6 +34,16 @@ export function useWritten({ value, take, enterTakes = true }: Asked) {
       'data-written': text === undefined || text.trim() === value ? 'taken' : 'open',
       'aria-invalid': problem ? (true as const) : undefined,
       onChange: (event: ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => setText(event.currentTarget.value),
+      // A click into a field that has not got the cursor yet selects what stands there, as Tab does: typing replaces it.
+      onPointerDown: (event: PointerEvent<HTMLInputElement | HTMLTextAreaElement>) => {
+        fresh.current = enterTakes && event.currentTarget !== event.currentTarget.ownerDocument.activeElement
+      },
+      onPointerUp: (event: PointerEvent<HTMLInputElement | HTMLTextAreaElement>) => {
+        const { selectionStart, selectionEnd } = event.currentTarget
+        // What was selected by drawing over it stays selected.
+        if (fresh.current && selectionStart === selectionEnd) event.currentTarget.select()
+        fresh.current = false
+      },
       onBlur: commit,
       onKeyDown: (event: KeyboardEvent) => {
         if (event.key === 'Enter' && enterTakes) {

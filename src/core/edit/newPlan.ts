@@ -27,30 +27,36 @@ export const emptyPlan = (title: string): Plan => ({
 })
 
 /** A new preparation: one starting material and one product, one to one, and nothing else yet. */
-export function newPlan(title: string, start: Substance, product: Substance): Plan {
+export function newPlan(title: string, start: Substance, product: Substance, more: readonly Substance[] = []): Plan {
   const empty: Plan = { ...emptyPlan(title), mainProduct: '' }
   const withStart = addLine(empty, start, 'reactant')
-  const withBoth = addLine(withStart, product, 'product')
-  const plan: Plan = { ...withBoth, reference: withBoth.lines[0]!.id, mainProduct: withBoth.lines[1]!.id }
+  const withAll = more.reduce((plan, each) => addLine(plan, each, 'reactant'), withStart)
+  const withBoth = addLine(withAll, product, 'product')
+  const plan: Plan = { ...withBoth, reference: withBoth.lines[0]!.id, mainProduct: withBoth.lines.at(-1)!.id }
   return operationKeys.filter(standsFirst).reduce<Plan>((so, key) => addStep(so, key).plan, plan)
 }
 
 /** A new day of work that makes nothing and gets nothing back: a test day, a purification, a standardisation. */
-export function newWork(title: string, material: Substance): Plan {
+export function newWork(title: string, material: Substance, more: readonly Substance[] = []): Plan {
   const { recoveries: _recoveries, ...plan } = newIsolation(title, material, material)
   const [line] = plan.lines
-  return { ...plan, lines: [line!], substances: plan.substances.filter(({ id }) => id === line!.substance), reference: line!.id }
+  const alone = {
+    ...plan,
+    lines: [line!],
+    substances: plan.substances.filter(({ id }) => id === line!.substance),
+    reference: line!.id,
+  }
+  return withReagents(alone, more)
 }
 
 /** A new isolation or separation: one material that is put in, one substance that is sought in it, and nothing else yet. */
-export function newIsolation(title: string, material: Substance, sought: Substance): Plan {
+export function newIsolation(title: string, material: Substance, sought: Substance, more: readonly Substance[] = []): Plan {
   const { mainProduct: _product, lines: _lines, substances: _substances, ...empty } = newPlan(title, material, sought)
   const withMaterial = addLine({ ...empty, lines: [], substances: [] }, material, 'material')
   const plan = addLine(withMaterial, sought, 'component')
   const [put, got] = plan.lines.map(({ id }) => id) as [string, string]
-  return {
-    ...plan,
-    reference: put,
-    recoveries: [{ sample: 'purified', product: got, of: put }],
-  }
+  return withReagents({ ...plan, reference: put, recoveries: [{ sample: 'purified', product: got, of: put }] }, more)
 }
+
+const withReagents = (plan: Plan, more: readonly Substance[]): Plan =>
+  more.reduce((so, each) => addLine(so, each, 'reagent'), plan)

@@ -48,7 +48,17 @@ const minutes =
   (key: 'holdMin' | 'handsOnMin' | 'waitMin', label: string): Made =>
   (step) =>
     has(step, key)
-      ? { field: number(label, 'min', 0, longest), value: step[key] as number, part: (value) => ({ [key]: value }) }
+      ? {
+          field: number(label, 'min', 0, longest),
+          value: step[key] as number,
+          // The waiting of a step holds its clock: one time, set in one place.
+          part: (value) => ({
+            [key]: value,
+            ...(key === 'holdMin' && has(step, 'waitMin')
+              ? { waitMin: Math.max(0, (step.waitMin as number) + Number(value) - (step[key] as number)) }
+              : {}),
+          }),
+        }
       : undefined
 
 const sampleName = (value: string | number) =>

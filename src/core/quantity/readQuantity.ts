@@ -128,20 +128,27 @@ const broughtTo: Readonly<Record<string, Readonly<Record<string, (value: number)
 
 /**
  * Reads a number where only one unit is meant: a bare number is in that unit, the unit may stand behind it in any of its spellings, and another unit of the same dimension is converted
- * (`112 °C` or `385 K` in a place for °C, `1.5 h` in a place for min, `2 kPa` in a place for mmHg). @returns the number in the unit of the place
+ * (`112 °C` or `385 K` in a place for °C, `6100 mg` in one for g, `1.5 h` in one for min, `2 kPa` in one for mmHg). @returns the number in the unit of the place, with as many decimals as
+ * what was typed is known to: 6100 mg are 6.100 g
  */
-export function readInUnit(text: string, unit: string): Reading<number> {
+export function readFigure(text: string, unit: string): Reading<{ value: number; decimals: number }> {
   const { digits, symbol } = numberAndUnit(text) ?? { digits: text, symbol: '' }
   const read = readNumber(digits)
   if (!read.ok) return read
-  const { value } = read.value
-  if (symbol === '' || symbol === unit) return { ok: true, value }
+  const { value, decimals } = read.value
+  if (symbol === '' || symbol === unit) return read
   const [here, there] = [unitWritten(unit), unitWritten(symbol)]
-  const brought =
-    here && there && units[here].dimension === units[there].dimension
-      ? (value * units[there].factor) / units[here].factor
-      : broughtTo[unit]?.[symbol]?.(value)
-  if (brought !== undefined) return { ok: true, value: Number(brought.toPrecision(12)) }
+  const factor =
+    here && there && units[here].dimension === units[there].dimension ? units[there].factor / units[here].factor : null
+  const brought = factor === null ? broughtTo[unit]?.[symbol]?.(value) : value * factor
+  if (brought !== undefined)
+    return {
+      ok: true,
+      value: {
+        value: Number(brought.toPrecision(12)),
+        decimals: factor === null ? decimals : Math.max(0, decimals - Math.round(Math.log10(factor))),
+      },
+    }
   return {
     ok: false,
     problem:
@@ -149,6 +156,12 @@ export function readInUnit(text: string, unit: string): Reading<number> {
         ? `This is a number without a unit: write ${digits}.`
         : `This place holds ${unit}, not ${symbol}: write how many ${unit} it is.`,
   }
+}
+
+/** The same where only the number counts. */
+export function readInUnit(text: string, unit: string): Reading<number> {
+  const read = readFigure(text, unit)
+  return read.ok ? { ok: true, value: read.value.value } : read
 }
 
 function article(dimension: Dimension, capital = false): string {

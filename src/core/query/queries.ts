@@ -18,6 +18,7 @@ import { incompatible } from './incompatible'
 import { records } from './records'
 import { undriedSolids } from './undriedSolids'
 import { unusualAmount } from './unusualAmount'
+import { unusualFigure } from './unusualFigure'
 import { unknownBlank } from './unknownBlank'
 import { unknownClasses } from './unknownClasses'
 import { wasteMeets } from './wasteMeets'
@@ -34,6 +35,7 @@ const rules: readonly QueryRule[] = [
   notMeasured,
   vesselFill,
   unusualAmount,
+  unusualFigure,
   bottleStrength,
   apparatusChecks,
   incompatible,

@@ -4,26 +4,28 @@ import { isShown } from './entry'
 import type { RunState } from './foldRun'
 
 /** The numbers of what an instrument showed, by kind: where each stands in the body, and where its decimals. */
-const numbers: Readonly<Record<string, readonly { key: string; label: string; decimals?: string }[]>> = {
+const numbers: Readonly<Record<string, readonly { key: string; label: string; unit?: string; decimals?: string }[]>> = {
   reading: [{ key: 'value', label: 'it should be', decimals: 'decimals' }],
   melting: [
-    { key: 'onsetC', label: 'onset, °C' },
-    { key: 'clearC', label: 'clear, °C', decimals: 'decimals' },
+    { key: 'onsetC', label: 'onset', unit: '°C' },
+    { key: 'clearC', label: 'clear', unit: '°C', decimals: 'decimals' },
   ],
   boiling: [
-    { key: 'lowC', label: 'from, °C' },
-    { key: 'highC', label: 'to, °C', decimals: 'decimals' },
+    { key: 'lowC', label: 'from', unit: '°C' },
+    { key: 'highC', label: 'to', unit: '°C', decimals: 'decimals' },
   ],
   refraction: [
     { key: 'index', label: 'index', decimals: 'decimals' },
-    { key: 'atC', label: 'prism, °C' },
+    { key: 'atC', label: 'prism', unit: '°C' },
   ],
   head: [
-    { key: 'volumeML', label: 'receiver, mL', decimals: 'volumeDecimals' },
-    { key: 'headC', label: 'head, °C', decimals: 'decimals' },
+    { key: 'volumeML', label: 'receiver', unit: 'mL', decimals: 'volumeDecimals' },
+    { key: 'headC', label: 'head', unit: '°C', decimals: 'decimals' },
   ],
-  purity: [{ key: 'percent', label: 'purity, %', decimals: 'decimals' }],
+  purity: [{ key: 'percent', label: 'purity', unit: '%', decimals: 'decimals' }],
 }
+
+const unitOf = (body: object): string => ('unit' in body && typeof body.unit === 'string' ? body.unit : '')
 
 /** Every standing reading of a run that can be put right after the day, with its numbers as they were written. */
 export function correctable(run: RunState) {
@@ -37,7 +39,7 @@ export function correctable(run: RunState) {
           id: entry.id,
           label: `${printed(step.title)}, ${labelOf(entry, step)}`,
           was: valueOf(entry),
-          fields: fields.map((field) => ({ ...field, value: body[field.key]! })),
+          fields: fields.map((field) => ({ ...field, unit: field.unit ?? unitOf(entry.body), value: body[field.key]! })),
         },
       ]
     }),

@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import { isReactant } from '@/core/plan/plan'
-import { readNumber } from '@/core/quantity/readQuantity'
+import { readFigure } from '@/core/quantity/readQuantity'
 import { checkArithmetic } from '@/core/result/arithmetic/checkArithmetic'
 import { runResults } from '@/core/result/runResults'
 import type { EntryBodies } from '@/core/run/entry'
@@ -39,7 +39,7 @@ export function OwnArithmetic({ run, write }: { run: RunState; write: Write | nu
     const body: EntryBodies['worked'] = { amounts: [] }
     for (const [key, text] of Object.entries(texts)) {
       if (text.trim() === '') continue
-      const read = readNumber(text)
+      const read = readFigure(text, key === 'theory' ? 'g' : key === 'percent' ? '%' : 'mmol')
       if (!read.ok || !(read.value.value > 0)) return setProblem(`“${text}” is no figure: a number such as 43.5 is wanted.`)
       if (key === 'theory') body.theoreticalG = read.value.value
       else if (key === 'percent') body.percent = read.value.value

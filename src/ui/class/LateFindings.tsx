@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import type { FoundKind } from '@/core/classroom/findable'
-import { readNumber } from '@/core/quantity/readQuantity'
+import { readFigure } from '@/core/quantity/readQuantity'
 import { call } from '../call'
 
 interface Props {
@@ -12,11 +12,11 @@ interface Props {
   runs: { id: string; bench: number; members: string }[]
 }
 
-const words: Record<FoundKind, { name: string; first: string; second: string }> = {
-  purity: { name: 'Purity', first: 'purity, %', second: 'by, for example gas chromatography' },
-  spectrum: { name: 'Spectrum', first: 'bands or shifts', second: 'by, for example infrared' },
-  boiling: { name: 'Boiling range', first: 'from, °C', second: 'to, °C' },
-  refraction: { name: 'Refractive index', first: 'index', second: 'prism, °C' },
+const words: Record<FoundKind, { name: string; first: string; second: string; units: [string, string] }> = {
+  purity: { name: 'Purity', first: 'purity, %', second: 'by, for example gas chromatography', units: ['%', ''] },
+  spectrum: { name: 'Spectrum', first: 'bands or shifts', second: 'by, for example infrared', units: ['', ''] },
+  boiling: { name: 'Boiling range', first: 'from, °C', second: 'to, °C', units: ['°C', '°C'] },
+  refraction: { name: 'Refractive index', first: 'index', second: 'prism, °C', units: ['', '°C'] },
 }
 
 /** What staff found of the samples after the session: written for the bench whose vial it was. */
@@ -130,11 +130,11 @@ function bodyOf(kind: FoundKind, first: string, second: string): object | string
     return first.trim() === ''
       ? 'Nothing is entered. Type what was read, for example 1720 and 1600 cm⁻¹.'
       : { text: first.trim(), by: second.trim() }
-  const one = readNumber(first)
+  const one = readFigure(first, words[kind].units[0])
   if (!one.ok) return `${words[kind].first}: ${one.problem}`
   const { value, decimals } = one.value
   if (kind === 'purity') return { percent: value, decimals, by: second.trim() }
-  const two = readNumber(second)
+  const two = readFigure(second, words[kind].units[1])
   if (!two.ok) return `${words[kind].second}: ${two.problem}`
   if (kind === 'refraction') return { index: value, decimals, atC: two.value.value }
   return { lowC: value, highC: two.value.value, decimals: Math.max(decimals, two.value.decimals) }

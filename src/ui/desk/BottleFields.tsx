@@ -25,7 +25,8 @@ export function BottleFields({ form, onChange: change }: { form: Form; onChange:
       </label>
       {(form.kind === 'solid' || form.kind === 'neat') && (
         <NumberField
-          label="purity, %"
+          label="purity"
+          unit="%"
           value={form.purity * 100}
           most={100}
           onNumber={(percent) => change({ form: { ...form, purity: percent / 100 } }, 'purity')}
@@ -69,7 +70,8 @@ export function BottleFields({ form, onChange: change }: { form: Form; onChange:
       )}
       {(form.kind === 'mass-volume' || form.kind === 'solution') && (
         <NumberField
-          label="density, g/mL, if known"
+          label="density, if known"
+          unit="g/mL"
           value={form.gPerML ?? 0}
           most={5}
           onNumber={(gPerML) => change({ form: { ...form, gPerML } }, 'density')}
@@ -92,7 +94,8 @@ export function BottleFields({ form, onChange: change }: { form: Form; onChange:
             onNumber={(percent) => change({ form: { ...form, fraction: percent / 100 } }, 'strength')}
           />
           <NumberField
-            label="density, g/mL"
+            label="density"
+            unit="g/mL"
             value={form.gPerML ?? 0}
             most={5}
             onNumber={(gPerML) => change({ form: { ...form, gPerML } }, 'density')}

@@ -15,11 +15,13 @@ type Part = 'start' | 'product'
 /** What was chosen, and its picture once that is drawn. */
 type Chosen = FoundSubstance & { drawing?: string | null }
 
+const differs = (one: FoundSubstance) => (other: FoundSubstance) => other.substance.id !== one.substance.id
+
 /** A preparation from nothing: what it is called, what it starts from, what it makes; or from a plan file. */
 export function NewPreparation({ course }: { course: string }) {
   const router = useRouter()
   const [title, setTitle] = useState('')
-  const [chosen, setChosen] = useState<Partial<Record<Part, Chosen>>>({})
+  const [chosen, setChosen] = useState<Readonly<Record<Part, readonly Chosen[]>>>({ start: [], product: [] })
   const [does, setDoes] = useState<'makes' | 'isolates' | 'works'>('makes')
   const [own, setOwn] = useState<{ part: Part; name: string }>()
   const [problem, setProblem] = useState<string>()
@@ -38,17 +40,18 @@ export function NewPreparation({ course }: { course: string }) {
     }
   }
   const choose = (which: Part, found: FoundSubstance) => {
-    setChosen((all) => ({ ...all, [which]: found }))
+    // It makes one product; what it starts from may be several, and a second pick takes none of them away.
+    setChosen((all) => ({ ...all, [which]: which === 'product' ? [found] : [...all.start.filter(differs(found)), found] }))
     void drawingOf(course, found.substance).then((drawing) =>
-      setChosen((all) => (all[which] === found ? { ...all, [which]: { ...found, drawing } } : all)),
+      setChosen((all) => ({ ...all, [which]: all[which].map((each) => (each === found ? { ...found, drawing } : each)) })),
     )
   }
   const missing =
     title.trim() === ''
       ? 'Give the preparation a title.'
-      : !chosen.start
+      : chosen.start.length === 0
         ? 'Choose what it starts from.'
-        : does !== 'works' && !chosen.product
+        : does !== 'works' && chosen.product.length === 0
           ? 'Choose what it makes.'
           : undefined
 
@@ -59,17 +62,27 @@ export function NewPreparation({ course }: { course: string }) {
       <SubstancePicker
         course={course}
         label={label}
-        keep
+        keep={which === 'product'}
         onPick={(found) => choose(which, found)}
         onOwn={(name) => setOwn({ part: which, name })}
       />
-      {chosen[which] && (
-        <p className="chosen">
-          {chosen[which].drawing && <span className="drawing" dangerouslySetInnerHTML={{ __html: chosen[which].drawing }} />}
-          <b>{chosen[which].substance.name}</b>
-          {chosen[which].molarMass === null ? ', no formula' : `, ${writeNumber(chosen[which].molarMass, 2)} g/mol`}
+      {chosen[which].map((each) => (
+        <p className="chosen" key={each.substance.id}>
+          {each.drawing && <span className="drawing" dangerouslySetInnerHTML={{ __html: each.drawing }} />}
+          <b>{each.substance.name}</b>
+          {each.molarMass === null ? ', no formula' : `, ${writeNumber(each.molarMass, 2)} g/mol`}
+          {which === 'start' && (
+            <button
+              type="button"
+              className="plain-x"
+              aria-label={`Remove ${each.substance.name}`}
+              onClick={() => setChosen((all) => ({ ...all, start: all.start.filter(differs(each)) }))}
+            >
+              ×
+            </button>
+          )}
         </p>
-      )}
+      ))}
     </div>
   )
 
@@ -83,8 +96,8 @@ export function NewPreparation({ course }: { course: string }) {
           else
             void send({
               title,
-              start: chosen.start!.substance,
-              ...(does === 'works' ? {} : { product: chosen.product!.substance }),
+              starts: chosen.start.map(({ substance }) => substance),
+              ...(does === 'works' ? {} : { product: chosen.product[0]!.substance }),
               does,
             })
         }}
@@ -107,7 +120,12 @@ export function NewPreparation({ course }: { course: string }) {
             </label>
           ))}
         </fieldset>
-        {part('start', does === 'works' ? 'It works with: name or formula' : 'It starts from: name or formula')}
+        {part(
+          'start',
+          does === 'works'
+            ? 'It works with: name or formula, one after the other'
+            : 'It starts from: name or formula, one after the other',
+        )}
         {does !== 'works' && part('product', does === 'isolates' ? 'It gets back: name or formula' : 'It makes: name or formula')}
         {problem && (
           <div className="problem" role="alert">
@@ -153,7 +171,7 @@ export function NewPreparation({ course }: { course: string }) {
           name={own.name}
           onClose={() => setOwn(undefined)}
           onTake={(found) => {
-            setChosen((all) => ({ ...all, [own.part]: found }))
+            choose(own.part, found)
             setOwn(undefined)
           }}
         />

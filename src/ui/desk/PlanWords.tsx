@@ -43,13 +43,15 @@ export function PlanWords({ plan, onChange }: Props) {
       {field('at hand, parted by semicolons', plan.safety.atHand.join('; '), (text) => withSafety(plan, { atHand: parts(text) }))}
       {field('own words on the safety sheet', plan.safety.ownWords, (ownWords) => withSafety(plan, { ownWords }))}
       <NumberField
-        label={`${what} from, %`}
+        label={`${what} from`}
+        unit="%"
         value={low * 100}
         most={(high || 1) * 100}
         onNumber={(percent) => expect({ low: percent / 100, high: high || percent / 100 })}
       />
       <NumberField
-        label="to, %"
+        label="to"
+        unit="%"
         value={high * 100}
         least={Math.max(0, low * 100 - 1e-9)}
         most={100}

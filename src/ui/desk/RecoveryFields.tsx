@@ -24,7 +24,8 @@ export function RecoveryFields({ plan, line, name, onTake: take }: Props) {
         (['low', 'high'] as const).map((end) => (
           <NumberField
             key={end}
-            label={end === 'low' ? 'expected from, %' : 'to, %'}
+            label={end === 'low' ? 'expected from' : 'to'}
+            unit="%"
             value={(recovery.expected?.[end] ?? 0) * 100}
             least={end === 'high' && recovery.expected ? recovery.expected.low * 100 - 1e-9 : 0}
             most={end === 'low' && recovery.expected ? recovery.expected.high * 100 : 100}

@@ -29,14 +29,16 @@ export function StepTimes({ step, onChange }: Props) {
             return (
               <span key={key} className="from-to">
                 <NumberField
-                  label={`${words} from, min`}
+                  label={`${words} from`}
+                  unit="min"
                   value={least}
                   least={-1}
                   most={usual}
                   onNumber={(from) => put({ least: from })}
                 />
                 <NumberField
-                  label="to, min"
+                  label="to"
+                  unit="min"
                   value={most}
                   least={usual - 1e-9}
                   most={longest}
@@ -59,7 +61,8 @@ export function StepTimes({ step, onChange }: Props) {
         />
         {safeStop && (
           <NumberField
-            label="for at most, h"
+            label="for at most"
+            unit="h"
             value={safeStop.hours ?? 0}
             most={longest}
             onNumber={(hours) => onChange({ safeStop: { ...safeStop, hours } }, 'safe stop')}

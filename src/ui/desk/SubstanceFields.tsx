@@ -8,7 +8,7 @@ import { knownClasses } from '@/core/reaction/reactiveClasses'
 import { reactiveClasses } from '@/core/substance/reactiveClass'
 import type { Substance } from '@/core/substance/substance'
 import type { SignalWord } from '@/core/substance/lists'
-import { readNumber, type Reading } from '@/core/quantity/readQuantity'
+import { readFigure, type Reading } from '@/core/quantity/readQuantity'
 import { wasteStreams, type WasteStream } from '@/core/substance/lists'
 import { readStatements, signalOf, statementText } from '@/reference/hazardStatements'
 import { pictogramsOf } from '@/reference/pictograms'
@@ -47,7 +47,8 @@ export function SubstanceFields({ plan, substance, onChange }: Props) {
       <summary>What this plan knows of {substance.name}</summary>
       <div className="line-editor">
         <NumberField
-          label="density, g/mL"
+          label="density"
+          unit="g/mL"
           value={density?.gPerML ?? 0}
           least={-1}
           most={25}
@@ -176,7 +177,7 @@ const codesOf = (statements: readonly string[]) => statements.map((statement) =>
 function readRange(text: string): Reading<{ lowC: number; highC: number } | undefined> {
   if (text.trim() === '') return { ok: true, value: undefined }
   const [low, high = low] = text.split(/\s*(?:–|\bto\b|(?<=\d)\s*-)\s*/)
-  const [from, to] = [readNumber(low ?? ''), readNumber(high ?? '')]
+  const [from, to] = [readFigure(low ?? '', '°C'), readFigure(high ?? '', '°C')]
   if (!from.ok || !to.ok || from.value.value > to.value.value || from.value.value < -273.15 || to.value.value > 5000)
     return { ok: false, problem: 'Write a temperature or a range in °C, the lower first: 114 or 113–115.' }
   return { ok: true, value: { lowC: from.value.value, highC: to.value.value } }

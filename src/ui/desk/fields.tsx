@@ -1,7 +1,7 @@
 'use client'
 
 import { useId } from 'react'
-import { readNumber } from '@/core/quantity/readQuantity'
+import { readFigure } from '@/core/quantity/readQuantity'
 import { useWritten } from '../useWritten'
 
 /** A few words, taken on leaving the field or on Enter; what is needed and was taken away comes back. */
@@ -48,6 +48,7 @@ export function TextField({
 /** A positive number up to a bound; what cannot be meant is refused beside it and stays. */
 export function NumberField({
   label,
+  unit,
   value,
   most,
   least = 0,
@@ -55,6 +56,8 @@ export function NumberField({
   onEmpty,
 }: {
   label: string
+  /** What it is counted in; another unit of the same kind may be typed. */
+  unit?: string
   value: number
   most: number
   /** The smallest number that is taken; 0 itself only where this is below 0. */
@@ -73,7 +76,7 @@ export function NumberField({
         onEmpty()
         return undefined
       }
-      const read = readNumber(text)
+      const read = readFigure(text, unit ?? '')
       if (!read.ok) return read.problem
       if (read.value.value <= least || read.value.value > most)
         return `Give a number above ${Number(Math.max(0, least).toFixed(6))}, at most ${Number(most.toFixed(6))}.`
@@ -83,7 +86,7 @@ export function NumberField({
   })
   return (
     <label>
-      {label}
+      {unit ? `${label}, ${unit}` : label}
       <input
         className="form-control form-control-sm"
         inputMode="decimal"

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import type { Instrument } from '@/core/lab/lab'
 import { calibrationOf, type Standard } from '@/core/operations/melt/calibration'
-import { readNumber } from '@/core/quantity/readQuantity'
+import { readFigure } from '@/core/quantity/readQuantity'
 import { writeNumber } from '@/core/quantity/write'
 import { TextField } from '../desk/fields'
 import { State } from '../figures/State'
@@ -23,7 +23,7 @@ export function Apparatus({
   const { standards } = instrument
   const line = fitOf(standards)
   const add = () => {
-    const [trueC, readC] = [readNumber(fresh.trueC), readNumber(fresh.readC)]
+    const [trueC, readC] = [readFigure(fresh.trueC, '°C'), readFigure(fresh.readC, '°C')]
     if (fresh.name.trim() === '') return setProblem('Name the standard, for example benzoic acid.')
     if (!trueC.ok || !readC.ok) return setProblem('Both temperatures are numbers in °C, for example 122.4.')
     setProblem(undefined)

@@ -66,7 +66,8 @@ export function Laboratory({ course, lab: first, mayWrite }: { course: string; l
         </label>
         <NumberField
           key={lab.pressure.by}
-          label={`${lab.pressure.by === 'altitude' ? 'altitude' : 'pressure'}, ${bounds.unit}`}
+          label={lab.pressure.by === 'altitude' ? 'altitude' : 'pressure'}
+          unit={bounds.unit}
           value={lab.pressure.value}
           least={bounds.least - 1e-9}
           most={bounds.most}
@@ -99,7 +100,8 @@ export function Laboratory({ course, lab: first, mayWrite }: { course: string; l
         <fieldset>
           <legend>Simple distillation from</legend>
           <NumberField
-            label="boiling points apart by at least, °C"
+            label="boiling points apart by at least"
+            unit="°C"
             value={lab.simpleFromK}
             least={20 - 1e-9}
             most={150}

@@ -138,7 +138,7 @@ function Containers({ room, mayWrite, onChange }: PartProps) {
       {waste.map(({ stream, place, sizeL }, at) => (
         <div className="line-editor" key={stream}>
           <TextField label={`${stream}: stands`} value={place} onText={(text) => put(at, { place: text })} />
-          <NumberField label="holds, L" value={sizeL} most={1000} onNumber={(litres) => put(at, { sizeL: litres })} />
+          <NumberField label="holds" unit="L" value={sizeL} most={1000} onNumber={(litres) => put(at, { sizeL: litres })} />
           {mayWrite && (
             <Button
               variant="quiet"

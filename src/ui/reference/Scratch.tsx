@@ -9,7 +9,7 @@ import { lineName } from '@/core/plan/lineName'
 import type { Plan } from '@/core/plan/plan'
 import type { Role } from '@/core/plan/lists'
 import { reactionTable, theoreticalYield } from '@/core/reaction/reactionTable'
-import { readNumber } from '@/core/quantity/readQuantity'
+import { readFigure } from '@/core/quantity/readQuantity'
 import { writeFigureText, writeNumber } from '@/core/quantity/write'
 import { working } from '@/core/reaction/working'
 import { call } from '../call'
@@ -213,7 +213,7 @@ function MolarMasses({ plan }: { plan: Plan }) {
 function Yield({ plan }: { plan: Plan }) {
   const [text, setText] = useState('')
   const theory = theoreticalYield(plan, reactionTable(plan))!
-  const read = readNumber(text)
+  const read = readFigure(text, 'g')
   const got = text.trim() === '' ? null : read.ok && read.value.value >= 0 ? read.value.value : undefined
   return (
     <p className="scratch-yield">

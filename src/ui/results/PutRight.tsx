@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Button, Form } from 'react-bootstrap'
-import { readNumber } from '@/core/quantity/readQuantity'
+import { readFigure } from '@/core/quantity/readQuantity'
 import { call } from '../call'
 
 /** A reading that can be put right: which numbers it has, as they were written. */
@@ -11,7 +11,7 @@ export interface Correctable {
   id: string
   label: string
   was: string
-  fields: { key: string; label: string; value: number; decimals?: string }[]
+  fields: { key: string; label: string; unit: string; value: number; decimals?: string }[]
 }
 
 /** Puts a reading right after the day: the old one stays readable, with who, when and why. */
@@ -28,8 +28,8 @@ export function PutRight({ run, readings }: { run: string; readings: Correctable
     setDone(undefined)
     if (!chosen) return setProblem('Say which reading.')
     const body: Record<string, number> = {}
-    for (const { key, label, decimals } of chosen.fields) {
-      const read = readNumber(texts[key] ?? '')
+    for (const { key, label, unit, decimals } of chosen.fields) {
+      const read = readFigure(texts[key] ?? '', unit)
       if (!read.ok) return setProblem(`${label}: ${read.problem}`)
       body[key] = read.value.value
       if (decimals) body[decimals] = read.value.decimals
@@ -75,9 +75,9 @@ export function PutRight({ run, readings }: { run: string; readings: Correctable
             ))}
           </Form.Select>
         </label>
-        {chosen?.fields.map(({ key, label, value }) => (
+        {chosen?.fields.map(({ key, label, unit, value }) => (
           <label key={key}>
-            {label}
+            {unit ? `${label}, ${unit}` : label}
             <Form.Control
               inputMode="decimal"
               placeholder={String(value)}

@@ -3,7 +3,7 @@
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import type { Bottle, BottleAbout } from '@/core/stores/bottle'
-import { readNumber } from '@/core/quantity/readQuantity'
+import { readFigure } from '@/core/quantity/readQuantity'
 import { NumberField, TextField } from '../desk/fields'
 import { DateField } from '../typed/DateField'
 
@@ -55,7 +55,7 @@ export function BottleLabel({ bottle, today, onAbout, onMove }: Props) {
   const [reason, setReason] = useState('')
   const [problem, setProblem] = useState<string>()
   const move = async () => {
-    const read = readNumber(by)
+    const read = readFigure(by, bottle.left.unit)
     if (!read.ok || read.value.value < 0) return setProblem(`Write how many ${bottle.left.unit}, for example 25.`)
     if (needsReason.includes(kind) && reason.trim() === '') return setProblem('Say why, for example: spilt.')
     const change = ways.find(([each]) => each === kind)![2](read.value.value, bottle.left.value)
@@ -77,7 +77,8 @@ export function BottleLabel({ bottle, today, onAbout, onMove }: Props) {
         {bottle.form.kind === 'solution' && (
           <>
             <NumberField
-              label="titre, mol/L"
+              label="titre"
+              unit="mol/L"
               value={standard?.molPerL ?? 0}
               most={30}
               onNumber={(molPerL) => put('standard', { molPerL, on: standard?.on ?? today })}

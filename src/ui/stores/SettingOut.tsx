@@ -54,7 +54,8 @@ export function SettingOut({ view, mayWrite, who }: Props) {
         </span>
         {mayWrite && (
           <NumberField
-            label="spare, %"
+            label="spare"
+            unit="%"
             value={Math.round(100 * spareOf(records, view.spare))}
             least={-1}
             most={100}

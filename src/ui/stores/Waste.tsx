@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import type { StoresRecord } from '@/core/stores/record'
 import { writeNumber } from '@/core/quantity/write'
-import { readNumber } from '@/core/quantity/readQuantity'
+import { readFigure } from '@/core/quantity/readQuantity'
 import { call } from '../call'
 import { State } from '../figures/State'
 import { clockTime } from '../time'
@@ -160,7 +160,7 @@ function CameBack({ stream, onWrite }: { stream: string; onWrite: (litres: numbe
       className="came-back no-print"
       onSubmit={(event) => {
         event.preventDefault()
-        const read = readNumber(litres)
+        const read = readFigure(litres, 'L')
         if (!read.ok || read.value.value < 0) return setProblem('Write how many litres came back, for example 1.8.')
         setProblem(undefined)
         onWrite(read.value.value, note.trim())

@@ -3,7 +3,7 @@
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import type { StoresRecord } from '@/core/stores/record'
-import { readNumber } from '@/core/quantity/readQuantity'
+import { readFigure } from '@/core/quantity/readQuantity'
 import type { SessionShown } from './shown'
 
 interface Props {
@@ -28,12 +28,12 @@ export function WeighedVials({ records, groups, onWrite }: Props) {
   const [problem, setProblem] = useState<string>()
   if (!onWrite && vials.length === 0) return null
   const submit = async () => {
-    const read = readNumber(mass)
+    const read = readFigure(mass, 'g')
     if (!read.ok || read.value.value <= 0) return setProblem('Write what the balance shows in grams, for example 12.345.')
     setProblem(undefined)
     const body = {
       massG: read.value.value,
-      decimals: Math.min(5, (mass.trim().split(/[.,]/)[1] ?? '').length),
+      decimals: Math.min(5, read.value.decimals),
       capped,
       bench: bench === '' ? null : Number(bench),
     }

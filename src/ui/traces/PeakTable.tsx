@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import { Button, Form } from 'react-bootstrap'
-import { readNumber } from '@/core/quantity/readQuantity'
+import { readFigure, readNumber } from '@/core/quantity/readQuantity'
 import { writeNumber } from '@/core/quantity/write'
 import { byInternalStandard } from '@/core/traces/composition'
 import { composition, type Named } from '@/core/traces/report'
@@ -30,7 +30,7 @@ export function PeakTable({ file, peaks, named, names, product, mayName, onNamed
     onNamed(rows.map(({ name, response, left }, at) => ({ name, response, left, ...(at === index ? part : {}) })))
   const own = rows.filter(({ name, percent }) => name === product && percent !== null)
   const purity = own.length > 0 ? own.reduce((sum, { percent }) => sum + percent!, 0) : null
-  const mg = readNumber(standard.mg)
+  const mg = readFigure(standard.mg, 'mg')
   const reference = rows[Number(standard.peak) - 1]
   const masses =
     mg.ok && reference && reference.area > 0

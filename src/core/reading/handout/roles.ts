@@ -45,7 +45,8 @@ export function withRoles(read: TextRead, lines: ProposedLine[], lexicon: Lexico
   const find = (id: string | undefined) => lexicon.substances.find(({ substance }) => substance.id === id)?.substance
   const product = making ?? find(read.product)
   const early = lines.filter(({ role, substance }) => role === 'reagent' && substance !== undefined)
-  const isSolvent = ({ substance, note }: ProposedLine) => lexicon.solvents.includes(substance!.id) && note !== 'glacial'
+  const isSolvent = ({ substance, note }: ProposedLine) =>
+    substance !== undefined && lexicon.solvents.includes(substance.id) && note !== 'glacial'
   const unique = (of: readonly ProposedLine[]) => [...new Map(of.map(({ substance }) => [substance!.id, substance!])).values()]
   const solvents = [
     ...early.filter(isSolvent),
@@ -60,13 +61,15 @@ export function withRoles(read: TextRead, lines: ProposedLine[], lexicon: Lexico
     ? equationOf(product, unique(early.filter((line) => !isSolvent(line))), unique(solvents), lexicon.byProducts)
     : undefined
   if (product && equation) return made(lines, product, equation, lexicon)
-  const material = lines.find(({ role }) => role === 'reagent') ?? lines[0]
-  if (product && !purifying.test(title) && early.length > 0 && material) {
+  const reagents = lines.filter(({ role }) => role === 'reagent')
+  // What is no solvent is what the work begins from: tea leaves, also where the water stands first.
+  const material = reagents.find((line) => !isSolvent(line)) ?? reagents[0] ?? lines[0]
+  if (product && !purifying.test(title) && early.some((line) => !isSolvent(line))) {
     // Nothing balances: the product is made all the same, and the Desk asks about the equation.
     const parts = lines.map((line): ProposedLine =>
       line.role !== 'reagent' ? line : isSolvent(line) ? { ...line, role: 'solvent' } : line,
     )
-    const first = parts.find(({ role }) => role === 'reagent')!
+    const first = parts.find((line) => line.role === 'reagent' && line.substance)!
     return {
       lines: [
         ...parts.map((line) => (line === first ? { ...line, role: 'reactant' as const, coefficient: 1 } : line)),

@@ -4,6 +4,7 @@ import { proxy, wrap, type Remote } from 'comlink'
 import { useEffect, useRef, useState } from 'react'
 import type { Proposal } from '@/core/reading/handout/proposal'
 import type { Substance } from '@/core/substance/substance'
+import { readerFault } from '@/workers/readerFault'
 import type { ReadingWorker } from '@/workers/reading'
 
 export type ReaderState =
@@ -38,8 +39,8 @@ export function useReader(own: readonly Substance[]) {
       const proposal = await remote.current!.propose(text, making)
       if (mine === turn.current)
         setState('problem' in proposal ? { state: 'refused', why: proposal.problem } : { state: 'read', proposal })
-    } catch {
-      if (mine === turn.current) setState({ state: 'refused', why: broken })
+    } catch (error) {
+      if (mine === turn.current) setState({ state: 'refused', why: readerFault(error) })
     }
   }
 

@@ -1,4 +1,4 @@
-import { mixed, object, string } from 'yup'
+import { array, mixed, object, string } from 'yup'
 import type { Plan } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
 import { newIsolation, newPlan, newWork } from '@/core/edit/newPlan'
@@ -15,14 +15,15 @@ export const POST = route(
       /** The text of a plan file; without one the preparation begins with a starting material and a product. */
       file: string(),
       title: string().trim().max(200),
-      start: mixed<Substance>(),
+      /** What it starts from: a reactant, or several. */
+      starts: array(mixed<Substance>().required()).min(1, 'Choose what it starts from.').max(12),
       product: mixed<Substance>(),
       /** What it does: makes the product, gets it out of what it starts from, or neither, and then there is none. */
       does: string().oneOf(['makes', 'isolates', 'works'] as const),
     }),
   },
   ({ params, body, actor }) => {
-    if (body.file === undefined && (!isSubstance(body.start) || (body.does !== 'works' && !isSubstance(body.product))))
+    if (body.file === undefined && (!body.starts?.every(isSubstance) || (body.does !== 'works' && !isSubstance(body.product))))
       throw new Refusal(400, 'Choose what it starts from and what it makes.')
     const plan = body.file === undefined ? begun(body) : readPlanFile(body.file)
     return startPreparation(params.id, plan, personOf(actor).id)
@@ -31,14 +32,15 @@ export const POST = route(
 
 interface Asked {
   title?: string | undefined
-  start?: Substance | undefined
+  starts?: Substance[] | undefined
   product?: Substance | undefined
   does?: 'makes' | 'isolates' | 'works' | undefined
 }
 
-function begun({ title, start, product, does }: Asked): Plan {
-  if (does === 'works') return newWork(title || 'Untitled', start!)
-  return (does === 'isolates' ? newIsolation : newPlan)(title || 'Untitled', start!, product!)
+function begun({ title, starts = [], product, does }: Asked): Plan {
+  const [start, ...more] = starts
+  if (does === 'works') return newWork(title || 'Untitled', start!, more)
+  return (does === 'isolates' ? newIsolation : newPlan)(title || 'Untitled', start!, product!, more)
 }
 
 /** As much of a substance as a plan is begun with; the rest is checked with the plan. */
