@@ -258,11 +258,11 @@ test('a scratch sheet: two aldehydes to one benzoin, its yield, a dilution; kept
   await page.getByLabel('Got, g').fill('a lot')
   await expect(page.getByText('Write a mass in grams, such as 4.21.')).toBeVisible()
 
-  await page.getByLabel('mol/L wanted').fill('1')
-  await page.getByLabel('mL of it').fill('250')
-  await page.getByLabel(/diluted from/).fill('6')
+  await page.getByLabel(/strength wanted/).fill('1')
+  await page.getByLabel('volume, mL').fill('250')
+  await page.getByLabel(/made from/).fill('6')
   await expect(page.getByText('Take 41.7 mL and make it up to 250 mL.')).toBeVisible()
-  await page.getByLabel(/diluted from/).fill('0.5')
+  await page.getByLabel(/made from/).fill('0.5')
   await expect(page.getByText('0.50 mol/L is not stronger than 1 mol/L.')).toBeVisible()
   await expectAccessible(page)
 

@@ -1,7 +1,8 @@
 import type { Lexicon } from '@/core/reading/handout/names'
 import type { SubstanceRecord } from '@/core/substance/record'
 import type { Substance } from '@/core/substance/substance'
-import { concentrated, stockSolutions } from './solutions'
+import { concentrated } from './concentrated'
+import { stockSolutions } from './solutions'
 import { forPlan, substanceRecords } from './records'
 
 /** What chemists write for a substance besides its names. */

@@ -5,6 +5,7 @@ import { molarMass } from '@/core/substance/molarMass'
 import { makeUp, molarityOf, type Recipe } from '@/core/reaction/makeUp'
 import type { Stock } from '@/core/stores/batch'
 import { sameSubstance } from '@/core/stores/bottle'
+import { concentrated } from './concentrated'
 import { fractionOf, hazardsAt, type LabelHazards } from './hazardsAt'
 import { substanceRecords } from './records'
 
@@ -37,17 +38,6 @@ const percent = (value: number, gPerML: number): Form => ({
 const molar = (molPerL: number, gPerML: number): Form => ({ kind: 'solution', molPerL, gPerML })
 const inSolvent = (solvent: SolutionSolvent, gPer100ML: number): Form => ({ kind: 'mass-volume', gPer100ML, solvent })
 const solid = (water?: number): Form => ({ kind: 'solid', purity: 1, ...(water ? { water } : {}) })
-const label = 'label of the bottle'
-export const concentrated = {
-  hydrochloric: { kind: 'mass-fraction', fraction: 0.37, gPerML: 1.18, source: label },
-  sulfuric: { kind: 'mass-fraction', fraction: 0.96, gPerML: 1.84, source: label },
-  nitric: { kind: 'mass-fraction', fraction: 0.68, gPerML: 1.405, source: label },
-  ammonia: { kind: 'mass-fraction', fraction: 0.25, gPerML: 0.91, source: label },
-  acetic: { kind: 'mass-fraction', fraction: 0.998, gPerML: 1.049, source: label },
-  phosphoric: { kind: 'mass-fraction', fraction: 0.85, gPerML: 1.685, source: label },
-  peroxide: { kind: 'mass-fraction', fraction: 0.3, gPerML: 1.11, source: label },
-} as const satisfies Record<string, Form>
-
 const acidIntoWater = 'Acid into water, in small portions, cooled and stirred; never the reverse.'
 const hotBase = 'It turns hot: the pellets in portions into cold water, stirred, in a beaker of borosilicate or plastic.'
 const months = 'months'

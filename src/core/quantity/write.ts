@@ -1,8 +1,12 @@
 import { decimalsJustified, type Figure } from './figure'
 import type { Quantity, Unit } from './unit'
 
-/** A number in print: fixed decimals, a true minus sign, no negative zero. */
+/** What stands in print for a figure that is not known. */
+export const notKnown = '–'
+
+/** A number in print: fixed decimals, a true minus sign, no negative zero; what is no number is not known, and is printed so. */
 export function writeNumber(value: number, decimals: number): string {
+  if (!Number.isFinite(value)) return notKnown
   const text = value.toFixed(decimals)
   return Number(text) === 0 ? text.replace('-', '') : text.replace('-', '−')
 }
@@ -17,6 +21,7 @@ export function writeQuantity(quantity: Quantity): string {
 
 /** The value in full for the working: ten significant figures with no trailing zeros. */
 export function writeFull(value: number): string {
+  if (!Number.isFinite(value)) return notKnown
   return String(Number(value.toPrecision(10))).replace('-', '−')
 }
 

@@ -1,10 +1,8 @@
 import { isCharged } from '../plan/plan'
 import { writeNumber } from '../quantity/write'
 import { chargedLines } from '../reaction/reactionTable'
+import { inWaterOnly } from '../reaction/strength'
 import type { Query, QueryRule } from '../operations/query'
-
-/** Gases and acids that a teaching laboratory has in water only; a line that takes them as pure has forgotten the strength. */
-const inWaterOnly = new Set(['HCl', 'HBr', 'HI', 'NH3', 'HNO3', 'H2O2', 'NaOCl', 'NaClO', 'H3PO4'])
 
 /** Salts and acids that usually come with water of crystallisation, and with how much (CRC Handbook, physical constants of inorganic compounds). */
 const oftenHydrated: Readonly<Record<string, number>> = {

@@ -15,7 +15,9 @@ export function formText(form: Form): string {
         ? `solution${inSolvent(form)}, strength not said`
         : `${form.gPer100ML} % w/v solution${inSolvent(form)}`
     case 'mass-fraction':
-      return form.fraction === undefined ? 'solution, strength not said' : `${writeNumber(form.fraction * 100, 0)} % w/w solution`
+      return form.fraction === undefined
+        ? 'solution, strength not said'
+        : `${Number((form.fraction * 100).toFixed(1))} % w/w solution`
     default: {
       const water = form.kind === 'solid' && form.water ? `, with ${form.water} H₂O` : ''
       return `${form.kind}${form.purity < 1 ? `, ${writeNumber(form.purity * 100, 0)} %` : ''}${water}`
