@@ -261,7 +261,7 @@ test('a scratch sheet: two aldehydes to one benzoin, its yield, a dilution; kept
   await page.getByLabel(/strength wanted/).fill('1')
   await page.getByLabel('volume, mL').fill('250')
   await page.getByLabel(/made from/).fill('6')
-  await expect(page.getByText('Take 41.7 mL and make it up to 250 mL.')).toBeVisible()
+  await expect(page.getByText('Take 41.7 mL of the 6 mol/L solution and make it up to 250 mL.')).toBeVisible()
   await page.getByLabel(/made from/).fill('0.5')
   await expect(page.getByText('0.50 mol/L is not stronger than 1 mol/L.')).toBeVisible()
   await expectAccessible(page)

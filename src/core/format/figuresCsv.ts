@@ -1,11 +1,15 @@
 import type { Folded } from '../classroom/foldClass'
-import { resultName } from '../result/outcome'
+import { resultName, type Outcome } from '../result/outcome'
 import { lossAccounts } from '../result/losses/lossAccount'
 import { spreadsheetCsv } from './spreadsheetCsv'
 
 /** A figure without float noise: six digits that count. */
 const cell = (value: number | null | undefined) =>
   value === null || value === undefined ? '' : String(Number(value.toPrecision(6)))
+
+/** What a column of results is headed with. Which reactant a yield counts from differs between benches: a cell stands only under the heading that holds for its bench. */
+const nameOf = ({ quantity, of, from, sample }: Outcome) =>
+  [resultName(quantity, of), sample, from && `of ${from}`].filter(Boolean).join(', ')
 
 /** Every figure of a class, a row a bench and one unit a column: charged, weighed, results with both ends of a range and their standard uncertainty, losses. */
 export function figuresCsv(folded: readonly Folded[]): string {
@@ -15,13 +19,17 @@ export function figuresCsv(folded: readonly Folded[]): string {
   }
   for (const { state, results } of folded) {
     for (const [line, { measure }] of Object.entries(state.charged))
-      add(`charged ${line} (${measure === 'mass' ? 'g' : 'mL'})`, (run) => run.state.charged[line]?.figure.value)
+      add(`charged ${line} (${measure === 'mass' ? 'g' : 'mL'})`, (run) => {
+        const own = run.state.charged[line]
+        return own?.measure === measure ? own.figure.value : undefined
+      })
     for (const sample of Object.keys(state.samples)) add(`${sample} (g)`, (run) => run.state.samples[sample]?.mass.value)
-    for (const { key, quantity, of, from, sample, unit, figure, to } of results.outcomes) {
+    for (const outcome of results.outcomes) {
+      const { figure, to, unit } = outcome
       if (!figure) continue
-      const name = [resultName(quantity, of), sample, from && `of ${from}`].filter(Boolean).join(', ')
+      const name = nameOf(outcome)
       const u = unit === '' ? '1' : unit
-      const found = (run: Folded) => run.results.outcomes.find((each) => each.key === key)
+      const found = (run: Folded) => run.results.outcomes.find((each) => nameOf(each) === name && each.unit === unit)
       add(`${name}${to === null ? '' : ', from'} (${u})`, (run) => found(run)?.figure?.value)
       if (to !== null) add(`${name}, to (${u})`, (run) => found(run)?.to)
       else
@@ -30,12 +38,18 @@ export function figuresCsv(folded: readonly Folded[]): string {
           return own && Math.abs(own.u * own.value)
         })
     }
-    for (const { of, losses, unexplained } of lossAccounts(state, results))
-      for (const { key, words } of [...losses, unexplained])
-        add(`${of} lost, ${words}${key.includes(' ') ? ` (${key})` : ''} (g)`, (run) => {
-          const account = lossAccounts(run.state, run.results).find((each) => each.of === of)
-          return account && [...account.losses, account.unexplained].find((each) => each.key === key)?.g
-        })
+    for (const { of, sample, losses } of lossAccounts(state, results)) {
+      const lost = `${of}, ${sample}: lost`
+      const account = (run: Folded) =>
+        lossAccounts(run.state, run.results).find((each) => each.of === of && each.sample === sample)
+      for (const { key, words } of losses)
+        add(
+          `${lost}, ${words}${key.includes(' ') ? ` (${key})` : ''} (g)`,
+          (run) => account(run)?.losses.find((each) => each.key === key && each.words === words)?.g,
+        )
+      // One column, so that losses add up: below zero where more came out than is accounted for.
+      add(`${lost}, unexplained (g)`, (run) => account(run)?.unexplained.g)
+    }
   }
   add('theory (g)', (run) => run.results.theoretical?.value)
   const named = [...columns]

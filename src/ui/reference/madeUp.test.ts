@@ -55,6 +55,18 @@ test.each([
   else expect(said).toBe(expected)
 })
 
+test('moles are thinned to moles without knowing of what; anything else needs the substance', () => {
+  const thin = (strength: string, from: string) => madeUp({ substance: undefined, strength, volume: '250', from })
+  expect(thin('1', '6')).toMatchObject({ words: 'Take 41.7 mL of the 6 mol/L solution and make it up to 250 mL.' })
+  expect(thin('1', '0.5')).toEqual({ problem: '0.50 mol/L is not stronger than 1 mol/L.' })
+  for (const [strength, from] of [
+    ['1', ''],
+    ['1', '37 %'],
+    ['5 % w/v', '6'],
+  ] as const)
+    expect(thin(strength, from)).toMatchObject({ problem: expect.stringContaining('Choose the substance') })
+})
+
 test('whatever is typed, no figure is printed that is none', () => {
   const typed = fc.oneof(
     fc.constantFrom(

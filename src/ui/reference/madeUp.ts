@@ -34,16 +34,19 @@ function usualFrom(substance: Substance): Reading<Form> {
 export function madeUp({ substance, strength, volume, from }: Wanted): Answer {
   if (strength.trim() === '' || volume.trim() === '') return null
   const formula = substance?.formula
-  if (!substance || formula === undefined)
+  const [plain, thinned] = [readStrength(strength), readStrength(from)]
+  // Moles thinned to moles: of what does not matter.
+  const dilution = plain.ok && thinned.ok && plain.value.kind === 'solution' && thinned.value.kind === 'solution'
+  if (!dilution && formula === undefined)
     return { problem: 'Choose the substance: by its formula the strength becomes an amount.' }
-  const gPerMol = molarMass(formula)
-  const neatGPerML = substance.density?.gPerML
-  const density = (fraction: number) => densityAt(substance.id, fraction)
+  const gPerMol = formula === undefined ? NaN : molarMass(formula)
+  const neatGPerML = substance?.density?.gPerML
+  const density = (fraction: number) => densityAt(substance?.id ?? '', fraction)
   const toML = readFigure(volume, 'mL')
   if (!toML.ok || !(toML.value.value > 0)) return { problem: 'A volume is a number of mL above 0, such as 250, or 0.25 L.' }
   const wanted = readStrength(strength, density)
   if (!wanted.ok) return { problem: wanted.problem }
-  const bottle = from.trim() === '' ? usualFrom(substance) : readStrength(from, density)
+  const bottle = from.trim() === '' ? usualFrom(substance!) : readStrength(from, density)
   if (!bottle.ok) return { problem: bottle.problem }
   const molPerL = molarityOf(wanted.value, gPerMol)
   if (molPerL === null) return { problem: 'How strong that is cannot be told. Say it in mol/L.' }
@@ -52,8 +55,8 @@ export function madeUp({ substance, strength, volume, from }: Wanted): Answer {
     const strong = molarityOf(bottle.value, gPerMol, neatGPerML)
     const of =
       bottle.value.kind === 'solid'
-        ? substance.name
-        : `${substance.name}, ${formText(bottle.value)}${strong === null || bottle.value.kind === 'solution' ? '' : ` (${writeNumber(strong, 1)} mol/L)`}`
+        ? substance?.name
+        : `${substance ? `${substance.name}, ` : 'the '}${formText(bottle.value)}${strong === null || bottle.value.kind === 'solution' ? '' : ` (${writeNumber(strong, 1)} mol/L)`}`
     return {
       words: `Take ${writeNumber(take.value, take.value < 10 ? 2 : 1)} ${take.unit} of ${of} and make it up to ${writeNumber(toML.value.value, toML.value.value < 10 ? 2 : 0)} mL.`,
       how: `${how}${from.trim() === '' && bottle.value.kind !== 'solid' ? '; the usual strength of its bottle: look at the label' : ''}`,
