@@ -3,7 +3,7 @@ import { batchOf, batches, fetchedFor, mixingWords } from '@/core/stores/batch'
 import { orderList, type Ahead, type ToOrder } from '@/core/stores/orderList'
 import type { NamedBottle, SetRow, SolutionRow } from '@/core/stores/setRow'
 import { settingOut, usualSpare, type Need, type Unsaid } from '@/core/stores/settingOut'
-import { pickFor } from '@/core/stores/stock'
+import { beforeSetOut, pickFor } from '@/core/stores/stock'
 import { thingsFor, type Thing } from '@/core/stores/things'
 import type { Bottle } from '@/core/stores/bottle'
 import type { StoresRecord } from '@/core/stores/record'
@@ -27,7 +27,8 @@ export interface SettingOutView {
 /** Everything that is set out for one session. @throws Refusal 404, UnreadableDocument */
 export async function settingOutView(id: string, lab: Lab): Promise<SettingOutView> {
   const { plan, ...session } = await storesSession(id)
-  const [records, bottles, day] = await Promise.all([storesRecords(id), listBottles(session.course), dayPlanOf(id)])
+  const [records, shelf, day] = await Promise.all([storesRecords(id), listBottles(session.course), dayPlanOf(id)])
+  const bottles = beforeSetOut(shelf, setOutIn(records))
   const spare = spareIn(records)
   const toSet = { id, plan, groups: session.groups }
   const { needs, unsaid } = settingOut([toSet], spare)
@@ -39,6 +40,14 @@ export async function settingOutView(id: string, lab: Lab): Promise<SettingOutVi
     spare,
     records,
   }
+}
+
+/** What was set out and has not been settled since. */
+function setOutIn(records: readonly StoresRecord[]): StoresRecord<'tick'>['body'][] {
+  const settled = new Set(records.filter(({ kind }) => kind === 'settled').map(({ item }) => item))
+  return records.flatMap((record) =>
+    record.kind === 'tick' && 'done' in record.body && record.body.done && !settled.has(record.item) ? [record.body] : [],
+  )
 }
 
 /** How much more is set out than the benches need: as it was said for the session, else what is usual. */
@@ -80,7 +89,7 @@ function rowOf(need: Need, bottles: readonly Bottle[], day: string): SetRow {
     issue,
     shares,
     madeIn: madeIn ?? null,
-    from: picked.from.map(({ bottle, take }) => ({ ...named(bottle), take })),
+    from: picked.from.map(({ bottle, take, perUnit }) => ({ ...named(bottle), take, perUnit })),
     not: picked.not.map(({ bottle, why }) => ({ ...named(bottle), why })),
     short: tap || madeIn !== undefined ? 0 : picked.short,
     unknown: picked.unknown,
@@ -125,16 +134,20 @@ export interface StoresAhead {
 
 /** What the stores have before them from a moment on: the sessions, what must be ordered, and which solutions are made once for several of them. */
 export async function storesAhead(course: string, from: Date, to: Date): Promise<StoresAhead> {
-  const [heads, bottles] = await Promise.all([sessionsBetween(course, from, to), listBottles(course)])
+  const [heads, shelf] = await Promise.all([sessionsBetween(course, from, to), listBottles(course)])
+  const out: StoresRecord<'tick'>['body'][] = []
   const ahead: Ahead[] = []
   const sessions: AheadRow[] = []
   for (const head of heads) {
     try {
       const { plan, groups } = await storesSession(head.id)
       // A further day of the same runs brings no new amounts: what it needs was set out with the first.
-      const own = head.goesOnFrom === null ? { id: head.id, plan, groups, day: dayIn(head) } : null
-      if (own) ahead.push(own)
       const records = await storesRecords(head.id)
+      const own = head.goesOnFrom === null ? { id: head.id, plan, groups, day: dayIn(head), spare: spareIn(records) } : null
+      if (own) {
+        ahead.push(own)
+        out.push(...setOutIn(records))
+      }
       const ticked = records.filter((record): record is StoresRecord<'tick'> => record.kind === 'tick')
       const all = own ? settingOut([own]).needs.filter(({ madeIn }) => madeIn === undefined).length + thingsFor(own).length : 0
       sessions.push({ head, ticked: ticked.filter(({ body }) => body.done).length, all, fault: null })
@@ -145,6 +158,7 @@ export async function storesAhead(course: string, from: Date, to: Date): Promise
     }
   }
   const { needs } = settingOut(ahead)
+  const bottles = beforeSetOut(shelf, out)
   const titleOf = (session: string) => {
     const head = heads.find(({ id }) => id === session)!
     return `${head.title}, ${head.section}`

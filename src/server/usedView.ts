@@ -14,12 +14,12 @@ export interface UsedRow {
   name: string
   unit: 'g' | 'mL'
   /** What left the bottles when it was set out, bottle by bottle; empty where it never was. */
-  out: { bottle: string; take: number }[]
+  out: { bottle: string; take: number; perUnit: number }[]
   charged: number
   benches: number
   unreadable: number
   /** Bottles that it could be taken from now, where nothing was set out. */
-  bottles: NamedBottle[]
+  bottles: (NamedBottle & { perUnit: number })[]
   settled: StoresRecord<'settled'> | null
 }
 
@@ -55,11 +55,14 @@ export async function usedView(id: string, lab: Lab): Promise<UsedView> {
           item,
           name,
           unit,
-          out: tick?.body.done ? tick.body.from : [],
+          out: (tick?.body.done ? tick.body.from : []).map(({ bottle, take }) => {
+            const perUnit = from.find(({ id }) => id === bottle)?.perUnit ?? 1
+            return { bottle, take: take / perUnit, perUnit }
+          }),
           charged: charged?.amount ?? 0,
           benches: charged?.benches ?? 0,
           unreadable: charged?.unreadable ?? 0,
-          bottles: from.map(({ id: bottle, words }) => ({ id: bottle, words })),
+          bottles: from.map(({ id: bottle, words, perUnit }) => ({ id: bottle, words, perUnit })),
           settled: of('settled', item) ?? null,
         }
       }),

@@ -20,7 +20,8 @@ export interface SetRow {
   issue: number
   shares: Share[]
   madeIn: string | null
-  from: (NamedBottle & { take: number })[]
+  /** Each with what is taken in the unit of the need, and how many of its own units the bottle gives for one of them. */
+  from: (NamedBottle & { take: number; perUnit: number })[]
   not: (NamedBottle & { why: string[] })[]
   short: number
   unknown: boolean

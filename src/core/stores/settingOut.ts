@@ -11,6 +11,8 @@ export interface ToSetOut {
   id: string
   plan: Plan
   groups: readonly { bench: number; scale: number }[]
+  /** How much more than its benches need, where it was said for this session. */
+  spare?: number | undefined
 }
 
 /** What one bench is handed of something, in g or mL as it is dispensed. */
@@ -35,6 +37,8 @@ export interface Need {
   shares: Share[]
   /** The sum of what the benches need, before anything is rounded and without spare. */
   sum: number
+  /** The same with the spare of each session. */
+  withSpare: number
   /** What is set out: the sum with spare, rounded up to two figures. */
   issue: number
   /** The preparation whose product it is: each bench brings its own, and nothing is issued. */
@@ -62,7 +66,7 @@ export const usualSpare = 0.1
 export function settingOut(sessions: readonly ToSetOut[], spare: number = usualSpare): SettingOut {
   const needs = new Map<string, Need>()
   const unsaid: Unsaid[] = []
-  for (const { id: session, plan, groups } of sessions) {
+  for (const { id: session, plan, groups, spare: own = spare } of sessions) {
     const without = new Set<string>()
     // Benches at one scale need the same: it is worked out once.
     const atScale = new Map<number, ComputedLine[]>()
@@ -87,6 +91,7 @@ export function settingOut(sessions: readonly ToSetOut[], spare: number = usualS
           unit,
           shares: [],
           sum: 0,
+          withSpare: 0,
           issue: 0,
           ...(line.madeIn === undefined ? {} : { madeIn: line.madeIn }),
         }
@@ -98,22 +103,23 @@ export function settingOut(sessions: readonly ToSetOut[], spare: number = usualS
           before.value += value
         } else need.shares.push({ session, bench, exact, value })
         need.sum += exact
+        need.withSpare += exact * (1 + own)
         needs.set(key, need)
       }
     }
     unsaid.push(...[...without].map((name) => ({ session, name })))
   }
   return {
-    needs: [...needs.values()].map((need) => ({ ...need, issue: need.madeIn ? 0 : toIssue(need, spare) })),
+    needs: [...needs.values()].map((need) => ({ ...need, issue: need.madeIn ? 0 : toIssue(need) })),
     unsaid,
   }
 }
 
 /** Never less than what is handed to the benches, each rounded up for itself. */
-const toIssue = ({ sum, shares }: Need, spare: number) =>
+const toIssue = ({ withSpare, shares }: Need) =>
   twoFigures(
     Math.max(
-      sum * (1 + spare),
+      withSpare,
       shares.reduce((total, { value }) => total + value, 0),
     ),
   )

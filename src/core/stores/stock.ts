@@ -26,7 +26,8 @@ export function againstBottle({ expiresOn, peroxideTestBy, left }: Bottle, day: 
 
 /** What a need is taken from, and what is missing. */
 export interface Picked {
-  from: { bottle: Bottle; take: number }[]
+  /** `take` in the unit of the need; a bottle counts `perUnit` of its own units for one of them. */
+  from: { bottle: Bottle; take: number; perUnit: number }[]
   /** Bottles of the same stuff that are not taken, and why. */
   not: { bottle: Bottle; why: string[] }[]
   /** In the unit of the need; 0 where the shelf has enough. */
@@ -41,28 +42,28 @@ export function pickFor(need: Fetched, bottles: readonly Bottle[], day: string):
   const same = bottles.filter((bottle) => holdsStuff(bottle, need.substance, need.form))
   const density =
     need.form.kind === 'solid' ? undefined : 'gPerML' in need.form ? need.form.gPerML : need.substance.density?.gPerML
-  const inUnit = (bottle: Bottle): number | null => {
-    if (bottle.left.unit === need.unit) return bottle.left.value
+  const perUnitOf = (bottle: Bottle): number | null => {
+    if (bottle.left.unit === need.unit) return 1
     if (density === undefined) return null
-    return need.unit === 'g' ? bottle.left.value * density : bottle.left.value / density
+    return need.unit === 'g' ? 1 / density : density
   }
   const not: Picked['not'] = []
-  const usable: { bottle: Bottle; has: number }[] = []
+  const usable: { bottle: Bottle; has: number; perUnit: number }[] = []
   let unknown = false
   for (const bottle of same) {
     const why = againstBottle(bottle, day, formsPeroxides)
-    const has = inUnit(bottle)
+    const perUnit = perUnitOf(bottle)
     if (why.length > 0) not.push({ bottle, why })
-    else if (has === null) unknown = true
-    else usable.push({ bottle, has })
+    else if (perUnit === null) unknown = true
+    else usable.push({ bottle, has: bottle.left.value / perUnit, perUnit })
   }
   usable.sort((a, b) => (a.bottle.openedOn ?? '9').localeCompare(b.bottle.openedOn ?? '9') || a.has - b.has)
   let missing = need.issue
   const from: Picked['from'] = []
-  for (const { bottle, has } of usable) {
+  for (const { bottle, has, perUnit } of usable) {
     if (missing <= 1e-9) break
     const take = Math.min(has, missing)
-    from.push({ bottle, take })
+    from.push({ bottle, take, perUnit })
     missing -= take
   }
   return { from, not, short: Math.max(0, missing <= 1e-9 ? 0 : missing), unknown }
@@ -76,4 +77,24 @@ export const leftAfter = (began: number, moves: readonly Pick<Move, 'by'>[]): nu
 export function usedOf(moves: readonly Move[], from: string, to: string): number {
   const uses: readonly MoveKind[] = ['set out', 'came back', 'charged', 'thrown away', 'distilled']
   return moves.reduce((sum, { kind, by, at }) => (uses.includes(kind) && at >= from && at < to ? sum - by : sum), 0)
+}
+
+/** What was set out of bottles for a session, as its tick says: by bottle, in the unit of each. */
+export interface SetOut {
+  from: readonly { bottle: string; take: number }[]
+}
+
+/**
+ * The shelf as it was before what is set out had left it. What a session needs is worked out against this shelf, so that a tick changes nothing of it: of 15 g with 9 on the shelf
+ * 6 are missing before they are set out and afterwards.
+ */
+export function beforeSetOut(bottles: readonly Bottle[], out: readonly SetOut[]): Bottle[] {
+  const taken = new Map<string, number>()
+  for (const { bottle, take } of out.flatMap(({ from }) => from)) taken.set(bottle, (taken.get(bottle) ?? 0) + take)
+  return bottles.map((bottle) => {
+    const back = taken.get(bottle.id)
+    return back === undefined
+      ? bottle
+      : { ...bottle, left: { ...bottle.left, value: Number((bottle.left.value + back).toPrecision(12)) } }
+  })
 }

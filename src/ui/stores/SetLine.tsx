@@ -20,6 +20,8 @@ interface Props {
 export function SetLine({ row, zone, tick, was, onTick }: Props) {
   const { name, strength, unit, issue, madeIn, from, not, short, unknown, tap, solution, shares, fetched } = row
   const done = tick?.body.done === true
+  const of = fetched?.unit ?? unit
+  const there = from.reduce((sum, { take }) => sum + take, 0)
   const sizes = [...new Map(shares.map(({ value }) => [value, shares.filter((each) => each.value === value).length]))]
   return (
     <li className={done ? 'is-set' : undefined}>
@@ -58,12 +60,14 @@ export function SetLine({ row, zone, tick, was, onTick }: Props) {
           !tap &&
           from.map(({ id, words, take }) => (
             <span key={id} className="from">
-              {amountText(take, fetched?.unit ?? unit)} {fetched && `of ${fetched.name} `}from {words}
+              {amountText(take, of)} {fetched && `of ${fetched.name} `}from {words}
             </span>
           ))}
-        {!done && short > 0 && (
+        {short > 0 && (
           <State level="danger">
-            {amountText(short, fetched?.unit ?? unit)} {fetched && `of ${fetched.name} `}missing on the shelf
+            {done && `${amountText(there, of)} of ${amountText(there + short, of)} set out, `}
+            {amountText(short, of)} {fetched && `of ${fetched.name} `}
+            {done ? 'to order' : 'missing on the shelf'}
           </State>
         )}
         {!done && unknown && <State level="doubt">a bottle is kept in another unit, and its density is not known</State>}

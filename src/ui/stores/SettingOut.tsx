@@ -111,7 +111,12 @@ export function SettingOut({ view, mayWrite, who }: Props) {
                                 done: yes,
                                 issue: row.issue,
                                 unit: row.unit,
-                                from: row.tap ? [] : row.from.map(({ id: bottle, take }) => ({ bottle, take })),
+                                from: row.tap
+                                  ? []
+                                  : row.from.map(({ id: bottle, take, perUnit }) => ({
+                                      bottle,
+                                      take: Number((take * perUnit).toPrecision(12)),
+                                    })),
                               })
                           : undefined
                       }

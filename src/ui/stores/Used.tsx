@@ -13,11 +13,12 @@ export interface UsedShown {
   item: string
   name: string
   unit: 'g' | 'mL'
-  out: { bottle: string; take: number }[]
+  /** In the unit of the row; a bottle counts `perUnit` of its own for one of them. */
+  out: { bottle: string; take: number; perUnit: number }[]
   charged: number
   benches: number
   unreadable: number
-  bottles: NamedBottle[]
+  bottles: (NamedBottle & { perUnit: number })[]
   settled: StoresRecord<'settled'> | null
 }
 
@@ -124,7 +125,9 @@ export function Used({ session, zone, rows: first, mayWrite }: Props) {
                               variant="quiet"
                               size="sm"
                               aria-label={`${row.name}: take what was charged from the bottle`}
-                              onClick={() => void settle(row, 'charged', [{ bottle: bottle.id, amount: tidy(row.charged) }])}
+                              onClick={() =>
+                                void settle(row, 'charged', [{ bottle: bottle.id, amount: tidy(row.charged * bottle.perUnit) }])
+                              }
                             >
                               Take it from {bottle.words}
                             </Button>
@@ -149,11 +152,11 @@ export function Used({ session, zone, rows: first, mayWrite }: Props) {
 const tidy = (value: number) => Number(value.toPrecision(6))
 
 /** What goes back goes into the bottles that were opened last. */
-function spread(out: readonly { bottle: string; take: number }[], left: number): { bottle: string; amount: number }[] {
+function spread(out: UsedShown['out'], left: number): { bottle: string; amount: number }[] {
   let rest = left
-  return out.toReversed().flatMap(({ bottle, take }) => {
+  return out.toReversed().flatMap(({ bottle, take, perUnit }) => {
     const amount = tidy(Math.min(take, rest))
     rest -= amount
-    return amount > 0 ? [{ bottle, amount }] : []
+    return amount > 0 ? [{ bottle, amount: tidy(amount * perUnit) }] : []
   })
 }
