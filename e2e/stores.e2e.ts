@@ -115,7 +115,7 @@ test('a timetable that changes when an apparatus breaks; starts by keyboard, und
   await signIn(page, owner)
   await page.goto(`/stores/${next.id}/timetable`)
   const head = page.locator('.timetable-head')
-  await expect(head).toContainText(/\d+ % of 2,000 played classes/, { timeout: 30_000 })
+  await expect(head).toContainText(/\d+ % of 600 played classes/, { timeout: 30_000 })
   await expectAccessible(page)
   const ends = async () =>
     Number(

@@ -388,13 +388,24 @@ describe('sessions that change', () => {
   test('clashes of room, section and hour, a day that is past, and hours that do not fit are said before', async () => {
     await set('Benzoin', [day('2027-02-01')])
     const said = async (days: ReturnType<typeof day>[], title = 'Benzoin', of = section) =>
-      (await checkSession({ section: of, revision: revisionOf(title), days })).map(({ level, words }) => `${level} ${words}`)
+      (await checkSession({ section: of, revision: revisionOf(title), days }))
+        .map(({ level, words }) => `${level} ${words}`)
+        .filter((words) => !words.includes('is not a room'))
     expect(await said([day('2027-02-01', 'Elsewhere')])).toEqual([
       expect.stringContaining('danger Section B has Benzoin then, 09:00–15:00'),
     ])
     expect(await said([day('2027-02-01', 'Hall')], 'Benzoin', made.sections[0]!.id)).toEqual([
       expect.stringContaining('danger Hall is taken then'),
     ])
+    // A room that the laboratory does not have is asked about, however it is written; one that it has is not.
+    const rooms = async (room: string) =>
+      (await checkSession({ section, revision: revisionOf('Benzoin'), days: [day('2027-03-03', room)] })).map(
+        ({ words }) => words,
+      )
+    expect(await rooms('North lap')).toEqual([
+      expect.stringMatching(/^“North lap” is not a room of the laboratory \(North lab, .*\)/),
+    ])
+    expect(await rooms(' north LAB')).toEqual([])
     // One that begins when the other ends does not clash.
     expect(await said([day('2027-02-01', 'Hall', '15', '21')])).toEqual([])
     expect(await said([day('2020-02-01')])).toEqual([expect.stringContaining('This day is past')])

@@ -15,22 +15,35 @@ export interface OutlookAsked extends Open {
 }
 
 /** What one more of a station would bring. */
-export interface OneMore {
+export interface OneMore extends Comes {
   station: number
-  allDone: number
-  lastMin: number
 }
 
-/** What telling the groups otherwise would bring: with the usual minutes, and over many classes. */
-export interface Offer extends Settled {
-  free: Free
+/** What a class comes to: over the same classes by chance for what stands and for what could be, so that what is taken then shows what was offered. */
+export interface Comes {
   allDone: number
+  /** The usual end of the last group, minutes. */
+  lastMin: number
+  /** Minutes in queues, all groups together. */
+  queuedMin: number
 }
+
+/** What telling the groups otherwise would bring. */
+export interface Offer extends Comes {
+  free: Free
+  told: Settled['told']
+}
+
+const comes = ({ allDone, last, stations }: Simulated): Comes => ({
+  allDone,
+  lastMin: last.usual,
+  queuedMin: stations.reduce((sum, each) => sum + each.queuedMin, 0),
+})
 
 export interface Outlook {
   simulated: Simulated
-  /** As told, with the usual minutes. */
-  usual: Settled
+  /** As it is told now. */
+  now: Comes
   bound: Bound
   /** When the best timetable that was found ends, whoever goes first. */
   bestMin: number
@@ -41,8 +54,6 @@ export interface Outlook {
 /** A change that is not worth an offer, minutes, and as a share of the classes. */
 const worthMin = 2
 const worthShare = 0.03
-/** Classes that are played for a comparison, where the whole number is played for what stands. */
-const fewerClasses = 300
 const seed = 20_261_126
 
 /**
@@ -51,31 +62,29 @@ const seed = 20_261_126
 export function outlook(asked: OutlookAsked, progress?: (share: number) => void): Outlook {
   const { stations, orders, others, kinds, told, closesMin, together, steps, classes } = asked
   const open: Open = { stations, orders, ...(others ? { others } : {}), ...(kinds ? { kinds } : {}) }
-  const work = workOf(open, told)
-  const played = (told: readonly Told[], count: number, counts?: Int32Array) =>
-    simulate(workOf(open, told), {
-      classes: count,
-      closesMin,
-      together,
-      steps,
-      random: repeatable(seed),
-      ...(counts ? { counts } : {}),
-    })
-  const simulated = simulate(work, { classes, closesMin, together, steps, random: repeatable(seed) }, (share) =>
-    progress?.(0.5 * share),
-  )
-  const usual = comesTo(open, told)
-  const fewer = Math.min(classes, fewerClasses)
-  const plain = played(told, fewer)
+  const played = (told: readonly Told[], counts?: Int32Array, progress?: (share: number) => void) =>
+    simulate(
+      workOf(open, told),
+      {
+        classes,
+        closesMin,
+        together,
+        steps,
+        random: repeatable(seed),
+        ...(counts ? { counts } : {}),
+      },
+      progress,
+    )
+  const simulated = played(told, undefined, (share) => progress?.(0.4 * share))
+  const now = comes(simulated)
   const more = stations.flatMap(({ count }, station): OneMore[] => {
     if (simulated.stations[station]!.queuedMin < 1) return []
     const counts = Int32Array.from(stations, (each, at) => each.count + (at === station ? 1 : 0))
-    const { allDone, last } = played(told, fewer, counts)
-    return count < told.length && (last.usual < plain.last.usual - worthMin || allDone > plain.allDone + worthShare)
-      ? [{ station, allDone, lastMin: last.usual }]
-      : []
+    if (count >= told.length) return []
+    const then = comes(played(told, counts))
+    return then.lastMin < now.lastMin - worthMin || then.allDone > now.allDone + worthShare ? [{ station, ...then }] : []
   })
-  progress?.(0.7)
+  progress?.(0.6)
   const asWritten = comesTo(
     open,
     Array.from({ length: told.length }, () => ({ startMin: 0, order: 0 })),
@@ -83,9 +92,15 @@ export function outlook(asked: OutlookAsked, progress?: (share: number) => void)
   const frees: Free[] = orders.length > 1 ? ['starts', 'orders', 'both'] : ['starts']
   const offers = frees.flatMap((free, index): Offer[] => {
     const found = settle({ ...open, groups: told.length }, free, repeatable(seed + index))
-    progress?.(0.7 + (0.25 * (index + 1)) / frees.length)
+    progress?.(0.6 + (0.35 * (index + 1)) / frees.length)
     if (asWritten.lastMin - found.lastMin < worthMin && asWritten.queuedMin - found.queuedMin < worthMin * told.length) return []
-    return [{ ...found, free, allDone: played(found.told, fewer).allDone }]
+    const then = comes(played(found.told))
+    // Only what is better by the classes that are shown.
+    const better =
+      then.lastMin < now.lastMin - worthMin ||
+      then.queuedMin < now.queuedMin - worthMin ||
+      then.allDone > now.allDone + worthShare
+    return better ? [{ free, told: found.told, ...then }] : []
   })
   const best = bestTimetable(
     workOf(
@@ -97,7 +112,7 @@ export function outlook(asked: OutlookAsked, progress?: (share: number) => void)
   progress?.(1)
   return {
     simulated,
-    usual,
+    now,
     bound: lowerBound(
       workOf(
         open,

@@ -188,8 +188,8 @@ function Heat({ found, steps, titles, clock, closesMin }: Props & { found: Outlo
           <p key={id}>
             <b>{titles[id]}:</b>{' '}
             {last >= 0
-              ? `${clock(last)}. Of those who begin then, nine in ten are done in time.`
-              : 'too late from the beginning: what follows takes one group in ten longer than the session.'}
+              ? `${clock(last)}. In nine classes of ten every group that begins by then is done in time.`
+              : 'too late from the beginning: in more than one class of ten, what follows takes a group longer than the session.'}
           </p>
         )
       })}
