@@ -58,7 +58,7 @@ describe('graver since', () => {
     expect(withGraver(unchanged)).toEqual({ plan: unchanged, graver: [] })
     const [copy] = frozen.substances
     expect(withGraver({ ...frozen, substances: [{ ...copy!, formula: 'C8H10' }] }).graver).toEqual([])
-    const own = { ...copy!.hazards!, source: 'Written down by the author of this plan, from the label' }
+    const own = { ...copy!.hazards!, byAuthor: true }
     expect(withGraver({ ...frozen, substances: [{ ...copy!, hazards: own }] }).graver).toEqual([])
   })
 

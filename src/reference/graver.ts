@@ -17,7 +17,7 @@ const codeOf = (statement: string) => statement.split(' ')[0]!
 /** The part of a record that is graver than a plan's copy; undefined where the copy says as much. Hazards that an author took from a label stand as they are. */
 function graver(copy: Substance, record: SubstanceRecord): { merged: Substance; news: string[] } | undefined {
   if (copy.formula !== record.formula || !record.hazards) return undefined
-  if (copy.hazards && copy.hazards.source.startsWith('Written down by the author')) return undefined
+  if (copy.hazards && copy.hazards.byAuthor) return undefined
   const had = copy.hazards?.statements.map(codeOf) ?? []
   const more = record.hazards.statements.filter((code) => !had.includes(code))
   if (more.length === 0) return undefined
@@ -39,6 +39,9 @@ function graver(copy: Substance, record: SubstanceRecord): { merged: Substance; 
   }
 }
 
+/** Plans that have them already, with what was new. */
+const merged = new WeakMap<Plan, GraverNote[]>()
+
 /**
  * A plan with the hazards that its records have gained since it was frozen, and what is new about which substance. What has become milder stays as the plan has it.
  */
@@ -46,6 +49,8 @@ export function withGraver(
   plan: Plan,
   records: readonly SubstanceRecord[] = substanceRecords,
 ): { plan: Plan; graver: GraverNote[] } {
+  const before = merged.get(plan)
+  if (before) return { plan, graver: before }
   const notes: GraverNote[] = []
   const substances = plan.substances.map((copy) => {
     const record = records.find(({ id }) => id === copy.id)
@@ -54,5 +59,8 @@ export function withGraver(
     notes.push({ substance: copy.name, news: found.news })
     return found.merged
   })
-  return notes.length === 0 ? { plan, graver: notes } : { plan: { ...plan, substances }, graver: notes }
+  if (notes.length === 0) return { plan, graver: notes }
+  const now = { ...plan, substances }
+  merged.set(now, notes)
+  return { plan: now, graver: notes }
 }

@@ -1,6 +1,7 @@
 import { PlanFileError, readPlanFile } from '@/core/format/planFile'
 import type { Plan } from '@/core/plan/plan'
 import { Draft, Revision } from '@/data/models'
+import { withGraver } from '@/reference/graver'
 
 /** A stored document that cannot be read. It takes nothing down but what is made of it: lists show it as a row that says so. */
 export class UnreadableDocument extends Error {
@@ -20,14 +21,17 @@ const mostKept = 200
 /** Plans of published revisions: their bytes never change, so each is read once for each process. */
 const frozen = new Map<string, Plan>()
 
-/** The plan in a row. What cannot be read is marked on the row, so that lists can say so without reading it. @throws UnreadableDocument */
+/** The plan in a row; a published one with the hazards known today. What cannot be read is marked on the row, so that lists can say so without reading it. @throws UnreadableDocument */
 export async function readDocument(row: Revision | Draft): Promise<Plan> {
   const isDraft = row instanceof Draft
   const known = isDraft ? undefined : frozen.get(row.id)
   if (known) return known
   try {
-    const plan = readPlanFile((isDraft ? undefined : row.broughtForward) ?? row.plan)
-    if (!isDraft) keep(row.id, plan)
+    const read = readPlanFile((isDraft ? undefined : row.broughtForward) ?? row.plan)
+    if (isDraft) return read
+    // What is frozen is read with the hazards that its records have gained since: no page, label or sheet has to think of it.
+    const { plan } = withGraver(read)
+    keep(row.id, plan)
     return plan
   } catch (error) {
     if (!(error instanceof PlanFileError)) throw error

@@ -34,7 +34,8 @@ export interface ServiceView {
   signed: { runs: number; at: string | null } | null
 }
 
-const began = thisMoment().toISOString()
+/** When this process began; this file is loaded when somebody first asks. */
+const began = new Date(thisMoment().getTime() - 1000 * process.uptime()).toISOString()
 
 function backupsIn(folder: string | undefined): ServiceView['backups'] {
   if (!folder || !existsSync(folder)) return []

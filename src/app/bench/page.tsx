@@ -1,6 +1,7 @@
 import { thisMoment } from '@/server/clock'
 import type { Metadata } from 'next'
 import { scalePlan } from '@/core/edit/scalePlan'
+import { withPrinted } from '@/core/operations/printedPlan'
 import { figuresInWords } from '@/core/operations/wordFigures'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { cautionsOf } from '@/core/safety/cautionsOf'
@@ -28,10 +29,11 @@ export default async function BenchPage() {
         <Opening title="This bench cannot be opened">The plan of this session cannot be read. Tell the person in charge.</Opening>
       )
     const { run, bench: number, members, scale, entries, zone, lab, readCode } = view
-    const { plan, graver } = withGraver(view.plan)
+    const { plan: frozen, graver } = withGraver(view.plan)
     // Worked out here, so that a tablet need not load what works them out before its first step stands.
-    const scaled = scalePlan(plan, scale)
+    const scaled = scalePlan(frozen, scale)
     const table = reactionTable(scaled)
+    const plan = withPrinted(frozen, scaled, table, lab)
     const figures = figuresInWords(scaled, table, lab)
     const cautions = Object.fromEntries(scaled.steps.map((step) => [step.id, cautionsOf(scaled, table, step)]))
     const measures = measuresFor(plan)

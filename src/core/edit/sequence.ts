@@ -1,13 +1,14 @@
 import { computedLine, reactionTable, wholeOf } from '../reaction/reactionTable'
 import { scalePlan } from './scalePlan'
-import { allThereIs, mainResult, mainSubstance, type Line, type Plan, type Span } from '../plan/plan'
+import { mainResult, mainSubstance, type Line, type Plan, type Span } from '../plan/plan'
 
 /** One preparation of a sequence, as planned. */
 export interface SequenceLink {
   title: string
   /** Name of what it makes. */
   product: string
-  expected: Span
+  /** Null where nobody has said what is expected of it. */
+  expected: Span | null
   /** Grams of product at the middle of the expected yield; null while the plan has no amounts. */
   makesG: number | null
   /** The line of the next preparation that takes it, and how many grams that needs; absent for the last. */
@@ -17,8 +18,8 @@ export interface SequenceLink {
 export interface Sequence {
   /** From the first preparation to the one that is looked at. */
   links: SequenceLink[]
-  /** Product of the expected yields of the links. */
-  overall: Span
+  /** Product of the expected yields of the links; null where that of one is not known. */
+  overall: Span | null
 }
 
 /** The line of a plan that another preparation makes; the first where there are several. */
@@ -35,17 +36,18 @@ export function sequenceOf(plan: Plan, earlier: readonly Plan[]): Sequence | nul
   const chain = [...earlier.toReversed(), plan]
   const links = chain.map((each, index): SequenceLink => {
     const [whole, result, next] = [wholeOf(each, reactionTable(each)), mainResult(each), chain[index + 1]]
-    const expected = result?.expected ?? allThereIs
+    const expected = result?.expected ?? null
     const line = next && madeLine(next)
     return {
       title: each.title,
       product: mainSubstance(each)?.name ?? '',
       expected,
-      makesG: whole && (whole.value * (expected.low + expected.high)) / 2,
+      makesG: whole && expected && (whole.value * (expected.low + expected.high)) / 2,
       ...(line ? { taken: { line: line.id, needsG: computedLine(reactionTable(next), line.id).mass?.value ?? null } } : {}),
     }
   })
-  return { links, overall: overallYield(links.map(({ expected }) => expected)) }
+  const known = links.flatMap(({ expected }) => expected ?? [])
+  return { links, overall: known.length < links.length ? null : overallYield(known) }
 }
 
 /** Overall yield of a sequence: the product of the yields of its steps. */

@@ -132,6 +132,8 @@ export function densityOf(plan: Plan, line: Line): { gPerML: number; source: str
   if (form.kind === 'mass-fraction') return form.gPerML === undefined ? undefined : { gPerML: form.gPerML, source: form.source }
   if (form.kind === 'solution' || form.kind === 'mass-volume')
     return form.gPerML === undefined ? undefined : { gPerML: form.gPerML, source: 'label of the bottle' }
+  // A hydrate is another solid than the salt without its water, whose density its record has.
+  if (form.kind === 'solid' && form.water) return undefined
   return substanceOf(plan, line).density
 }
 

@@ -20,6 +20,14 @@ export function written(value: number, decimals: number, u = 0): Figure {
 }
 
 /**
+ * The decimals with which a typed number is shown: those it was typed with; where a scale has taken it off them, at least two figures, so that 2 g at 0.735 of the scale are 1.5 g and not 1 g.
+ */
+export function decimalsShown(value: number, decimals: number): number {
+  const exactly = Math.abs(Number(value.toFixed(Math.min(100, Math.max(0, decimals)))) - value) <= 1e-9 * Math.abs(value)
+  return exactly || value === 0 ? decimals : Math.max(decimals, 1 - Math.floor(Math.log10(Math.abs(value))))
+}
+
+/**
  * A number read off a display that shows so many decimals: its standard uncertainty is the last digit over √12, as every value within it is as likely (GUM 4.3.7), with what else is uncertain about it in its own unit.
  */
 export function readTo(value: number, decimals: number, besides = 0): Figure {

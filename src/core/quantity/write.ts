@@ -1,4 +1,4 @@
-import { decimalsJustified, type Figure } from './figure'
+import { decimalsJustified, decimalsShown, type Figure } from './figure'
 import type { Quantity, Unit } from './unit'
 
 /** What stands in print for a figure that is not known. */
@@ -16,7 +16,7 @@ export const writeBand = (low: number, high: number): string => (low === high ? 
 
 /** A typed quantity as it was meant: 4.00 mL keeps both decimals. */
 export function writeQuantity(quantity: Quantity): string {
-  return `${writeNumber(quantity.value, Math.max(0, quantity.decimals))} ${quantity.unit}`
+  return `${writeNumber(quantity.value, Math.max(0, decimalsShown(quantity.value, quantity.decimals)))} ${quantity.unit}`
 }
 
 /** The value in full for the working: ten significant figures with no trailing zeros. */

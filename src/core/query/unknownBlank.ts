@@ -14,6 +14,6 @@ export const unknownBlank: QueryRule = (plan) =>
         id: `unknown-blank-${step.id}-${key}`,
         about: step.id,
         title: 'A step names a blank that it does not have',
-        evidence: `“${step.title}” says {@${key}}, which would stand on the bench as it was typed. ${there.length > 0 ? `It has ${there.map((each) => `{@${each.key}} (${each.label})`).join(', ')}.` : 'It has none.'}`,
+        evidence: `“${step.title}” says {@${key}}, which would be printed as “not known”. ${there.length > 0 ? `It has ${there.map((each) => `{@${each.key}} (${each.label})`).join(', ')}.` : 'It has none.'}`,
       }))
   })

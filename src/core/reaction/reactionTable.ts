@@ -1,4 +1,4 @@
-import { constant, exact, over, times, written, type Figure } from '../quantity/figure'
+import { constant, decimalsShown, exact, over, times, written, type Figure } from '../quantity/figure'
 import { deviceOf, uncertaintyOf } from '../quantity/device'
 import { inBaseUnit, units } from '../quantity/unit'
 import {
@@ -127,7 +127,7 @@ export function reactionTable(plan: Plan, charged: Readonly<Record<string, Charg
       return mass && withDevice(line, basis(plan, line, 'volume', times(written(anchor.mLPerG, anchor.decimals), mass)))
     }
     const { quantity } = anchor
-    const value = written(quantity.value, quantity.decimals)
+    const value = written(quantity.value, decimalsShown(quantity.value, quantity.decimals))
     return withDevice(line, basis(plan, line, anchor.of, { ...value, value: inBaseUnit(quantity) }))
   }
 

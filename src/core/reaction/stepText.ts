@@ -5,6 +5,9 @@ import { writeFigureText } from '../quantity/write'
 import { strengthText } from '../plan/lineName'
 import { dispensed, isTyped, type ReactionTable } from './reactionTable'
 
+/** What is printed for a field that words name and the step does not have. */
+export const notNamed = 'not known'
+
 export type TextPiece =
   | { kind: 'text'; text: string }
   | { kind: 'figure'; text: string }
@@ -21,11 +24,11 @@ export const blanksNamed = (text: Words): string[] => [
  * @param figures what stands in the blanks that the words name, with its unit
  */
 export function stepText(text: Words, table: ReactionTable, figures: Readonly<Record<string, string>> = {}): TextPiece[] {
-  return piecesOf(text).map((piece): TextPiece => {
+  const pieces = piecesOf(text).map((piece): TextPiece => {
     if (piece.kind === 'text') return piece
-    if (piece.kind === 'blank') return { kind: 'figure', text: figures[piece.key] ?? piece.written }
+    if (piece.kind === 'blank') return { kind: 'figure', text: figures[piece.key] ?? notNamed }
     const line = table.lines.find((candidate) => candidate.line.id === piece.line)
-    if (!line) return { kind: 'text', text: piece.written }
+    if (!line) return { kind: 'text', text: notNamed }
     const measured = dispensed(line)
     const whole = piece.part === 1
     return {
@@ -37,6 +40,13 @@ export function stepText(text: Words, table: ReactionTable, figures: Readonly<Re
       name: [strengthText(line.line.form), line.substance.name].filter(Boolean).join(' '),
       typed: measured !== null && whole && isTyped(line.line, measured.dimension),
     }
+  })
+  return pieces.map((piece, index) => {
+    const before = pieces[index - 1]
+    // In one portion, not in 1 portions.
+    return piece.kind === 'text' && before?.kind === 'figure' && before.text === '1'
+      ? { ...piece, text: piece.text.replace(/^ portions\b/, ' portion') }
+      : piece
   })
 }
 

@@ -1,3 +1,5 @@
+import { defaultLab } from '../lab/lab'
+import { printedStep } from '../operations/printedPlan'
 import { printed } from '../words/words'
 import { operationIn } from '../operations/registry'
 import { lineOf, substanceOf, type Plan, type Step } from '../plan/plan'
@@ -31,7 +33,8 @@ export function cautionsOf(plan: Plan, table: ReactionTable, step: Step): string
   for (const { step: where, gas, litres } of gasesIn(plan, table))
     if (where === step.id && litres >= leastGasL)
       found.push(`${capital(gas)}, up to ${writeNumber(litres, litres < 1 ? 2 : 1)} L: ${gases[gas].lead}.`)
-  if (step.caution) found.push(printed(step.caution))
+  const { caution } = printedStep(plan, table, step, defaultLab)
+  if (caution) found.push(printed(caution))
   const measured = step.kind === 'charge' ? substanceOf(plan, lineOf(plan, step.line)).caution : undefined
   if (measured) found.push(measured)
   return [...new Set(found)]

@@ -1,3 +1,5 @@
+import { defaultLab } from '../lab/lab'
+import { printedPlan } from '../operations/printedPlan'
 import { statementCodes } from '../substance/statements'
 import { printed } from '../words/words'
 import { operationIn } from '../operations/registry'
@@ -32,7 +34,7 @@ export function safetySheet(plan: Plan, mmHg?: number): SafetySheet {
   const gravity = (substance: Substance) => (substance.hazards?.signal === 'danger' ? 100 : 0) + statementCodes(substance).length
   const substances = used.filter(({ hazards }) => hazards).sort((a, b) => gravity(b) - gravity(a))
   const dangers = new Map<string, string[]>()
-  for (const step of plan.steps) {
+  for (const step of printedPlan(plan, reactionTable(plan), defaultLab).steps) {
     for (const words of new Set([operationIn(step)?.danger, step.caution && printed(step.caution)]))
       if (words) dangers.set(words, [...(dangers.get(words) ?? []), printed(step.title)])
   }

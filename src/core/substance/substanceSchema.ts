@@ -60,6 +60,8 @@ export const substanceSchema = exact({
       pictograms: Type.Array(Type.String({ pattern: '^GHS0[1-9]$' })),
       statements: Type.Array(words()),
       source,
+      /** True where the author took them from a label or a safety data sheet: then no record is put over them. */
+      byAuthor: Type.Optional(Type.Boolean()),
     }),
   ),
   /** Where what is left of it goes. */

@@ -105,7 +105,7 @@ export function Desk(props: DeskProps) {
     const line = plan.lines.find((each) => each.id === id)
     return line ? lineName(plan, line) : id
   }
-  const { shown, isTyping, focus, texts, actions } = useCellTexts(
+  const { shown, isTyping, focus, texts, actions, leave } = useCellTexts(
     plan,
     (next, { line, column }) => change(next, `${column} of ${nameOf(line)}`),
     () => setAsked(undefined),
@@ -166,7 +166,15 @@ export function Desk(props: DeskProps) {
   })
 
   return (
-    <div className="with-margin">
+    <div
+      className="with-margin"
+      // Whoever goes on elsewhere is done with the figure: its working would stand beside something else.
+      onFocus={({ target }) => {
+        if (target.closest('[data-cell], [aria-label^="Margin"]')) return
+        leave()
+        if (!target.closest('.blank')) setAsked(undefined)
+      }}
+    >
       <main className="page desk">
         <DeskHead
           plan={plan}

@@ -3,6 +3,7 @@
 import { Fragment, memo, useState } from 'react'
 import type { Lab } from '@/core/lab/lab'
 import { plannerFor } from '@/core/operations/planners'
+import { printedStep } from '@/core/operations/printedPlan'
 import { wordFigures } from '@/core/operations/wordFigures'
 import { days, lengthOf, writeMinutes } from '@/core/plan/duration'
 import { moveStep } from '@/core/plan/editPlan'
@@ -87,6 +88,7 @@ export const ProcedureStrip = memo(function ProcedureStrip({
                   step={step}
                   table={table}
                   figures={wordFigures(plan, table, step, lab)}
+                  until={printedStep(plan, table, step, lab).until}
                   startMin={startMin[step.id]!}
                   open={open === step.id}
                   writing={onChange !== undefined}

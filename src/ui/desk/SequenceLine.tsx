@@ -26,7 +26,8 @@ export const SequenceLine = memo(function SequenceLine({ plan, earlier, onChange
       </p>
     )
   if (!sequence) return null
-  const percent = ({ low, high }: { low: number; high: number }) => `${writeNumber(100 * low, 0)}–${writeNumber(100 * high, 0)} %`
+  const percent = (span: { low: number; high: number } | null) =>
+    span ? `${writeNumber(100 * span.low, 0)}–${writeNumber(100 * span.high, 0)} %` : 'yield expected: not said yet'
   const before = sequence.links.at(-2)!
   const scaled = before.makesG === null ? null : scaledToProduct(plan, before.makesG)
   const differs =
@@ -50,7 +51,10 @@ export const SequenceLine = memo(function SequenceLine({ plan, earlier, onChange
         ))}
       </ol>
       <p>
-        Overall yield expected: <b className="fig">{percent(sequence.overall)}</b>{' '}
+        Overall yield expected:{' '}
+        <b className="fig">
+          {sequence.overall ? percent(sequence.overall) : 'not known: say what each preparation is expected to give'}
+        </b>{' '}
         {onChange && scaled && differs && (
           <button type="button" className="opens" onClick={() => onChange(scaled, `scaled to what ${before.title} makes`)}>
             Scale this plan to the {writeNumber(before.makesG!, 2)} g that {before.title} makes

@@ -1,6 +1,6 @@
 'use client'
 
-import { printed } from '@/core/words/words'
+import { printed, type Words } from '@/core/words/words'
 import { useSortable } from '@dnd-kit/sortable'
 import type { ReactNode } from 'react'
 import type { Step } from '@/core/plan/plan'
@@ -12,6 +12,8 @@ interface Props {
   table: ReactionTable
   /** What stands in the blanks that its words name. */
   figures: Readonly<Record<string, string>>
+  /** How it ends, as it is printed. */
+  until: Words | undefined
   /** Minutes from the start of its day. */
   startMin: number
   open: boolean
@@ -25,7 +27,7 @@ interface Props {
 }
 
 /** One row of the procedure: when it begins, how long hands are busy, its title to open it, and the sentence that is printed. It is dragged by its time, by mouse or finger. */
-export function StripRow({ step, table, figures, startMin, open, writing, onToggle, onNudge, children }: Props) {
+export function StripRow({ step, table, figures, until, startMin, open, writing, onToggle, onNudge, children }: Props) {
   const { setNodeRef, setActivatorNodeRef, listeners, transform, transition, isDragging } = useSortable({
     id: step.id,
     disabled: !onNudge || open,
@@ -70,7 +72,7 @@ export function StripRow({ step, table, figures, startMin, open, writing, onTogg
         <>
           <PrintedSentence step={step} table={table} figures={figures} />
           <span className="until">
-            {[step.until, step.witness ? 'a demonstrator signs' : undefined].filter(Boolean).join('; ')}
+            {[until && printed(until), step.witness ? 'a demonstrator signs' : undefined].filter(Boolean).join('; ')}
           </span>
         </>
       )}

@@ -88,7 +88,7 @@ export function SubstanceFields({ plan, substance, onChange }: Props) {
                 hazards:
                   codes.length === 0
                     ? undefined
-                    : { signal, pictograms: pictogramsOf(codes), statements: codes.map(statementText), source },
+                    : { signal, pictograms: pictogramsOf(codes), statements: codes.map(statementText), source, byAuthor: true },
               },
               'hazards',
             )

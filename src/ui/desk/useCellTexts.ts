@@ -18,7 +18,7 @@ export function useCellTexts(
   plan: Plan,
   change: (plan: Plan, place: CellPlace) => void,
   onFocus: () => void,
-): { shown: Plan; isTyping: boolean; focus: CellPlace | null; texts: Texts; actions: CellActions } {
+): { shown: Plan; isTyping: boolean; focus: CellPlace | null; texts: Texts; actions: CellActions; leave: () => void } {
   const [texts, setTexts] = useState<Texts>({})
   const [focus, setFocus] = useState<CellPlace | null>(null)
 
@@ -66,5 +66,5 @@ export function useCellTexts(
     restore: without,
     working: () => document.querySelector<HTMLElement>('.working')?.focus(),
   })
-  return { shown, isTyping: typing != null, focus, texts: stillWrong, actions }
+  return { shown, isTyping: typing != null, focus, texts: stillWrong, actions, leave: () => setFocus(null) }
 }

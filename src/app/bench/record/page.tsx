@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import Link from 'next/link'
 import { redirect } from 'next/navigation'
 import { scalePlan } from '@/core/edit/scalePlan'
+import { withPrinted } from '@/core/operations/printedPlan'
 import { figuresInWords } from '@/core/operations/wordFigures'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { filesOfRun } from '@/server/files'
@@ -21,8 +22,9 @@ export const metadata: Metadata = { title: 'Our record' }
 export default async function OwnRecordPage() {
   const bench = await benchHere()
   if (!bench || !may(bench, 'run.read', { course: bench.course, run: bench.run })) redirect('/bench')
-  const { plan, section, zone, days, bench: number, members, scale, entries, lab } = await viewRun(bench.run)
-  const scaled = scalePlan(plan, scale)
+  const { plan: frozen, section, zone, days, bench: number, members, scale, entries, lab } = await viewRun(bench.run)
+  const scaled = scalePlan(frozen, scale)
+  const plan = withPrinted(frozen, scaled, reactionTable(scaled), lab)
   const [handed, files] = await Promise.all([handedBackTo(bench.run), filesOfRun(bench.run)])
   const around = {
     ...aroundOf(plan),

@@ -1,8 +1,10 @@
+import { defaultLab } from '../../lab/lab'
+import { printedPlan } from '../../operations/printedPlan'
 import type { Folded } from '../../classroom/foldClass'
 import { labelOf, valueOf } from '../../measurements/registry'
 import { lineName } from '../../plan/lineName'
 import { writeFigureText, writeNumber } from '../../quantity/write'
-import { chargedLines, dispensed } from '../../reaction/reactionTable'
+import { chargedLines, dispensed, reactionTable } from '../../reaction/reactionTable'
 import { checkArithmetic } from '../../result/arithmetic/checkArithmetic'
 import { budgetOf } from '../../result/budget'
 import { lossAccounts } from '../../result/losses/lossAccount'
@@ -41,7 +43,13 @@ export function reportHtml(
   const { plan } = state
   const accounts = lossAccounts(state, results)
   const budget = budgetOf(state, results)
-  const cautions = [...new Set(plan.steps.flatMap((step) => ('caution' in step && step.caution ? [printed(step.caution)] : [])))]
+  const cautions = [
+    ...new Set(
+      printedPlan(plan, reactionTable(plan), defaultLab).steps.flatMap((step) =>
+        'caution' in step && step.caution ? [printed(step.caution)] : [],
+      ),
+    ),
+  ]
   const heading = `${about.title}, bench ${bench}`
   const parts = [
     `<h1>${escape(heading)}</h1>`,

@@ -16,7 +16,7 @@ export const extracting = planner({
   of: 'extract',
   title: 'Extraction',
   sentences: (say, { salt }) => [
-    say`Shake with ${'portions'} portions of ${'portionML'} each, water at pH ${'pH'}, drawn into ${'into'}.`,
+    say`Shake with ${'portions'} × ${'portionML'}, water at pH ${'pH'}, drawn into ${'into'}.`,
     salt === 'saturated'
       ? say`Salt in the water: ${'salt'}, Setschenow constant ${'setschenow'}.`
       : say`Salt in the water: ${'salt'}.`,

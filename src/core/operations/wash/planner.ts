@@ -126,7 +126,7 @@ export const washing = planner({
   of: 'wash',
   title: 'Washing',
   sentences: (say) => [
-    say`The layer is ${'layerML'}; ${'conversion'} of the limiting reagent has reacted. This step: ${'portions'} portions of ${'portionML'}, pH ${'pH'}, drawn into ${'into'}.`,
+    say`The layer is ${'layerML'}; ${'conversion'} of the limiting reagent has reacted. This step: ${'portions'} × ${'portionML'}, pH ${'pH'}, drawn into ${'into'}.`,
     say`It holds beside the product: ${'impurities'}`,
     say`Washes, in this order: ${'washes'}`,
   ],

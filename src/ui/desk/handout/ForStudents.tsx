@@ -1,4 +1,5 @@
 import { defaultLab } from '@/core/lab/lab'
+import { printedPlan } from '@/core/operations/printedPlan'
 import { wordFigures } from '@/core/operations/wordFigures'
 import { lineName, strengthText } from '@/core/plan/lineName'
 import { isCharged, isReactant, type Plan } from '@/core/plan/plan'
@@ -69,8 +70,8 @@ export function ForStudents({ plan, measures }: { plan: Plan; measures: readonly
       </p>
       <h2>What you do</h2>
       <ol className="printed-steps">
-        {plan.steps
-          .filter(({ kind }) => kind !== 'safety')
+        {printedPlan(plan, table, defaultLab)
+          .steps.filter(({ kind }) => kind !== 'safety')
           .map((step) => (
             <li key={step.id}>
               <b>{printed(step.title)}.</b>{' '}

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
 import { notFound } from 'next/navigation'
+import { withPrinted } from '@/core/operations/printedPlan'
 import { figuresInWords } from '@/core/operations/wordFigures'
 import { correctable } from '@/core/run/correctable'
 import { foldRun } from '@/core/run/foldRun'
@@ -23,8 +24,9 @@ export default async function RecordPage({ params }: { params: Promise<{ session
   const view = await orNotFound(() => viewSession(session, false))
   const run = view.runs.find((each) => each.id === id)
   if (!run) notFound()
-  const { plan, title, section, room, zone, days, revision } = view
-  const scaled = scalePlan(plan, run.scale)
+  const { plan: frozen, title, section, room, zone, days, revision } = view
+  const scaled = scalePlan(frozen, run.scale)
+  const plan = withPrinted(frozen, scaled, reactionTable(scaled), course.lab)
   return (
     <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
       <main className="page-only record-page">
