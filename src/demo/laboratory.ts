@@ -35,6 +35,11 @@ const rooms: Lab['rooms'] = [
 export const laboratory: Lab = {
   ...defaultLab,
   pressure: { by: 'kPa', value: 99.4 },
+  emergency: {
+    number: 'house telephone 4400',
+    eyewash: 'at the sink by the door of each lab',
+    firstAid: 'green cabinet beside the preparation room',
+  },
   instruments: [
     {
       id: 'apparatus-1',

@@ -72,9 +72,10 @@ export interface FileView {
 }
 
 /** The slots that a session's groups have written for their vials. */
-export function slotsOfRuns(view: SessionView): { id: string; slots: string[] }[] {
-  return view.runs.map(({ id, scale, entries }) => ({
+export function slotsOfRuns(view: SessionView): { id: string; bench: number; slots: string[] }[] {
+  return view.runs.map(({ id, bench, scale, entries }) => ({
     id,
+    bench,
     slots: foldRun(view.plan, scale, entries).steps.flatMap(({ earlier, standing }) =>
       [...earlier, ...standing].flatMap((entry) => (entry.kind === 'note' ? [entry.body.text] : [])),
     ),

@@ -6,6 +6,7 @@ import { figuresInWords } from '@/core/operations/wordFigures'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { cautionsOf } from '@/core/safety/cautionsOf'
 import { withGraver } from '@/reference/graver'
+import { firstAidFor } from '@/reference/firstAid'
 import { measuresFor } from '@/server/measures'
 import { benchHere } from '@/server/actor'
 import { UnreadableDocument } from '@/server/documents'
@@ -38,7 +39,21 @@ export default async function BenchPage() {
     const cautions = Object.fromEntries(scaled.steps.map((step) => [step.id, cautionsOf(scaled, table, step)]))
     const measures = measuresFor(plan)
     const safety = <SafetyParts plan={scaled} measures={measures} graver={graver} heading={(words) => <h2>{words}</h2>} />
-    const shown = { run, bench: number, members, scale, plan, entries, zone, lab, readCode, figures, cautions, safety, measures }
+    const shown = {
+      run,
+      bench: number,
+      members,
+      scale,
+      plan,
+      entries,
+      zone,
+      lab,
+      readCode,
+      figures,
+      cautions,
+      safety,
+      aid: firstAidFor(plan),
+    }
     const prepared = await preparedFor(run, number, plan, lab)
     return (
       <Prepared value={prepared}>

@@ -20,6 +20,14 @@ export interface Lab {
   instruments: Instrument[]
   /** Its rooms, by the name that sessions give them. */
   rooms: Room[]
+  /** Whom one calls, and where what helps stands; empty where nobody has said it. */
+  emergency: Emergency
+}
+
+export interface Emergency {
+  number: string
+  eyewash: string
+  firstAid: string
 }
 
 /** What stands in a room for all benches: how many there are of what is shared, and where each waste goes. */
@@ -52,6 +60,7 @@ export const defaultLab: Lab = {
   graceMin: 30,
   instruments: [],
   rooms: [],
+  emergency: { number: '', eyewash: '', firstAid: '' },
 }
 
 /** Bounds within which a pressure can be meant: the lowest and highest laboratories, with their weather. */

@@ -30,6 +30,11 @@ export const labSchema: ObjectSchema<Lab> = object({
         return this.createError({ message: `A laboratory lies between ${bounds.least} and ${bounds.most} ${bounds.unit}.` })
       }),
   }).required(),
+  emergency: object({
+    number: string().max(80, 'An emergency number has at most 80 characters.').defined(),
+    eyewash: string().max(120, 'A place has at most 120 characters.').defined(),
+    firstAid: string().max(120, 'A place has at most 120 characters.').defined(),
+  }).required(),
   simpleFromK: number().min(20, 'Between 20 and 150 °C.').max(150, 'Between 20 and 150 °C.').required(),
   crystallisationVolume: oneOf('crystallisationVolume'),
   layersOut: oneOf('layersOut'),

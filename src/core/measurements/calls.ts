@@ -1,7 +1,18 @@
 import { entered } from './measurement'
 
-/** What can happen in a laboratory that is more than a slip; what to do about each stands on the safety sheet and in the rules of the house. */
-export const happenings = ['spill', 'cut', 'burn', 'splash in the eye', 'broken glass', 'fire', 'something else'] as const
+/** What can happen in a laboratory that is more than a slip, each with first aid of its own (`reference/firstAid`). */
+export const happenings = [
+  'heat burn',
+  'chemical on the skin',
+  'chemical in the eye',
+  'swallowed',
+  'breathed in',
+  'cut',
+  'fire',
+  'spill',
+  'something else',
+] as const
+export type Happening = (typeof happenings)[number]
 
 /** A bench asks for a person. */
 export const hand = entered({
@@ -21,13 +32,16 @@ export const incident = entered({
       what: string().oneOf(happenings).required(),
       who: string().trim().max(80).defined(),
       text: string().trim().max(400).defined(),
+      /** Of a spill: what it is, and about how much. */
+      substance: string().trim().max(120),
+      amount: string().trim().max(60),
     }),
   always: true,
   apart: true,
   aside: ['who', 'text'],
   refused: 'incident',
   label: () => 'Something happened',
-  value: ({ what, who, text }) => [what, who, text].filter(Boolean).join('; '),
+  value: ({ what, substance, amount, who, text }) => [what, substance, amount, who, text].filter(Boolean).join('; '),
 })
 
 /** A demonstrator says something to a bench. */

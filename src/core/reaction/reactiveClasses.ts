@@ -102,6 +102,7 @@ const byShape = {
   'acyl halide': ['acyl halide', 'water-reactive'],
   'acid anhydride': ['acid anhydride'],
   amide: [],
+  'amide with N–H': [],
   dialkylformamide: ['formamide'],
   peroxide: ['peroxide'],
   'organic peroxide': ['organic peroxide'],

@@ -46,6 +46,19 @@ describe('what goes in or is driven off', () => {
     expect(before(signed, log, pour)).not.toBeNull()
   })
 
+  test('what was confirmed at one step is not asked again at the next; what is new is', () => {
+    const later = addStep(poured, 'pour', pour)
+    const log = new TestLog()
+    log.add(charge, 'skip', {}, { reason: 'done before' })
+    expect(before(later.plan, log, later.id)!.question).toContain('left out: “Charge aniline”')
+    log.add(pour, 'confirmed', { question: 'Go on?' })
+    log.done(pour)
+    expect(before(later.plan, log, later.id)).toBeNull()
+    // It happened after they confirmed.
+    log.add(pour, 'incident', { what: 'cut', who: '', text: '' })
+    expect(before(later.plan, log, later.id)!.question).toContain('Still open: something happened and nobody has been there.')
+  })
+
   test('a charge left out, two figures for one, and what happened are open', () => {
     const log = new TestLog()
     log.add(charge, 'skip', {}, { reason: 'done before' })

@@ -30,29 +30,52 @@ export const finalWords: Readonly<Record<Final, string>> = {
   'is driven off': 'What is driven off cannot be put back.',
 }
 
-/** What stands open before a step, in words. */
-function openBefore(run: RunState, at: number): string[] {
-  const earlier = run.steps.slice(0, at)
-  const titles = (which: (state: StepState) => boolean) => earlier.filter(which).map(({ step }) => printed(step.title))
-  const list = (said: string, of: readonly string[]) =>
-    of.length > 0 ? [`${said} ${of.map((each) => `“${each}”`).join(', ')}`] : []
+/** Something that stands open before a step: in which words, of which step, and what it is, so that it is asked about once. */
+interface OpenPoint {
+  key: string
+  said: string
+  title: string | null
+}
+
+function pointsBefore(run: RunState, at: number): OpenPoint[] {
+  const of = (said: string, which: (state: StepState) => boolean): OpenPoint[] =>
+    run.steps
+      .slice(0, at)
+      .filter(which)
+      .map(({ step }) => ({ key: `${said} ${step.id}`, said, title: printed(step.title) }))
   return [
-    ...list(
-      'not signed yet:',
-      titles(({ signature }) => signature.state === 'due' || signature.state === 'void'),
-    ),
-    ...list(
-      'two figures in',
-      titles(({ twice }) => twice.length > 0),
-    ),
-    ...list(
-      'left out:',
-      titles(({ skipped, step }) => skipped !== null && step.kind === 'charge'),
-    ),
-    ...(openCalls(run.calls).some(({ entry }) => entry.kind === 'incident')
-      ? ['something happened and nobody has been there']
-      : []),
+    ...of('not signed yet:', ({ signature }) => signature.state === 'due' || signature.state === 'void'),
+    ...of('two figures in', ({ twice }) => twice.length > 0),
+    ...of('left out:', ({ skipped, step }) => skipped !== null && step.kind === 'charge'),
+    ...openCalls(run.calls)
+      .filter(({ entry }) => entry.kind === 'incident')
+      .map(({ entry }) => ({ key: entry.id, said: 'something happened and nobody has been there', title: null })),
   ]
+}
+
+/** Points that were shown and confirmed at an earlier step: what was open there then. What happened afterwards was not. */
+function confirmedBefore(run: RunState, at: number): Set<string> {
+  return new Set(
+    run.steps.slice(0, at).flatMap(({ standing }, index) => {
+      const confirmed = standing.findLast(({ kind }) => kind === 'confirmed')
+      if (!confirmed) return []
+      const incidents = new Map(run.calls.map(({ entry }) => [entry.id, entry.at]))
+      return pointsBefore(run, index).flatMap(({ key }) => {
+        const happened = incidents.get(key)
+        return happened !== undefined && happened > confirmed.at ? [] : [key]
+      })
+    }),
+  )
+}
+
+/** What stands open before a step and was not confirmed before, in words. */
+function openBefore(run: RunState, at: number): string[] {
+  const known = confirmedBefore(run, at)
+  const open = pointsBefore(run, at).filter(({ key }) => !known.has(key))
+  return [...new Set(open.map(({ said }) => said))].map((said) => {
+    const titles = open.flatMap((each) => (each.said === said && each.title !== null ? [`“${each.title}”`] : []))
+    return [said, titles.join(', ')].filter(Boolean).join(' ')
+  })
 }
 
 /** Nothing is thrown away before the product is weighed; where nothing is weighed, before the work is done. */

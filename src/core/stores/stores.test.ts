@@ -4,6 +4,7 @@ import { exact } from '../quantity/figure'
 import type { Charge } from '../reaction/reactionTable'
 import { stuffOf, type Bottle } from './bottle'
 import { dayBefore, orderList } from './orderList'
+import { groupsMadeFrom } from './groupsMadeFrom'
 import { usedUp } from './usedUp'
 import { batches, batchOf, type Batch, type Stock } from './batch'
 import { labelSheets, paperMM, placesOn } from './labelSheet'
@@ -314,6 +315,21 @@ describe('the shelf, what is set out and what is ordered', () => {
       { numRuns: 60, seed: 33 },
     )
   })
+})
+
+test('a bottle serves what is made from it: 40 mL of 0.6 mol/L bicarbonate are 2.016 g a group', () => {
+  const stock: Stock = { from: { kind: 'solid', purity: 1 } }
+  const stocks = (substance: { formula?: string | undefined }) => (substance.formula === 'NaHCO3' ? stock : undefined)
+  const salt = bottle({
+    substance: 'sodium bicarbonate',
+    formula: 'NaHCO3',
+    form: { kind: 'solid', purity: 1 },
+    left: { value: 20.17, unit: 'g', decimals: 2 },
+  })
+  expect(groupsMadeFrom(salt, isopentylAcetate, stocks)).toBe(10)
+  expect(groupsMadeFrom({ ...salt, left: { ...salt.left, value: 20.1 } }, isopentylAcetate, stocks)).toBe(9)
+  expect(groupsMadeFrom(salt, isopentylAcetate, () => undefined)).toBeNull()
+  expect(groupsMadeFrom(bottle({}), isopentylAcetate, stocks)).toBeNull()
 })
 
 describe('what must be ordered', () => {

@@ -111,7 +111,7 @@ describe('what a structure has', () => {
     has('CS(C)(=O)=O')
     has('COSC')
     has('CN(C)C=O', 'amide', 'dialkylformamide')
-    has('CNC=O', 'amide')
+    has('CNC=O', 'amide', 'amide with N–H')
     has('CN(C)C(C)=O', 'amide')
   })
 

@@ -6,6 +6,8 @@ export type Shape =
   | 'acyl halide'
   | 'acid anhydride'
   | 'amide'
+  /** One whose nitrogen has a hydrogen. */
+  | 'amide with N–H'
   | 'dialkylformamide'
   | 'peroxide'
   | 'organic peroxide'
@@ -69,6 +71,7 @@ const asks: Readonly<Record<Shape, Asks>> = {
   'acid anhydride': (structure, atom) =>
     atom.symbol === 'O' && bound(structure, atom, 'C', 1).filter((each) => isAcyl(structure, each.atom)).length === 2,
   amide: (structure, atom) => amideNitrogens(structure, atom).length > 0,
+  'amide with N–H': (structure, atom) => amideNitrogens(structure, atom).some((each) => hydrogensOf(each.atom) > 0),
   dialkylformamide: (structure, atom) =>
     hydrogensOf(atom) === 1 && amideNitrogens(structure, atom).some((each) => bound(structure, each.atom, 'C', 1).length === 3),
   peroxide,

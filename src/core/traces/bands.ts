@@ -1,10 +1,27 @@
 import type { FunctionalGroup } from '../substance/lists'
+import { shapesIn } from '../substance/shapes'
+import type { Substance } from '../substance/substance'
 import { median } from '../quantity/median'
 import type { Trace } from './trace'
 
+/** What a spectrum is asked for: the functional groups of a record, and what a structure shows besides. */
+export type AbsorbingGroup = FunctionalGroup | 'amide' | 'amide with N–H' | 'nitro compound' | 'acid anhydride'
+
+/** What of a substance absorbs: its groups, and by its structure an amide, a nitro compound, an anhydride. An anhydride or amide is read for itself, not as the acid it comes from. */
+export function absorbing({ groups = [], smiles }: Pick<Substance, 'groups' | 'smiles'>): AbsorbingGroup[] {
+  const shapes = shapesIn(smiles)
+  return [
+    ...groups,
+    ...(shapes.has('amide') ? (['amide'] as const) : []),
+    ...(shapes.has('amide with N–H') ? (['amide with N–H'] as const) : []),
+    ...(shapes.has('nitro compound') ? (['nitro compound'] as const) : []),
+    ...(shapes.has('acid anhydride') ? (['acid anhydride'] as const) : []),
+  ]
+}
+
 /** Where a functional group absorbs, cm⁻¹. */
 export interface Band {
-  group: FunctionalGroup
+  group: AbsorbingGroup
   bond: string
   low: number
   high: number
@@ -28,6 +45,11 @@ export const bands: readonly Band[] = [
   { group: 'ketone', bond: 'C=O', low: 1650, high: 1725 },
   { group: 'amine', bond: 'N–H', low: 3300, high: 3500 },
   { group: 'ether', bond: 'C–O', low: 1050, high: 1275 },
+  { group: 'amide', bond: 'C=O', low: 1630, high: 1695 },
+  { group: 'amide with N–H', bond: 'N–H', low: 3060, high: 3500 },
+  { group: 'nitro compound', bond: 'N=O, unsymmetric', low: 1500, high: 1570 },
+  { group: 'nitro compound', bond: 'N=O, symmetric', low: 1300, high: 1390 },
+  { group: 'acid anhydride', bond: 'C=O, the higher of two', low: 1775, high: 1850 },
 ]
 
 /** A band in a spectrum: looked for, and how strong it is there, as a part of the strongest. */
@@ -55,8 +77,8 @@ export function absorbanceOf({ y, yUnit }: Pick<Trace, 'y' | 'yUnit'>): number[]
 
 /** The bands that the groups of the product should show, and those that only the starting material has. */
 export function bandsFor(
-  product: readonly FunctionalGroup[],
-  starting: readonly FunctionalGroup[],
+  product: readonly AbsorbingGroup[],
+  starting: readonly AbsorbingGroup[],
 ): (Band & Pick<BandLooked, 'wanted'>)[] {
   const there = bands.filter(({ group }) => product.includes(group))
   const gone = bands.filter(

@@ -4,9 +4,9 @@ import { composition, readPeakTable } from './report'
 
 describe('a file finds its sample', () => {
   const runs = [
-    { id: 'one', slots: ['A1'] },
-    { id: 'two', slots: ['a 2', 'B2'] },
-    { id: 'ten', slots: ['A10'] },
+    { id: 'one', bench: 1, slots: ['A1'] },
+    { id: 'two', bench: 2, slots: ['a 2', 'B2'] },
+    { id: 'ten', bench: 10, slots: ['A10'] },
   ]
   test('by a slot that stands whole in its name or its title', () => {
     expect(matchSlot(['2026-11-18 a1.jdx', ''], runs)).toEqual({ run: 'one', slot: 'A1' })
@@ -16,6 +16,15 @@ describe('a file finds its sample', () => {
     expect(matchSlot(['A10.csv'], runs)).toEqual({ run: 'ten', slot: 'A10' })
     expect(matchSlot(['A1 and B2.csv'], runs)).toBeNull()
     expect(matchSlot(['C7.csv'], runs)).toBeNull()
+  })
+  test('else by the bench that it names, whole, and only where it names one', () => {
+    for (const title of ['bench 1', 'Bench-01, infrared', 'run of BENCH1 today', 'bench_1.jdx'])
+      expect(matchSlot(['x.jdx', title], runs)).toEqual({ run: 'one', slot: '' })
+    expect(matchSlot(['bench 10.jdx'], runs)).toEqual({ run: 'ten', slot: '' })
+    for (const title of ['bench 3', 'benches 1 and 2', 'bench 1 or bench 2', 'workbench 1', '1', 'bench 1 B2 A10'])
+      expect(matchSlot([title], runs)).toBeNull()
+    // The vial is surer than the bench.
+    expect(matchSlot(['A10 bench 1'], runs)).toEqual({ run: 'ten', slot: 'A10' })
   })
 })
 

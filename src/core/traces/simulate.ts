@@ -1,5 +1,4 @@
-import { bands } from './bands'
-import type { FunctionalGroup } from '../substance/lists'
+import { bands, type AbsorbingGroup } from './bands'
 import type { Trace } from './trace'
 
 const gauss = (x: number, at: number, sigma: number) => Math.exp(-0.5 * ((x - at) / sigma) ** 2)
@@ -43,7 +42,7 @@ const everywhere: readonly [number, number, number][] = [
 /** An infrared spectrum from a model: the middle of each band of the groups, in transmittance; `part` of each group as far as it is there. For tests and the demo. */
 export function simulateInfrared(
   title: string,
-  groups: readonly { group: FunctionalGroup; part: number }[],
+  groups: readonly { group: AbsorbingGroup; part: number }[],
   random: () => number,
 ): Trace {
   const own = groups.flatMap(({ group, part }) =>

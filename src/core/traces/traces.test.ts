@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { areaPercent, byInternalStandard } from './composition'
-import { bandsFor, lookFor } from './bands'
+import { absorbing, bandsFor, lookFor } from './bands'
+import type { FunctionalGroup } from '../substance/lists'
 import { integrate } from './peaks'
 import { readJcamp } from './readJcamp'
 import { readTraceCsv } from './readTraceCsv'
@@ -217,6 +218,27 @@ describe('bands', () => {
       'alcohol O–H gone',
       'carboxylic acid O–H, very broad gone',
     ])
+  })
+  test('an amide from an amine and an anhydride: its C=O and N–H are looked for, and the anhydride should have gone', () => {
+    const of = (smiles: string, groups: FunctionalGroup[] = []) => absorbing({ smiles, groups })
+    const acetanilide = of('CC(=O)Nc1ccccc1')
+    const wanted = bandsFor(acetanilide, [...of('Nc1ccccc1', ['amine']), ...of('CC(=O)OC(C)=O')])
+    expect(wanted.map(({ bond, wanted: which }) => `${bond} ${which}`)).toEqual([
+      'C=O there',
+      'N–H there',
+      'C=O, the higher of two gone',
+    ])
+    const trace = simulateInfrared(
+      '1',
+      acetanilide.map((group) => ({ group, part: 1 })),
+      stream(4),
+    )
+    expect(lookFor(trace, wanted).map(({ found }) => found)).toEqual([true, true, false])
+    // Without a hydrogen on its nitrogen an amide has no N–H; a nitro compound has its two bands.
+    expect(of('CN(C)C(C)=O')).toEqual(['amide'])
+    expect(bandsFor(of('COC(=O)c1cccc(c1)[N+](=O)[O-]', ['ester']), []).map(({ bond }) => bond)).toEqual(
+      expect.arrayContaining(['C=O', 'N=O, unsymmetric', 'N=O, symmetric']),
+    )
   })
   const strengths = (alcohol: number) => {
     const trace = simulateInfrared(

@@ -3,7 +3,9 @@
 import { printed } from '@/core/words/words'
 import { useEffect, useMemo, useState, type ReactNode } from 'react'
 import type { Lab } from '@/core/lab/lab'
-import type { Plan } from '@/core/plan/plan'
+import { lineName } from '@/core/plan/lineName'
+import { isCharged, type Plan } from '@/core/plan/plan'
+import type { FirstAid } from '@/reference/firstAid'
 import type { Entry } from '@/core/run/entry'
 import { foldRun } from '@/core/run/foldRun'
 import { type StepState } from '@/core/run/stepState'
@@ -44,8 +46,8 @@ export interface BenchProps {
   lab: Lab
   /** What stands in the blanks that the words of a step name, at this group's scale, by the step. */
   figures: Readonly<Record<string, Readonly<Record<string, string>>>>
-  /** First aid and spill measures of the safety sheet. */
-  measures: string[]
+  /** What to do first about each thing that can happen. */
+  aid: FirstAid
   /** Opens this run to read, also after the session; null where nobody was given one. */
   readCode: string | null
   /** True where the run is only read. */
@@ -67,7 +69,7 @@ export function Bench({
   zone,
   lab,
   figures,
-  measures,
+  aid,
   readCode,
   reading,
   now,
@@ -164,7 +166,13 @@ export function Bench({
                   </p>
                 </section>
               ) : happened ? (
-                <IncidentPanel {...{ run, members, measures, zone, write }} step={here} onClose={() => setHappened(false)} />
+                <IncidentPanel
+                  {...{ run, members, aid, zone, write }}
+                  emergency={lab.emergency}
+                  substances={[...new Set(plan.lines.filter(isCharged).map((line) => lineName(plan, line)))]}
+                  step={here}
+                  onClose={() => setHappened(false)}
+                />
               ) : struckNow ? (
                 <StrikePanel
                   key={struckNow.id}

@@ -6,7 +6,7 @@ import { labSchema } from '@/core/lab/labSchema'
 import { schools } from '@/core/lab/schools'
 import { boilsAt, water } from '@/core/substance/boilsAt'
 import { writeNumber } from '@/core/quantity/write'
-import { NumberField } from '../desk/fields'
+import { NumberField, TextField } from '../desk/fields'
 import { State } from '../figures/State'
 import { MineInstead } from '../kept/MineInstead'
 import { useWhole } from '../kept/useWhole'
@@ -73,6 +73,26 @@ export function Laboratory({ course, lab: first, mayWrite }: { course: string; l
           most={bounds.most}
           onNumber={(value) => write({ ...lab, pressure: { ...lab.pressure, value } })}
         />
+      </div>
+      <h2 className="section-title">
+        In an emergency <small>shown first at every bench when something happens</small>
+      </h2>
+      <div className="line-editor">
+        {(
+          [
+            ['number', 'emergency number, as it is dialled here'],
+            ['eyewash', 'where the eyewash is'],
+            ['firstAid', 'where first aid is'],
+          ] as const
+        ).map(([key, label]) => (
+          <TextField
+            key={key}
+            label={label}
+            width="half"
+            value={lab.emergency[key]}
+            onText={(text) => write({ ...lab, emergency: { ...lab.emergency, [key]: text.slice(0, 120) } })}
+          />
+        ))}
       </div>
       <h2 className="section-title">
         Where schools differ <small>the first of each is the default; plans keep what was typed in them</small>

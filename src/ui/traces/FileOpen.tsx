@@ -3,9 +3,8 @@
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
 import { Form } from 'react-bootstrap'
-import type { FunctionalGroup } from '@/core/substance/lists'
 import { writeNumber } from '@/core/quantity/write'
-import { bandsFor, bandSource, lookFor } from '@/core/traces/bands'
+import { bandsFor, bandSource, lookFor, type AbsorbingGroup } from '@/core/traces/bands'
 import { readTrace } from '@/core/traces/readTrace'
 import { withSaid, type Named, type SaidAnew, type TraceReading } from '@/core/traces/report'
 import type { Trace } from '@/core/traces/trace'
@@ -32,7 +31,7 @@ export interface Around {
   runs: { id: string; bench: number; members: string }[]
   names: string[]
   product: string
-  groups: { product: FunctionalGroup[]; starting: FunctionalGroup[] }
+  groups: { product: AbsorbingGroup[]; starting: AbsorbingGroup[] }
   /** The step that sends a sample away, by which a purity is written; null where the plan has none. */
   step: string | null
   /** Says whose a file is, and writes a purity for a bench. */

@@ -1,4 +1,5 @@
 import { findable } from '@/core/classroom/findable'
+import { absorbing } from '@/core/traces/bands'
 import { isReactant, mainSubstance, substanceOf, type Plan } from '@/core/plan/plan'
 import type { Around } from './FileOpen'
 
@@ -10,8 +11,8 @@ export function aroundOf(plan: Plan): Pick<Around, 'names' | 'product' | 'groups
     names: [...new Set(used)],
     product: product?.name ?? '',
     groups: {
-      product: product?.groups ?? [],
-      starting: plan.lines.filter(isReactant).flatMap((line) => substanceOf(plan, line).groups ?? []),
+      product: product ? absorbing(product) : [],
+      starting: plan.lines.filter(isReactant).flatMap((line) => absorbing(substanceOf(plan, line))),
     },
     step: findable(plan).find(({ kind }) => kind === 'purity')?.step ?? null,
   }

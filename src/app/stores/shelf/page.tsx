@@ -2,10 +2,12 @@ import { thisMoment } from '@/server/clock'
 import type { Metadata } from 'next'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { groupsServed } from '@/core/stores/bottle'
+import { groupsMadeFrom } from '@/core/stores/groupsMadeFrom'
 import { againstBottle } from '@/core/stores/stock'
 import { StoresHead } from '@/ui/stores/StoresHead'
 import { Frame } from '@/ui/frame/Frame'
 import { Shelf } from '@/ui/stores/Shelf'
+import { stockFor } from '@/reference/solutions'
 import { listBottles } from '@/server/bottles'
 import { visitor } from '@/server/page'
 import { dayIn } from '@/server/settingOut'
@@ -23,7 +25,7 @@ export default async function ShelfPage() {
     ...bottle,
     against: againstBottle(bottle, todayIn, false).filter((why) => bottle.left.value > 0 || why !== 'it is empty'),
     serves: tables.flatMap(({ plan, table }) => {
-      const groups = groupsServed(bottle, plan, table)
+      const groups = groupsServed(bottle, plan, table) ?? groupsMadeFrom(bottle, plan, stockFor)
       return groups === null ? [] : [{ title: plan.title, groups }]
     }),
   }))

@@ -1,10 +1,12 @@
 'use client'
 
 import { useState } from 'react'
+import type { Emergency } from '@/core/lab/lab'
 import { happenings } from '@/core/measurements/calls'
 import type { Entry } from '@/core/run/entry'
 import type { RunState } from '@/core/run/foldRun'
 import { capital } from '@/core/words/capital'
+import type { FirstAid } from '@/reference/firstAid'
 import { clockTime } from '../../time'
 import type { PanelProps } from '../panel'
 
@@ -12,12 +14,17 @@ interface Props extends PanelProps {
   run: RunState
   step: string
   members: string
-  measures: readonly string[]
+  aid: FirstAid
+  emergency: Emergency
+  /** Names of what is in the plan, for a spill. */
+  substances: readonly string[]
   zone: string
 }
 
 /** Something happened: one press tells the demonstrators; to whom, and in words, afterwards. */
-export function IncidentPanel({ run, step, members, measures, zone, write, onClose }: Props) {
+export function IncidentPanel({ run, step, members, aid, emergency, substances, zone, write, onClose }: Props) {
+  const [substance, setSubstance] = useState('')
+  const [amount, setAmount] = useState('')
   const [who, setWho] = useState('')
   const [text, setText] = useState('')
   const last = run.calls.findLast(({ entry }) => entry.kind === 'incident')
@@ -32,9 +39,18 @@ export function IncidentPanel({ run, step, members, measures, zone, write, onClo
         <>
           <h2>They are told: {told.body.what}</h2>
           <p className="hint">At {clockTime(told.at, zone)}. Stay with whoever is hurt; somebody comes.</p>
+          <WhereHelpIs emergency={emergency} />
+          <ol className="measures first-aid" aria-label="What to do now">
+            {aid[told.body.what].map((each) => (
+              <li key={each}>{each}</li>
+            ))}
+          </ol>
         </>
       ) : (
-        <h2>What happened?</h2>
+        <>
+          <h2>What happened?</h2>
+          <WhereHelpIs emergency={emergency} />
+        </>
       )}
       <div className="choice alarm" role="group" aria-label="What happened">
         {happenings.map((what) => (
@@ -51,7 +67,27 @@ export function IncidentPanel({ run, step, members, measures, zone, write, onClo
       </div>
       {told && (
         <>
-          {people.length > 0 && (
+          {told.body.what === 'spill' && (
+            <>
+              <div className="choice" role="group" aria-label="What was spilt">
+                {substances.map((name) => (
+                  <button key={name} type="button" aria-pressed={substance === name} onClick={() => setSubstance(name)}>
+                    {name}
+                  </button>
+                ))}
+              </div>
+              <label className="reason">
+                about how much
+                <input
+                  maxLength={60}
+                  placeholder="50 mL"
+                  value={amount}
+                  onChange={(event) => setAmount(event.currentTarget.value)}
+                />
+              </label>
+            </>
+          )}
+          {told.body.what !== 'spill' && people.length > 0 && (
             <div className="choice" role="group" aria-label="To whom">
               {people.map((name) => (
                 <button key={name} type="button" aria-pressed={who === name} onClick={() => setWho(name)}>
@@ -72,12 +108,18 @@ export function IncidentPanel({ run, step, members, measures, zone, write, onClo
           <button
             type="button"
             className="go"
-            disabled={who === '' && text.trim() === ''}
+            disabled={[who, text, substance, amount].every((each) => each.trim() === '')}
             onClick={() => {
               write(
                 'incident',
                 told.step,
-                { what: told.body.what, who, text: text.trim() },
+                {
+                  what: told.body.what,
+                  who,
+                  text: text.trim(),
+                  ...(substance ? { substance } : {}),
+                  ...(amount.trim() ? { amount: amount.trim() } : {}),
+                },
                 { supersedes: told.id, reason: 'more was said' },
               )
               onClose()
@@ -90,16 +132,30 @@ export function IncidentPanel({ run, step, members, measures, zone, write, onClo
       <button type="button" className="plain" onClick={onClose}>
         {told ? 'Close this' : 'Nothing happened'}
       </button>
-      {measures.length > 0 && (
-        <>
-          <h2>What the safety page says</h2>
-          <ul className="measures">
-            {measures.map((each) => (
-              <li key={each}>{each}</li>
-            ))}
-          </ul>
-        </>
-      )}
     </section>
+  )
+}
+
+/** Whom one calls and where what helps stands, as the laboratory has said it. */
+function WhereHelpIs({ emergency: { number, eyewash, firstAid } }: { emergency: Emergency }) {
+  return (
+    <dl className="where-help-is">
+      <div>
+        <dt>Emergency number</dt>
+        <dd>{number || 'not written down for this laboratory: ask the person in charge'}</dd>
+      </div>
+      {eyewash && (
+        <div>
+          <dt>Eyewash</dt>
+          <dd>{eyewash}</dd>
+        </div>
+      )}
+      {firstAid && (
+        <div>
+          <dt>First aid</dt>
+          <dd>{firstAid}</dd>
+        </div>
+      )}
+    </dl>
   )
 }
