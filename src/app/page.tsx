@@ -86,6 +86,9 @@ function Head({ session }: { session: SessionHead }) {
         {longDay(startsAt, zone)}, {clockTime(startsAt, zone)}–{clockTime(endsAt, zone)}, {room}, {benches} benches, plan revision{' '}
         {session.revision.number}
       </div>
+      {session.otherDayCancelled && (
+        <State level="doubt">The day of this work on {longDay(session.otherDayCancelled, zone)} is cancelled.</State>
+      )}
     </div>
   )
 }

@@ -6,25 +6,28 @@ import { database, transacted } from '@/data/connect'
 import { Feed, User } from '@/data/models'
 import { hashOf } from './invitations'
 import { Refusal } from './refusal'
+import { otherDayCancelled } from './sessions'
 
 /** Sessions longer past than this are in no calendar, ms: a year. */
 const oldestMs = 365 * 24 * 60 * 60 * 1000
 
 async function sessions(where: string, replacements: Record<string, unknown>, now: Date): Promise<CalendarSession[]> {
   const rows = await database().query<
-    Omit<CalendarSession, 'startsAt' | 'endsAt' | 'cancelled'> & {
+    Omit<CalendarSession, 'startsAt' | 'endsAt' | 'cancelled' | 'otherDayCancelled'> & {
+      otherDayCancelled: Date | string | null
       startsAt: Date | string
       endsAt: Date | string
       cancelledAt: unknown
     }
   >(
-    `SELECT l.id, r.title, s.name AS section, c.title AS course, l.room, l.starts_at AS startsAt, l.ends_at AS endsAt, l.cancelled_at AS cancelledAt
+    `SELECT l.id, r.title, s.name AS section, c.title AS course, l.room, l.starts_at AS startsAt, l.ends_at AS endsAt, l.cancelled_at AS cancelledAt, ${otherDayCancelled} AS otherDayCancelled
      FROM lab_session l JOIN section s ON s.id = l.section JOIN course c ON c.id = s.course JOIN revision r ON r.id = l.revision
      WHERE l.ends_at > :oldest AND ${where} ORDER BY l.starts_at`,
     { replacements: { ...replacements, oldest: new Date(now.getTime() - oldestMs) }, type: QueryTypes.SELECT },
   )
-  return rows.map(({ startsAt, endsAt, cancelledAt, ...row }) => ({
+  return rows.map(({ startsAt, endsAt, cancelledAt, otherDayCancelled: other, ...row }) => ({
     ...row,
+    otherDayCancelled: other && new Date(other).toISOString(),
     startsAt: new Date(startsAt).toISOString(),
     endsAt: new Date(endsAt).toISOString(),
     cancelled: cancelledAt !== null,

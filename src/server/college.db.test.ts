@@ -38,7 +38,16 @@ import { changeCollege, collegeOverview, makeCourse } from './colleges'
 import { changeRole, invite, newLink, peopleOfCourse, takeOut } from './people'
 import { listPreparations } from './preparationLists'
 import { isOver, subjectOfSession, viewSession } from './sessions'
-import { addGroup, anotherDay, cancelSession, changeSession, checkSession, createSession, splitSession } from './setSessions'
+import {
+  addGroup,
+  anotherDay,
+  cancelSession,
+  changeSession,
+  checkSession,
+  createSession,
+  restoreSession,
+  splitSession,
+} from './setSessions'
 import { exportStudent, forget, forgetOld, forgetWords } from './forgetting'
 import { decide, handBack, handedBackTo } from './marks'
 import { addSection, presence, removeSection, renameSection, saveGroups, sectionsOfCourse, setAbsent } from './students'
@@ -465,6 +474,31 @@ describe('sessions that change', () => {
     await changeSession(id, day('2027-05-02', 'Hall', '09', '17'), during)
     expect((await viewSession(id, false)).endsAt).toBe('2027-05-02T17:00:00.000Z')
     expect(await refused(cancelSession(id, 'ill', during))).toContain('has begun')
+  })
+
+  test('a cancelled day is said at the other day and in the calendar, and can be taken back while it is ahead and nothing stands against it', async () => {
+    const { id } = await set('Benzoin', [day('2027-06-14'), day('2027-06-21')])
+    const [one, two] = (await viewSession(id, false)).days
+    await cancelSession(two!.id, 'The hoods are being mended', now)
+    expect((await viewSession(id, false)).otherDayCancelled).toBe(two!.startsAt)
+    expect((await viewSession(two!.id, false)).otherDayCancelled).toBeNull()
+    expect((await calendarOfCourse(made.course.id, now)).replace(/\r\n[ \t]/g, '')).toContain(
+      'Another day of this work\\, 2027-06-21\\, is cancelled.',
+    )
+    await restoreSession(two!.id, now)
+    expect((await viewSession(id, false)).otherDayCancelled).toBeNull()
+    expect(await refused(restoreSession(two!.id, now))).toContain('is not cancelled')
+    // The first takes the second with it, and brings it back; the second alone does not come back without it.
+    await cancelSession(id, 'The chemist is ill', now)
+    expect(await refused(restoreSession(two!.id, now))).toContain('first day is cancelled too')
+    await restoreSession(id, now)
+    expect((await viewSession(id, false)).days.map(({ cancelled }) => cancelled)).toEqual([false, false])
+    await cancelSession(two!.id, 'once more', now)
+    expect(await refused(restoreSession(two!.id, new Date('2027-06-22T08:00:00Z')))).toContain('hour is past')
+    const other = await set('Benzoin', [day('2027-06-21')])
+    expect(await refused(restoreSession(two!.id, now))).toContain('Section B has Benzoin then')
+    await cancelSession(other.id, 'tried', now)
+    await cancelSession(one!.id, 'tried', now)
   })
 
   test('a cancelled session opens nothing, clashes with nothing, and says why', async () => {

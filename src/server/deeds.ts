@@ -28,6 +28,7 @@ export const deedKinds = [
   'set a session',
   'changed a session',
   'cancelled a session',
+  'restored a session',
   'replaced a code',
   'signed',
   'set a PIN',

@@ -42,6 +42,8 @@ export interface SessionHead {
   /** The session whose runs go on here; null for one with runs of its own. */
   goesOnFrom: string | null
   cancelled: boolean
+  /** When another day of the same work would have begun that is cancelled; null where none is. */
+  otherDayCancelled: string | null
   reason: string | null
   revision: { id: string; preparation: string; number: number; state: 'published' | 'superseded' }
   zone: string
@@ -95,6 +97,7 @@ interface HeadRow {
   benches: number | bigint
   goesOnFrom: string | null
   cancelledAt: Date | string | null
+  otherDayCancelled: Date | string | null
   reason: string | null
   revision: string
   preparation: string
@@ -102,6 +105,10 @@ interface HeadRow {
   state: 'published' | 'superseded'
   title: string
 }
+
+/** The first day of the same work that is cancelled, for a statement in which `l` is a session. */
+export const otherDayCancelled = `(SELECT MIN(o.starts_at) FROM lab_session o WHERE o.cancelled_at IS NOT NULL AND o.id <> l.id
+  AND (o.goes_on_from = COALESCE(l.goes_on_from, l.id) OR o.id = l.goes_on_from))`
 
 /** Heads of sessions, from columns alone and in one statement. */
 async function heads(
@@ -112,19 +119,22 @@ async function heads(
   const rows = await database().query<HeadRow>(
     `SELECT l.id, c.id AS course, c.zone, s.name AS section, l.starts_at AS startsAt, l.ends_at AS endsAt, l.room,
        (SELECT COUNT(*) FROM run WHERE run.session = l.id) + (SELECT COUNT(*) FROM run_day WHERE run_day.session = l.id) AS benches,
-       l.goes_on_from AS goesOnFrom, l.cancelled_at AS cancelledAt, l.reason, r.id AS revision, r.preparation, r.number, r.state, r.title
+       l.goes_on_from AS goesOnFrom, l.cancelled_at AS cancelledAt, ${otherDayCancelled} AS otherDayCancelled, l.reason, r.id AS revision, r.preparation, r.number, r.state, r.title
      FROM lab_session l JOIN section s ON s.id = l.section JOIN course c ON c.id = s.course JOIN revision r ON r.id = l.revision
      WHERE ${where} ORDER BY ${order}`,
     { replacements, type: QueryTypes.SELECT },
   )
-  return rows.map(({ revision, preparation, number, state, startsAt, endsAt, benches, cancelledAt, ...row }) => ({
-    ...row,
-    cancelled: cancelledAt !== null,
-    startsAt: new Date(startsAt).toISOString(),
-    endsAt: new Date(endsAt).toISOString(),
-    benches: Number(benches),
-    revision: { id: revision, preparation, number, state },
-  }))
+  return rows.map(
+    ({ revision, preparation, number, state, startsAt, endsAt, benches, cancelledAt, otherDayCancelled, ...row }) => ({
+      ...row,
+      otherDayCancelled: otherDayCancelled && new Date(otherDayCancelled).toISOString(),
+      cancelled: cancelledAt !== null,
+      startsAt: new Date(startsAt).toISOString(),
+      endsAt: new Date(endsAt).toISOString(),
+      benches: Number(benches),
+      revision: { id: revision, preparation, number, state },
+    }),
+  )
 }
 
 export const sessionsOnAPage = 40

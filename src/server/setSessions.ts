@@ -104,7 +104,7 @@ async function addDay({ first, day, runs, ...rest }: FurtherDay, transaction: Tr
 async function sessionAt(id: string): Promise<{ session: LabSession; zone: string }> {
   const session = await LabSession.findByPk(id)
   if (!session) throw new Refusal(404, 'There is no such lab session.')
-  if (session.cancelledAt) throw new Refusal(409, 'This session was cancelled. Set a new one.')
+  if (session.cancelledAt) throw new Refusal(409, 'This session was cancelled. Restore it, or set a new one.')
   return { session, zone: (await courseOfSection(session.section)).zone }
 }
 
@@ -169,6 +169,30 @@ export async function cancelSession(id: string, reason: string, now = thisMoment
   if (await hasBegun(session, now)) throw new Refusal(409, 'It has begun and can no longer be cancelled: what was written stays.')
   const where = session.goesOnFrom === null ? { [Op.or]: [{ id }, { goesOnFrom: id }] } : { id }
   await LabSession.update({ cancelledAt: now, reason }, { where })
+  await recheck()
+}
+
+/** Takes a cancelling back, while the session is still ahead: with it the days that were cancelled in the same moment, each where nothing stands against it now. @throws Refusal 404, 409 */
+export async function restoreSession(id: string, now = thisMoment()): Promise<void> {
+  const session = await LabSession.findByPk(id)
+  if (!session) throw new Refusal(404, 'There is no such lab session.')
+  if (!session.cancelledAt) throw new Refusal(409, 'This session is not cancelled.')
+  if (session.startsAt <= now) throw new Refusal(409, 'Its hour is past. Set a new session.')
+  const { goesOnFrom } = session
+  if (goesOnFrom !== null && (await LabSession.findByPk(goesOnFrom))?.cancelledAt)
+    throw new Refusal(409, 'Its first day is cancelled too. Restore that day; this one comes back with it.')
+  const where = { cancelledAt: session.cancelledAt, [Op.or]: [{ id }, ...(goesOnFrom === null ? [{ goesOnFrom: id }] : [])] }
+  const { zone } = await courseOfSection(session.section)
+  await transacted(async (transaction) => {
+    const days = await LabSession.findAll({ where, order: [['startsAt', 'ASC']], transaction })
+    const wanted = days.map(({ startsAt, endsAt, room }) => ({
+      startsAt: startsAt.toISOString(),
+      endsAt: endsAt.toISOString(),
+      room,
+    }))
+    await refuseClashes(null, { section: session.section, zone, wanted, except: days.map((day) => day.id), transaction }, now)
+    await LabSession.update({ cancelledAt: null, reason: null }, { where: { id: days.map((day) => day.id) }, transaction })
+  })
   await recheck()
 }
 

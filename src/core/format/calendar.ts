@@ -10,6 +10,8 @@ export interface CalendarSession {
   startsAt: string
   endsAt: string
   cancelled: boolean
+  /** When another day of the same work would have begun that is cancelled. */
+  otherDayCancelled?: string | null
 }
 
 const parts = (iso: string): [number, number, number, number, number] => {
@@ -34,11 +36,13 @@ export interface CalendarEntry {
  */
 export const calendarOf = (sessions: readonly CalendarSession[], name: string): string =>
   entriesCalendar(
-    sessions.map(({ id, title, section, course, room, ...when }) => ({
+    sessions.map(({ id, title, section, course, room, otherDayCancelled, ...when }) => ({
       ...when,
       uid: id,
       title: `${title}, ${section}`,
-      description: course,
+      description: otherDayCancelled
+        ? `${course}. Another day of this work, ${otherDayCancelled.slice(0, 10)}, is cancelled.`
+        : course,
       location: room,
     })),
     name,

@@ -3,6 +3,7 @@ import type { Metadata } from 'next'
 import Link from 'next/link'
 import { BenchCards } from '@/ui/class/BenchCards'
 import { ChangeSession } from '@/ui/class/ChangeSession'
+import { RestoreSession } from '@/ui/class/RestoreSession'
 import { Board } from '@/ui/board/Board'
 import { withGraver } from '@/reference/graver'
 import { GraverSince } from '@/ui/desk/GraverSince'
@@ -54,9 +55,18 @@ export default async function SessionPage({ params }: { params: Promise<{ sessio
         </div>
         {view.cancelled && (
           <p className="problem" role="status">
-            This session is not held: {view.reason}. Its bench codes open nothing.
+            This session is cancelled: {view.reason}. Its bench codes open nothing.{' '}
+            {may('session.write') && new Date(startsAt) > thisMoment() && <RestoreSession session={session} />}
           </p>
         )}
+        {view.days
+          .filter(({ cancelled, id }) => cancelled && id !== session)
+          .map(({ id, startsAt: at, reason }) => (
+            <p key={id} className="problem" role="status">
+              Another day of this work, <Link href={`/class/${id}`}>{longDay(at, zone)}</Link>, is cancelled
+              {reason ? `: ${reason}` : ''}.
+            </p>
+          ))}
         <SessionDaysLine view={view} />
         {changes && <ChangeSession session={changes} />}
         <GraverSince notes={graver} />
