@@ -250,7 +250,7 @@ async function check(name: string, program: string, args: string[]): Promise<Cou
 const wanted = (project: string, file: string | undefined): string[] =>
   project === 'core' && !file
     ? ['--selectProjects', 'core', 'together', '--runTestsByPath', ...suiteFiles(), ...testFiles().alone]
-    : ['--selectProjects', project, ...(file ? [file] : [])]
+    : ['--selectProjects', project, ...(file ? ['--runTestsByPath', file] : [])]
 
 async function jest(project: string, folder: string, file: string | undefined, env: Record<string, string>): Promise<Count> {
   const report = path.join(folder, `${project}.json`)

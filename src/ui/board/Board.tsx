@@ -59,7 +59,7 @@ export function Board({ session, plan, runs, zone, startsAt, endsAt, logged, tod
       {maySign && <Tell session={session} states={states} onSaid={add} />}
       <WasteCalls session={session} />
       <WillFinish {...{ states, now, startsAt, endsAt, zone, logged, today }} />
-      <NowList states={states} now={now} startsAt={startsAt} />
+      <NowList {...{ states, now, startsAt, logged }} />
       <button type="button" className="grid-behind no-print" aria-expanded={grid} onClick={() => setGrid(!grid)}>
         {grid ? 'Hide the board' : 'All steps of all benches'}
       </button>
@@ -97,7 +97,7 @@ export function Board({ session, plan, runs, zone, startsAt, endsAt, logged, tod
                   </td>
                 ))}
                 <td className="now-words">
-                  <NowWords state={state} now={now} startsAt={startsAt} />
+                  <NowWords {...{ state, now, startsAt, logged }} />
                   <ClockOff entries={entries[run.id] ?? []} />
                 </td>
               </tr>

@@ -81,7 +81,11 @@ export function ToSign({
               )}
             </span>
             {maySign && (
-              <Button size="sm" onClick={() => void sign(run.id, [step.step.id])}>
+              <Button
+                size="sm"
+                aria-label={`I have seen ${printed(step.step.title)} of bench ${run.bench}: sign`}
+                onClick={() => void sign(run.id, [step.step.id])}
+              >
                 I have seen it: sign
               </Button>
             )}
