@@ -7,6 +7,7 @@ import { TestLog } from '@/test-support/entries'
 import { pdfOf } from '@/test-support/handoutFiles'
 import { acetanilide } from '@/test-support/plans'
 import { calc } from './calc'
+import { runningWords } from './runningWords'
 import { freePort } from './freePort'
 import { takeLock } from './lock'
 import { endLeftOver, knownProcess, runs, writeKnown } from './process'
@@ -27,6 +28,17 @@ const mozle = (...args: string[]) => {
   const { status, stdout, stderr } = spawnSync(path.join(home, 'mozle'), args, { cwd: folder, encoding: 'utf8' })
   return { status, stdout, stderr }
 }
+
+describe('a demo that runs already', () => {
+  const note = 'Mozle: http://127.0.0.1:4310\n\nCtrl-C stops all of it'
+  test('says so, with its sign-ins', () => expect(runningWords(note, [])).toBe(`The demo is already running.\n${note}`))
+  test.each([[['--empty']], [['--port', '4400']], [['--empty', '--port', '4400']]])('%j is not dropped silently', (args) => {
+    const words = runningWords(note, args)
+    expect(words).toContain(`running at http://127.0.0.1:4310. ${args.join(' ')} was not used`)
+    expect(words).toMatch(new RegExp(`git clone .* && .*/mozle demo ${args.join(' ')}`))
+    expect(words).toContain('Ctrl-C')
+  })
+})
 
 describe('mozle calc', () => {
   const plan = () => file('plan.json', acetanilide)

@@ -16,6 +16,7 @@ import { keepRunning } from './keepRunning'
 import { takeLock } from './lock'
 import { endLeftOver } from './process'
 import { seed } from './seed'
+import { runningWords } from './runningWords'
 import { serve } from './serve'
 
 const firstPort = 4310
@@ -32,7 +33,7 @@ export async function demo(args: string[]): Promise<void> {
   if ('heldBy' in lock) {
     if (args.includes('--fresh'))
       return fail(`The demo is running (process ${lock.heldBy}). Stop it first: nothing is deleted under a running database.`)
-    return tellOfTheOther(noteFile)
+    return tellOfTheOther(noteFile, args)
   }
   stopAllOnSignals()
   process.once('exit', () => {
@@ -110,11 +111,11 @@ function fail(message: string, code = 1): void {
 }
 
 /** Waits for the other command to be ready, and says where it serves; fails where it does not get ready. */
-async function tellOfTheOther(noteFile: string): Promise<void> {
+async function tellOfTheOther(noteFile: string, args: readonly string[]): Promise<void> {
   if (!tryRead(noteFile)) console.error('Another ./mozle demo is starting; waiting for it.')
   for (const until = Date.now() + longestStartMs; Date.now() < until;) {
     const note = tryRead(noteFile)
-    if (note) return console.log(`The demo is already running.\n${note}`)
+    if (note) return console.log(runningWords(note, args))
     const lock = takeLock('demo')
     if ('release' in lock) {
       lock.release()

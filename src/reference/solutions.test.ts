@@ -4,7 +4,8 @@ import { dilutionHazards } from '@/core/substance/dilutionHazards'
 import { recipes, strengths } from './givens'
 import { hazardStatements } from './hazardStatements'
 import { substanceRecords } from './records'
-import { stockCard, stockFor, stockSolutions } from './solutions'
+import { isCalled } from '@/core/substance/search'
+import { stockCard, stockFor, stockSolutions, wordsOfSolution } from './solutions'
 import type { Form } from '@/core/plan/plan'
 
 const card = (id: string, toML = 1000) =>
@@ -12,6 +13,22 @@ const card = (id: string, toML = 1000) =>
     stockSolutions.find((each) => each.id === id)!,
     toML,
   )
+
+test.each([
+  ['5 % bicarbonate', /bicarbonate, 5 %/],
+  ['NaHCO3', /bicarbonate/],
+  ['sodium hydrogencarbonate', /bicarbonate/],
+  ['10 % naoh', /^sodium hydroxide, 10 % w\/w$/],
+  ['w/v silver', /w\/v$/],
+])('%s finds it', (typed, name) => {
+  const found = stockSolutions.filter((stock) => isCalled(wordsOfSolution(stock), typed)).map((stock) => stock.name)
+  expect(found).toContainEqual(expect.stringMatching(name))
+  expect(stockSolutions.filter((stock) => isCalled(wordsOfSolution(stock), `${typed} of nothing`))).toEqual([])
+})
+
+test('every per cent says of what', () => {
+  for (const { name } of stockSolutions) if (name.includes('%')) expect(name).toMatch(/% w\/[wv]$/)
+})
 
 test('at least thirty, each of a record, with an id and a name of its own', () => {
   expect(stockSolutions.length).toBeGreaterThanOrEqual(30)

@@ -5,6 +5,7 @@ import { molarMass } from '@/core/substance/molarMass'
 import { makeUp, molarityOf, type Recipe } from '@/core/reaction/makeUp'
 import type { Stock } from '@/core/stores/batch'
 import { sameSubstance } from '@/core/stores/bottle'
+import { plainName } from '@/core/substance/search'
 import { concentrated } from './concentrated'
 import { fractionOf, hazardsAt, type LabelHazards } from './hazardsAt'
 import { substanceRecords } from './records'
@@ -53,7 +54,8 @@ const row = (
   more: Partial<Pick<StockSolution, 'note' | 'keeps' | 'keepsDays' | 'saturated' | 'standardised'>> = {},
 ): StockSolution => ({
   id,
-  name,
+  // 5 % of what? By mass or in 100 mL: the name says it.
+  name: name.endsWith('%') ? `${name} ${form.kind === 'mass-volume' ? 'w/v' : 'w/w'}` : name,
   of,
   form,
   from,
@@ -247,4 +249,10 @@ function recipeFor(
     if (error instanceof RangeError) return { why: error.message }
     throw error
   }
+}
+
+/** What a stock solution may be looked for by: its name, and every name and the formula of what is dissolved. */
+export function wordsOfSolution({ name, of }: Pick<StockSolution, 'name' | 'of'>): string {
+  const { name: substance, systematicName = '', synonyms = [], formula = '' } = substanceRecords.find(({ id }) => id === of)!
+  return [name, substance, systematicName, ...synonyms, formula].map(plainName).join(' ')
 }

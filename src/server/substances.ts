@@ -1,11 +1,11 @@
 import type { Form } from '@/core/plan/plan'
 import type { Substance } from '@/core/substance/substance'
-import { stockSolutions } from '@/reference/solutions'
+import { stockSolutions, wordsOfSolution } from '@/reference/solutions'
 import { molarMass } from '@/core/substance/molarMass'
 import type { SubstanceRecord } from '@/core/substance/record'
 import { FormulaError, readFormula } from '@/core/substance/readFormula'
 import { sameAtoms } from '@/core/substance/sameAtoms'
-import { nearestSubstances, searchSubstances, substanceIndex } from '@/core/substance/search'
+import { isCalled, nearestSubstances, searchSubstances, substanceIndex } from '@/core/substance/search'
 import { precautionsFor, statementText } from '@/reference/hazardStatements'
 import { forPlan, substanceRecords } from '@/reference/records'
 import { valuesOf, withComparisons, type Comparison } from '@/reference/compared'
@@ -14,7 +14,7 @@ import { understandStructure } from './structures/structureReader'
 import { drawStructure } from './structures/structures'
 
 const index = substanceIndex(substanceRecords)
-const stockIndex = substanceIndex(stockSolutions.map((stock) => ({ name: stock.name, formula: 'H2O', stock })))
+const stocks = stockSolutions.map((stock) => ({ stock, words: wordsOfSolution(stock) }))
 const mostSolutions = 3
 
 /** A substance as a search answers it: what a plan takes. It waits for no picture. */
@@ -31,7 +31,8 @@ export interface FoundSubstance {
 
 /** Records found by any name or formula, best first, as the course knows them: with what it has compared. */
 export function findSubstances(text: string, comparisons: readonly Comparison[] = []): FoundSubstance[] {
-  const ready = searchSubstances(stockIndex, text, mostSolutions).map(({ stock }) => {
+  const called = text.trim() === '' ? [] : stocks.filter(({ words }) => isCalled(words, text))
+  const ready = called.slice(0, mostSolutions).map(({ stock }) => {
     const record = substanceRecords.find(({ id }) => id === stock.of)!
     return { ...found(withComparisons(record, comparisons)), form: stock.form, solution: stock.name }
   })

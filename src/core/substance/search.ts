@@ -91,3 +91,9 @@ function inHillOrder(formula: string): string {
   ]
   return symbols.map((symbol) => (atoms[symbol] ? `${symbol}${atoms[symbol] === 1 ? '' : atoms[symbol]}` : '')).join('')
 }
+
+/** Whether every word that was typed stands in the words that something is called by, in any order: `5 % bicarbonate`, `NaHCO3`, `sodium hydrogencarbonate`. */
+export function isCalled(words: string, typed: string): boolean {
+  const wanted = typed.trim().split(/\s+/).map(plainName).filter(Boolean)
+  return wanted.every((word) => words.includes(word))
+}

@@ -4,11 +4,13 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import { writeNumber } from '@/core/quantity/write'
+import { isCalled } from '@/core/substance/search'
 import type { StockCard } from '@/reference/solutions'
 import { Pictogram } from '../figures/Pictogram'
 
 interface Props {
-  cards: (StockCard & { statements: string[] })[]
+  /** Each with what it may be looked for by. */
+  cards: (StockCard & { statements: string[]; words: string })[]
   toML: number
   typed: string
   problem: string | undefined
@@ -19,7 +21,7 @@ export function Solutions({ cards, toML, typed, problem }: Props) {
   const router = useRouter()
   const [text, setText] = useState(typed)
   const [wanted, setWanted] = useState('')
-  const shown = cards.filter(({ name, substance }) => `${name} ${substance}`.toLowerCase().includes(wanted.trim().toLowerCase()))
+  const shown = cards.filter(({ words }) => isCalled(words, wanted))
   return (
     <>
       <form
@@ -35,7 +37,7 @@ export function Solutions({ cards, toML, typed, problem }: Props) {
             type="search"
             className="form-control"
             value={wanted}
-            placeholder="Any part of its name"
+            placeholder="Name, formula or strength"
             onChange={(event) => setWanted(event.currentTarget.value)}
           />
         </label>

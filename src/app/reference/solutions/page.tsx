@@ -3,7 +3,7 @@ import { ReferenceHead } from '@/ui/reference/ReferenceHead'
 import { Frame } from '@/ui/frame/Frame'
 import { Solutions } from '@/ui/reference/Solutions'
 import { statementText } from '@/reference/hazardStatements'
-import { stockCard, stockSolutions } from '@/reference/solutions'
+import { stockCard, stockSolutions, wordsOfSolution } from '@/reference/solutions'
 import { visitor } from '@/server/page'
 
 export const metadata: Metadata = { title: 'Stock solutions' }
@@ -17,7 +17,7 @@ export default async function SolutionsPage({ searchParams }: { searchParams: Pr
   const toML = wanted > 0 && wanted <= most ? wanted : usual
   const cards = stockSolutions.map((stock) => {
     const card = stockCard(stock, toML)
-    return { ...card, statements: card.hazards.codes.map(statementText) }
+    return { ...card, words: wordsOfSolution(stock), statements: card.hazards.codes.map(statementText) }
   })
   return (
     <Frame place="reference" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
