@@ -59,7 +59,9 @@ test('a bench runs the whole preparation on a tablet, and the class sees it', as
   await expect(title(bench)).toHaveText('Charge aniline')
   await expect(bench.locator('.amount-face')).toContainText('3.20 mL')
   await expect(bench.locator('.amount-face')).toContainText('3.27 g')
-  await writeReading(bench, '27.483')
+  // In another unit of mass: 27483 mg are 27.483 g.
+  await bench.locator('.read input').first().fill('27483 mg')
+  await press(bench, 'Write it down')
   await expect(alert).toContainText('Say whether the cap is on')
   await press(bench, 'With cap')
   await press(bench, 'Write it down')

@@ -1,24 +1,24 @@
 'use client'
 
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import { unsaved } from '@/ui/typed/UnsavedGuard'
-import { writeBack } from '@/ui/typed/unsaved'
+import { writeBack, type Held } from '@/ui/typed/unsaved'
 
 /** How long a page that is built anew is given until its fields are there, ms. */
 const patienceMs = 5000
 const everyMs = 100
 
 /** What stands where a page has failed. What was typed on it is shown, and written back into its fields when it is tried again. */
-export default function PageError({ error, reset }: { error: Error; reset: () => void }) {
-  const [typed, setTyped] = useState<{ name: string; value: string }[]>([])
-  useEffect(() => setTyped(unsaved.everything()), [error])
+export default function PageError({ reset }: { reset: () => void }) {
+  const [typed] = useState(() => unsaved.hold())
   const again = () => {
     reset()
-    let rest = typed
+    let rest: readonly Held[] = typed
     const until = performance.now() + patienceMs
     const timer = setInterval(() => {
       rest = writeBack(rest)
+      unsaved.released(rest)
       if (rest.length === 0 || performance.now() > until) clearInterval(timer)
     }, everyMs)
   }

@@ -358,6 +358,7 @@ describe('sequences', () => {
   })
 
   test('a session can be set with each group at the scale of what it weighed', async () => {
+    setClock(() => now.getTime())
     const { id } = await startPreparation(made.course.id, second, owner!.id, now)
     const { revision } = await openPreparation(id, ownerHere)
     await publish(revision.id, 1, owner!.id, now)

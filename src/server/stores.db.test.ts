@@ -2,6 +2,7 @@
 import type { Sequelize } from 'sequelize'
 import { ulid } from 'ulid'
 import { emptyDatabase } from '@/test-support/database'
+import { setClock } from '@/data/clock'
 import { database } from '@/data/connect'
 import { defaultLab } from '@/core/lab/lab'
 import { noDayPlan } from '@/core/stores/record'
@@ -38,6 +39,7 @@ beforeAll(async () => {
   await seed(process.env.MOZLE_OWNER_URL!, now, 'UTC')
   app = database()
 }, 60_000)
+afterEach(() => setClock())
 afterAll(async () => {
   await tables.close()
   await app.close()
@@ -264,6 +266,7 @@ describe('a session to make ready', () => {
 
 describe('the timetable of a session', () => {
   test('stations of its room, minutes from the class before', async () => {
+    setClock(() => now.getTime())
     const view = await timetableView(on.id, made.course.lab, true)
     expect(view.stations).toContainEqual({ name: 'melting-point apparatus', count: 2 })
     expect(view.logged.classes).toBe(3)

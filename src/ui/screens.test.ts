@@ -20,9 +20,13 @@ describe('times', () => {
   test('wall clock and day in the laboratory’s zone', () => {
     expect(clockTime(at, 'UTC')).toBe('13:05')
     expect(clockTime(at, 'Asia/Kolkata')).toBe('18:35')
-    expect(longDay(at, 'UTC')).toBe('Monday 23 November')
+    const today = new Date('2026-12-31T23:00:00Z')
+    expect(longDay(at, 'UTC', today)).toBe('Monday 23 November')
+    // A year later it is another year, and in Auckland it is one already.
+    expect(longDay(at, 'UTC', new Date('2027-01-01T00:00:00Z'))).toBe('Monday 23 November 2026')
+    expect(longDay(at, 'Pacific/Auckland', today)).toBe('Tuesday 24 November 2026')
     expect(fullDay('2027-11-23T23:30:00Z', 'Asia/Kolkata')).toBe('24 November 2027')
-    expect(longDay('2026-11-23T23:30:00Z', 'Asia/Kolkata')).toBe('Tuesday 24 November')
+    expect(longDay('2026-11-23T23:30:00Z', 'Asia/Kolkata', new Date('2026-06-01T00:00:00Z'))).toBe('Tuesday 24 November')
   })
 
   test.each([
@@ -62,13 +66,22 @@ describe('readings from the pad', () => {
     ['27,48', { value: 27.48, decimals: 2 }],
     ['27.483 g', { value: 27.483, decimals: 3 }],
     ['0', { value: 0, decimals: 0 }],
+    // Another unit of the same kind, known as well as it was typed.
+    ['6100 mg', { value: 6.1, decimals: 3 }],
+    ['6.1e3 mg', { value: 6.1, decimals: 3 }],
+    ['0,0061 kg', { value: 6.1, decimals: 1 }],
   ])('%s', (text, expected) => expect(value(text)).toEqual(expected))
+  test('471 K and 388 °F in a place for °C', () => {
+    expect(readingOf('471 K', '°C', 1)).toMatchObject({ ok: true, value: { value: 197.85 } })
+    expect(readingOf('387.5 °F', '°C', 1)).toMatchObject({ ok: true, value: { value: 197.5, decimals: 1 } })
+    expect(readingOf('1.5 h', 'min', 0)).toMatchObject({ ok: true, value: { value: 90 } })
+  })
   test.each([
     ['', /Nothing is entered.*27.483 g/],
     ['27.4.8', /two ways/],
     ['-3', /below zero.*[Tt]are/],
     ['heavy', /not a number/],
-    ['12 mL', /not a number/],
+    ['12 mL', /holds g, not mL/],
   ])('%j is refused', (text, message) => expect(value(text)).toMatch(message))
 })
 

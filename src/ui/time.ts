@@ -27,9 +27,14 @@ export function isDay(date: string): boolean {
 /** True for an hour of a clock, `13:30`. */
 export const isClock = (text: string): boolean => /^([01]\d|2[0-3]):[0-5]\d$/.test(text)
 
-/** `Tuesday 17 November`. */
-export function longDay(iso: string, zone: string): string {
-  return formatIn(zone, { weekday: 'long', day: 'numeric', month: 'long' }).format(new Date(iso)).replace(',', '')
+const yearIn = (at: Date, zone: string) => formatIn(zone, { year: 'numeric' }).format(at)
+
+/** `Tuesday 17 November`; with its year where that is not the year of today, `Wednesday 17 November 2027`. */
+export function longDay(iso: string, zone: string, today = new Date()): string {
+  const at = new Date(iso)
+  const day = formatIn(zone, { weekday: 'long', day: 'numeric', month: 'long' }).format(at).replace(',', '')
+  const year = yearIn(at, zone)
+  return year === yearIn(today, zone) ? day : `${day} ${year}`
 }
 
 /** `17 November 2027`, for a day that may lie in another year. */

@@ -35,7 +35,7 @@ export function UnsavedGuard() {
       },
       on,
     )
-    window.addEventListener('beforeunload', (event) => unsaved.open().length > 0 && event.preventDefault(), on)
+    window.addEventListener('beforeunload', (event) => unsaved.asks() && event.preventDefault(), on)
     window.addEventListener('mozle:saved', (event) => unsaved.saved((event as CustomEvent<number>).detail), on)
     return () => stop.abort()
   }, [])

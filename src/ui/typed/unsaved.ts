@@ -1,6 +1,12 @@
 /** A field in which somebody types. */
 type Field = HTMLInputElement | HTMLTextAreaElement | HTMLSelectElement
 
+/** What was typed into a field of a page that has failed. */
+export interface Held {
+  name: string
+  value: string
+}
+
 interface Typing {
   /** What stood there before the first key. */
   was: string
@@ -83,16 +89,31 @@ export class Unsaved {
     return [...this.typings].filter(([field, typing]) => this.isOpen(field, typing)).map(([field]) => field)
   }
 
-  /** What is typed, also in fields that are no longer on the page: for a page that has failed. */
-  everything(): { name: string; value: string }[] {
-    return [...this.typings]
+  /** What a page that has failed keeps until it is written back. */
+  private held: readonly Held[] = []
+
+  /** True where leaving the page would lose something. */
+  asks(): boolean {
+    return this.held.length > 0 || this.open().length > 0
+  }
+
+  /** Keeps what is typed, also in fields that are no longer on the page: for a page that has failed. */
+  hold(): readonly Held[] {
+    const now = [...this.typings]
       .filter(([field, typing]) => this.isOpen(field, typing))
       .map(([field, { name }]) => ({ name, value: valueOf(field) }))
+    if (now.length > 0) this.held = now
+    return this.held
+  }
+
+  /** What was held has been written back, but for what found no field. */
+  released(rest: readonly Held[]): void {
+    this.held = rest
   }
 }
 
 /** Writes into the fields of a page that was built anew what had been typed into them. @returns what found no field yet */
-export function writeBack(typed: readonly { name: string; value: string }[]): { name: string; value: string }[] {
+export function writeBack(typed: readonly Held[]): Held[] {
   const fields = [...document.querySelectorAll<Field>('input, textarea, select')]
   return typed.filter(({ name, value }) => {
     const field = fields.find((each) => asField(each) && nameOf(each) === name)
