@@ -40,7 +40,12 @@ test('a day is typed key by key, half a day is none, and nothing that was typed 
 test('a page that fails keeps what was typed, shows it, and writes it back', async ({ page }) => {
   await signIn(page, owner)
   await page.goto('/class/new')
-  await page.getByLabel('Room', { exact: true }).fill('Cellar 33')
+  // Once the form has come alive.
+  await expect(async () => {
+    await page.getByLabel('Room', { exact: true }).fill('Cellar 33')
+    await expect(page.getByLabel('Room', { exact: true })).toHaveValue('Cellar 33')
+    expect(await asks(page)).toBe(true)
+  }).toPass()
   await page.getByLabel('From', { exact: true }).fill('08:15')
   // An answer that nobody expects breaks the list of groups as it is drawn.
   await page.route('**/api/revisions/*/doubts*', (route) => route.fulfill({ json: { doubts: [null] } }))
@@ -153,7 +158,7 @@ test('a click into a blank selects what stands there; ten times the usual is ask
 test('a titre saves itself, with the day of today', async ({ page }) => {
   await signIn(page, stores)
   await page.goto('/stores/shelf')
-  const row = page.getByRole('row', { name: /solution/ }).first()
+  const row = page.getByRole('row', { name: /mol\/L solution/ }).first()
   await row.getByText('Label and use').click()
   const titre = row.getByLabel('titre, mol/L')
   await titre.fill('0.0987')

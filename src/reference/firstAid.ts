@@ -34,7 +34,13 @@ const general: Readonly<Partial<Record<Happening, readonly string[]>>> = {
   spill: ['Keep others away, and flames and hot plates off. Do not walk through it.', 'Say what it is and how much.'],
 }
 
-const afterwards = 'Call the demonstrator. Take the label or the safety data sheet along to whoever gives first aid.'
+/** What is done in any case, last. */
+const afterwards = (what: Happening): string =>
+  what === 'fire'
+    ? 'Call the emergency number and the demonstrator.'
+    : what === 'spill'
+      ? 'Call the demonstrator, who decides how it is taken up.'
+      : 'Call the demonstrator. Take the label or the safety data sheet along to whoever gives first aid.'
 
 interface Special {
   is: (of: { id: string; formula?: string | undefined; waterReactive: boolean }) => boolean
@@ -101,7 +107,7 @@ export function firstAidFor(plan: Plan): FirstAid {
       }),
       ...(general[what] ?? []),
       ...said.map((code) => statementText(code).slice(code.length + 1)),
-      afterwards,
+      afterwards(what),
     ]
   }
   return Object.fromEntries(happenings.map((what) => [what, [...new Set(of(what))]])) as unknown as FirstAid

@@ -34,9 +34,13 @@ export function useWritten({ value, take, enterTakes = true }: Asked) {
       'data-written': text === undefined || text.trim() === value ? 'taken' : 'open',
       'aria-invalid': problem ? (true as const) : undefined,
       onChange: (event: ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => setText(event.currentTarget.value),
-      // A click into a field that has not got the cursor yet selects what stands there, as Tab does: typing replaces it.
+      // A click into a field in which nothing is being typed selects what stands there, as Tab does: typing replaces it.
       onPointerDown: (event: PointerEvent<HTMLInputElement | HTMLTextAreaElement>) => {
-        fresh.current = enterTakes && event.currentTarget !== event.currentTarget.ownerDocument.activeElement
+        const field = event.currentTarget
+        const here = field === field.ownerDocument.activeElement
+        // Where all is selected already, or something is being typed, a click sets the cursor.
+        const all = field.selectionStart === 0 && field.selectionEnd === field.value.length
+        fresh.current = enterTakes && (!here || (text === undefined && !all))
       },
       onPointerUp: (event: PointerEvent<HTMLInputElement | HTMLTextAreaElement>) => {
         const { selectionStart, selectionEnd } = event.currentTarget

@@ -24,7 +24,7 @@ export function MakeUp({ course }: { course: string }) {
       <h2 className="section-title" id="scratch-solution">
         A solution
       </h2>
-      <div className="add-line">
+      <div className="add-line made-up">
         <SubstancePicker course={course} label="Of what: name or formula" keep onPick={setFound} />
         {field('strength', 'strength wanted: mol/L, % or % w/v')}
         {field('volume', 'volume, mL')}

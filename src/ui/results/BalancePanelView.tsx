@@ -5,7 +5,7 @@ import { writeNumber } from '@/core/quantity/write'
 export function BalancePanelView({ panel }: { panel: BalancePanel }) {
   const share = (g: number | null, put: number) => (g === null ? 0 : (100 * g) / put)
   return (
-    <section className="result-panel balance" aria-label={`Mass balance of ${panel.of}`}>
+    <section tabIndex={0} className="result-panel balance" aria-label={`Mass balance of ${panel.of}`}>
       <h2>
         Mass balance of {panel.of} <small className="quiet">in per cent of what was put in</small>
       </h2>

@@ -5,7 +5,7 @@ import { writeNumber } from '@/core/quantity/write'
 export function BudgetPanel({ budgets }: { budgets: ClassPanels['budgets'] }) {
   if (budgets.length === 0) return null
   return (
-    <section className="result-panel budgets" aria-label="How sure we are">
+    <section tabIndex={0} className="result-panel budgets" aria-label="How sure we are">
       <h2>
         How sure we are <small className="quiet">from balances and glassware; twice the standard uncertainty</small>
       </h2>

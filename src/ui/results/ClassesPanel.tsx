@@ -22,7 +22,7 @@ export function ClassesPanel({
   const x = (fraction: number) => `${(100 * Math.min(high, Math.max(0, fraction))) / high}%`
   const percent = (fraction: number | null) => (fraction === null ? '–' : `${writeNumber(100 * fraction, 0)} %`)
   return (
-    <section className="result-panel times classes" aria-label="Sections and years">
+    <section tabIndex={0} className="result-panel times classes" aria-label="Sections and years">
       <table className="ruled">
         <thead>
           <tr>

@@ -18,7 +18,7 @@ export function CurvePanelView({ panel, planned }: { panel: CurvePanel; planned:
   const heads = all.map(({ headC }) => headC)
   const { low, high, ticks } = ticksOf(Math.min(...heads), Math.max(...heads))
   return (
-    <section className="result-panel curves" aria-label={panel.title}>
+    <section tabIndex={0} className="result-panel curves" aria-label={panel.title}>
       <h2>
         {panel.title} <small className="quiet">head, °C, against what has come over, mL at scale 1</small>
       </h2>

@@ -24,7 +24,7 @@ export function LossPanel({ losses }: { losses: ClassPanels['losses'] }) {
     losses.some(({ accounts }) => accounts.some((account) => account.losses.some((loss) => loss.kind === kind))),
   )
   return (
-    <section className="result-panel losses" aria-label="Why not all of it">
+    <section tabIndex={0} className="result-panel losses" aria-label="Why not all of it">
       <h2>
         Why not all of it <small className="quiet">from what was charged to what was weighed, in per cent of the whole</small>
       </h2>

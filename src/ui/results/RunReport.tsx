@@ -50,7 +50,12 @@ export function RunReport({ run, results }: { run: RunState; results: RunResults
         </section>
       )}
       {accounts.map((account) => (
-        <section key={account.sample} className="result-panel" aria-label={`Where the rest of ${account.of} has gone`}>
+        <section
+          key={account.sample}
+          tabIndex={0}
+          className="result-panel"
+          aria-label={`Where the rest of ${account.of} has gone`}
+        >
           <h2 className="section-title">Where the rest of the {account.of} has gone</h2>
           <LossBar account={account} />
           <LossTable account={account} />

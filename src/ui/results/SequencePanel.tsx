@@ -7,7 +7,7 @@ export function SequencePanel({ rows, title }: { rows: readonly ResultRow[]; tit
   if (inIt.length === 0) return null
   const titles = [...inIt[0]!.before].reverse().map((each) => each.title)
   return (
-    <section className="result-panel sequence" aria-label="The whole sequence">
+    <section tabIndex={0} className="result-panel sequence" aria-label="The whole sequence">
       <h2>
         The whole sequence <small className="quiet">yields multiply</small>
       </h2>

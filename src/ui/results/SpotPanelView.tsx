@@ -4,7 +4,7 @@ import { writeNumber } from '@/core/quantity/write'
 /** Plates side by side, the front at the top and the start at the bottom, each spot where it ran; the figures with their uncertainty below. */
 export function SpotPanelView({ panel }: { panel: SpotPanel }) {
   return (
-    <section className="result-panel plates" aria-label={panel.title}>
+    <section tabIndex={0} className="result-panel plates" aria-label={panel.title}>
       <h2>
         {panel.title} <small className="quiet">retention factors; twice the standard uncertainty</small>
       </h2>

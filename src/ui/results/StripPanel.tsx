@@ -63,7 +63,7 @@ export function StripPanel({ strip }: { strip: Strip }) {
     range: [point.low, point.high ?? point.low],
   }))
   return (
-    <section className={`result-panel one-scale${several ? ' wide' : ''}`} aria-label={title}>
+    <section tabIndex={0} className={`result-panel one-scale${several ? ' wide' : ''}`} aria-label={title}>
       <h2>
         {title} {unit && <small className="quiet">{unit}</small>}
       </h2>

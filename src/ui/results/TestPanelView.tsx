@@ -7,7 +7,7 @@ const minutes = (seconds: number) => (seconds < 90 ? `${seconds} s` : `${(second
 export function TestPanelView({ panel }: { panel: TestPanel }) {
   const longest = panel.watchMin * 60
   return (
-    <section className="result-panel tests" aria-label={panel.title}>
+    <section tabIndex={0} className="result-panel tests" aria-label={panel.title}>
       <h2>
         {panel.title} <small className="quiet">watched for {panel.watchMin} min</small>
       </h2>

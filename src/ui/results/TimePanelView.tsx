@@ -7,7 +7,7 @@ export function TimePanelView({ panel: { steps, benches } }: { panel: TimePanel 
   const x = (minutes: number) => `${(100 * minutes) / most}%`
   if (steps.every(({ medianMin }) => medianMin === null)) return null
   return (
-    <section className="result-panel times" aria-label="Time per step">
+    <section tabIndex={0} className="result-panel times" aria-label="Time per step">
       <h2>
         Time per step <small className="quiet">from the end of the step before to its own, min</small>
       </h2>

@@ -114,7 +114,7 @@ export function Labels({ labels, day, origin, initials: first }: Props) {
         })}
       </div>
       {pages === 0 && <p className="no-print">No label is chosen.</p>}
-      <div className="label-pages" data-colour={colour}>
+      <div className="label-pages" data-colour={colour} tabIndex={0} role="region" aria-label="Label sheets">
         {Array.from({ length: pages }, (_each, page) => (
           <div key={page} className={`label-page ${sheet.paper.toLowerCase()}`} role="group" aria-label={`Sheet ${page + 1}`}>
             {printed.map(
