@@ -106,11 +106,11 @@ test.each([
   [
     'Caffeine from tea leaves',
     'Boil 20 g of tea leaves with 200 mL of water for 15 min. Extract with 3 × 20 mL of dichloromethane.',
+    'isolates',
   ],
-  ['Limonene', '100 g of orange peel and 250 mL of water are distilled until 60 mL have come over.'],
-  ['Eugenol from cloves', 'Steam distil 25 g of cloves with 150 mL of water.'],
-  ['Aspirin', 'Mix 5 g of reagent A with 10 mL of reagent B.'],
-])('%s is read, with its lines', (title, body) => {
+  ['Aspirin', 'Mix 5 g of reagent A with 10 mL of reagent B.', 'works'],
+])('%s: names without a record stand as lines', (title, body, does) => {
   const proposal = propose(`${title}\n\n${body}`, lexicon, table)
   expect(proposal.lines.filter(({ follows }) => !follows).length).toBeGreaterThanOrEqual(2)
+  expect(proposal.does).toBe(does)
 })

@@ -193,9 +193,9 @@ describe('bodies', () => {
 
   test.each([
     ['not JSON', '{', 400, /not JSON/],
-    ['a wrong type', { version: '2' }, 400, /version/],
-    ['a missing field', {}, 400, /version/],
-    ['a fraction', { version: 1.5 }, 400, /version/],
+    ['a wrong type', { version: '2' }, 400, /version/i],
+    ['a missing field', {}, 400, /version/i],
+    ['a fraction', { version: 1.5 }, 400, /version/i],
     ['a number that is none once it is read', '{"version":1e999}', 400, /too large to be kept/],
     ['a name that stands for something else', '{"__proto__":{"version":1}}', 400, /cannot be called/],
     ['a nest without end', '['.repeat(60) + ']'.repeat(60), 400, /nested deeper/],

@@ -26,8 +26,8 @@ test('and the blanks of its operation, typed or not, at the scale of its group',
   expect(said(words('crystallise', 'Take it {@way}.'), 'crystallise')).toBe('Take it as the table has it.')
 })
 
-test('what a step has no blank for stands as it was typed', () => {
-  expect(said(words('reflux', 'Hold {@portion}, {@none}, {@tried}.'), 'reflux')).toBe('Hold {@portion}, {@none}, {@tried}.')
+test('what a step has no blank for is said to be not known', () => {
+  expect(said(words('reflux', 'Hold {@portion}, {@none}, {@tried}.'), 'reflux')).toBe('Hold not known, not known, not known.')
   expect(figuresInWords(acetanilide, reactionTable(acetanilide), defaultLab)).toEqual({})
 })
 

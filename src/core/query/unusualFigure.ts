@@ -38,8 +38,8 @@ function longTimes(step: Step, plan: Plan): Query[] {
   })
 }
 
-/** Where nothing is suggested for a temperature, one beyond this is asked about: no bath or oven of a teaching laboratory goes there. Not compared with a source. */
-const hottestC = 300
+/** Where nothing is suggested, what is beyond these is asked about: no group of a class works with so much, for so long or so hot. Choices of ours, not compared with a source. */
+const beyond: Readonly<Record<string, number>> = { mL: 1000, g: 500, min: 1440, h: 48, s: 3600, '°C': 300 }
 
 /**
  * A time, volume, mass or temperature of a step ten times beyond what is usual for it: beyond the time its operation begins with, or what its planner would take. A click into a
@@ -54,17 +54,20 @@ export const unusualFigure: QueryRule = (plan, table, lab) =>
     const suggested = planner.suggest(contextOf(plan, table, step, lab), {})
     for (const [key, value] of typed) {
       const field = planner.fields.find((each) => each.key === key)
-      if (field?.kind !== 'number' || !['min', 'h', 's', 'mL', 'g', '°C'].includes(field.unit)) continue
-      const usual = suggested[key]?.value
+      if (field?.kind !== 'number' || !(field.unit in beyond)) continue
+      // What stands in for a figure that nobody knows is no measure of one that was typed.
+      const said = suggested[key]
+      const usual = said && said.from !== 'unknown' ? said.value : undefined
       const known = typeof usual === 'number' && usual > 0
       const much = known && value >= tenfold * usual
-      const hot = field.unit === '°C' && !much && value > hottestC && !(known && usual > hottestC / 2)
-      if (!much && !hot) continue
+      const most = beyond[field.unit]!
+      const large = !much && value > most && !(known && usual > most / 2)
+      if (!much && !large) continue
       found.push({
         id: `far-${key}-${step.id}`,
         about: step.id,
         title: `${writeNumber(value, value % 1 === 0 ? 0 : 2)} ${field.unit}: is that meant?`,
-        evidence: `${field.label} of “${step.title}” is ${much ? `${writeNumber(value / usual, 0)} times the ${writeNumber(usual, usual < 10 ? 1 : 0)} ${field.unit} that would be taken here` : `hotter than any bath of a teaching laboratory`}. A digit too many looks like this. Where it is meant, answer so.`,
+        evidence: `${field.label} of “${step.title}” is ${much ? `${writeNumber(value / usual, 0)} times the ${writeNumber(usual, usual < 10 ? 1 : 0)} ${field.unit} that would be taken here` : `more than the ${writeNumber(most, 0)} ${field.unit} beyond which no group of a class goes`}. A digit too many looks like this. Where it is meant, answer so.`,
       })
     }
     return found

@@ -366,7 +366,7 @@ describe('the procedure', () => {
   test('amounts in sentences follow the table', () => {
     const table = reactionTable(scalePlan(acetanilide, 0.8))
     expect(stepTextPlain(asWords('We want {aniline}.'), table)).toBe('We want 3.20 mL aniline.')
-    expect(stepTextPlain(asWords('Pour {gone}'), table)).toBe('Pour {gone}')
+    expect(stepTextPlain(asWords('Pour {gone}'), table)).toBe('Pour not known')
   })
 
   test('the steps follow one another, and a pause that ends the day begins the count again', () => {
