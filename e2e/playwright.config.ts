@@ -12,7 +12,8 @@ export default defineConfig({
   timeout: 120_000,
   // A page may wait for its turn where two cores serve two applications, a database and the browser.
   expect: { timeout: 10_000 },
-  reporter: [['list'], ['json']],
+  // The last tells the command that started it how far it is (scripts/watched.ts).
+  reporter: [['list'], ['json'], ['../scripts/progress.cjs']],
   use: {
     baseURL: stand?.base,
     viewport: { width: 1280, height: 800 },

@@ -22,6 +22,8 @@ function asField(target: EventTarget | null): Field | undefined {
   if (target instanceof HTMLSelectElement) return target.closest('form, [role=dialog]') ? target : undefined
   if (!(target instanceof HTMLInputElement)) return undefined
   if (['checkbox', 'radio'].includes(target.type)) return target.closest('form, [role=dialog]') ? target : undefined
+  // What is typed to look for something is no loss; what is found and taken is another matter.
+  if (target.getAttribute('role') === 'combobox') return undefined
   return ['search', 'file', 'range', 'submit', 'button'].includes(target.type) ? undefined : target
 }
 
