@@ -59,13 +59,7 @@ export function NewPreparation({ course }: { course: string }) {
     <div>
       {/* The field's own name is said to those who cannot see this one. */}
       <span aria-hidden="true">{label.split(':')[0]}</span>
-      <SubstancePicker
-        course={course}
-        label={label}
-        keep={which === 'product'}
-        onPick={(found) => choose(which, found)}
-        onOwn={(name) => setOwn({ part: which, name })}
-      />
+      {/* Above the field, so that whoever goes on by Tab comes to the next one. */}
       {chosen[which].map((each) => (
         <p className="chosen" key={each.substance.id}>
           {each.drawing && <span className="drawing" dangerouslySetInnerHTML={{ __html: each.drawing }} />}
@@ -83,6 +77,13 @@ export function NewPreparation({ course }: { course: string }) {
           )}
         </p>
       ))}
+      <SubstancePicker
+        course={course}
+        label={label}
+        keep={which === 'product'}
+        onPick={(found) => choose(which, found)}
+        onOwn={(name) => setOwn({ part: which, name })}
+      />
     </div>
   )
 
