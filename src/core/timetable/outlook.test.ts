@@ -42,12 +42,12 @@ test('what is offered is better than what is written, in its end or in its queue
 })
 
 test('what is offered is what stands there once it is taken: the same classes are played before and after', () => {
-  const few = { ...asked, classes: 40 }
+  const few = { ...asked, told: told.slice(0, 8), classes: 40 }
   const before = outlook(few)
   for (const { told, free: _free, ...promised } of before.offers.slice(0, 1))
     expect(outlook({ ...few, told }).now).toEqual(promised)
   expect(before.more.length).toBeGreaterThan(0)
-  for (const { station, ...promised } of before.more) {
+  for (const { station, ...promised } of before.more.slice(0, 1)) {
     const with1 = stations.map((each, at) => (at === station ? { ...each, count: each.count + 1 } : each))
     expect(outlook({ ...few, stations: with1 }).now).toEqual(promised)
     expect(promised.lastMin <= before.now.lastMin || promised.allDone > before.now.allDone).toBe(true)

@@ -170,7 +170,7 @@ export function Desk(props: DeskProps) {
       className="with-margin"
       // Whoever goes on elsewhere is done with the figure: its working would stand beside something else.
       onFocus={({ target }) => {
-        if (target.closest('[data-cell], [aria-label^="Margin"]')) return
+        if (target.closest('.reaction, [aria-label^="Margin"]')) return
         leave()
         if (!target.closest('.blank')) setAsked(undefined)
       }}
