@@ -53,7 +53,8 @@ export async function openDesk(page: Page, title: string): Promise<void> {
   await takesDrafts(page)
   await page.getByRole('link', { name: 'Desk', exact: true }).click()
   await page.getByRole('link', { name: title, exact: true }).click()
-  await expect(page.getByRole('heading', { name: title, level: 1 })).toBeVisible()
+  // The first that opens a Desk at its stand waits for the process that draws structures to start.
+  await expect(page.getByRole('heading', { name: title, level: 1 })).toBeVisible({ timeout: 30_000 })
 }
 
 /** The text of a table cell as it stands. */
