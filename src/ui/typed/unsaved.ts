@@ -91,12 +91,13 @@ export class Unsaved {
     return [...this.typings].filter(([field, typing]) => this.isOpen(field, typing)).map(([field]) => field)
   }
 
-  /** What a page that has failed keeps until it is written back. */
+  /** What a page that has failed keeps until it is written back, and which page that was. */
   private held: readonly Held[] = []
+  private heldAt = ''
 
   /** True where leaving the page would lose something. */
   asks(): boolean {
-    return this.held.length > 0 || this.open().length > 0
+    return (this.held.length > 0 && this.heldAt === location.pathname) || this.open().length > 0
   }
 
   /** Keeps what is typed, also in fields that are no longer on the page: for a page that has failed. */
@@ -105,6 +106,7 @@ export class Unsaved {
       .filter(([field, typing]) => this.isOpen(field, typing))
       .map(([field, { name }]) => ({ name, value: valueOf(field) }))
     if (now.length > 0) this.held = now
+    this.heldAt = location.pathname
     return this.held
   }
 

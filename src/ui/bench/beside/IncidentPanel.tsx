@@ -41,7 +41,8 @@ export function IncidentPanel({ run, step, members, aid, emergency, substances, 
           <p className="hint">At {clockTime(told.at, zone)}. Stay with whoever is hurt; somebody comes.</p>
           <WhereHelpIs emergency={emergency} />
           <ol className="measures first-aid" aria-label="What to do now">
-            {aid[told.body.what].map((each) => (
+            {/* A log may hold a kind of incident that is no longer offered. */}
+            {(aid[told.body.what] ?? aid['something else']).map((each) => (
               <li key={each}>{each}</li>
             ))}
           </ol>
