@@ -255,7 +255,7 @@ test('sections and years side by side, runs found by what is known of them, a se
   await expect(page.getByRole('row')).not.toHaveCount(0)
   await expect(page.locator('tbody tr').first()).toContainText(/yield [34]\d %/)
   await resultsOf(page, 'Isopentyl acetate')
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Archive' }).click()])
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Archive' }).click()])
   expect(download.suggestedFilename()).toMatch(/^isopentyl-acetate-.*\.crate\.zip$/)
 })
 
@@ -263,7 +263,7 @@ test('a reader sees results and files, and decides nothing', async ({ page }) =>
   await signIn(page, reader)
   const session = await resultsOf(page, 'Isopentyl acetate')
   await expect(page.getByRole('button', { name: 'Release these results' })).toHaveCount(0)
-  await expect(page.getByRole('link', { name: 'Archive' })).toHaveCount(0)
+  await expect(page.getByRole('button', { name: 'Archive' })).toHaveCount(0)
   await page.goto(`${session}/files`)
   await expect(page.locator('input[type=file]')).toHaveCount(0)
   expect((await page.goto(`${session}/marks`))!.status()).toBeGreaterThanOrEqual(400)

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { spawn } from 'node:child_process'
 import { existsSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
+import { endWithUs } from './child'
 import { home, workFolder } from './home'
 import { withLock } from './lock'
 
@@ -49,7 +50,10 @@ function run(folder: string): Promise<void> {
       cwd: home,
       env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', MOZLE_DIST: folder, NODE_ENV: 'production' },
       stdio: ['ignore', 'pipe', 'pipe'],
+      // A group of its own, so that a stop ends its workers with it.
+      detached: true,
     })
+    endWithUs(child)
     let words = ''
     for (const stream of [child.stdout, child.stderr])
       stream.on('data', (data: Buffer) => (words = (words + data.toString()).slice(-8000)))

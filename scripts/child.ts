@@ -42,6 +42,12 @@ export function startChild(
   return child
 }
 
+/** Has a program that was started by other means ended with everything else. */
+export function endWithUs(child: ChildProcess): void {
+  running.add(child)
+  child.once('exit', () => running.delete(child))
+}
+
 /** Asks a child to end, and ends it by force when it does not within ten seconds. */
 export async function stopChild(child: ChildProcess): Promise<void> {
   if (child.exitCode !== null || child.signalCode !== null) return

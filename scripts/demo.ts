@@ -8,6 +8,7 @@ import { migrate } from '@/data/migrate'
 import { isOn } from '@/server/day'
 import { build } from './build'
 import { stopAll, stopAllOnSignals } from './child'
+import { diskWords } from './diskWords'
 import { firstLink } from './first'
 import { databaseRecord, secretsOf, startDatabase } from './database'
 import { workFolder } from './home'
@@ -51,6 +52,8 @@ export async function demo(args: string[]): Promise<void> {
       rmSync(folder, { recursive: true, force: true })
       workFolder('demo')
     }
+    const little = await diskWords(folder)
+    if (little) console.error(`mozle: ${little}`)
     const [db, built] = await Promise.all([startDatabase(folder, { durable: true }), build('demo')])
     keepRunning('the database', db.process, async () => (await startDatabase(folder, { durable: true, port: db.port })).process)
     const owner = connectTo(db.ownerUrl)

@@ -1,5 +1,5 @@
 import { answerHeader, answerTo, nameAnswer } from '@/server/openAnswers'
-import { isLive, sayAlways, sayWhoAsks } from './front'
+import { forgetInner, refusedAtDoor, isLive, sayAlways, sayWhoAsks } from './front'
 
 const heads = (headers: Record<string, string>, peer: string, trusted: string[] = []) => {
   const request = { headers: { ...headers } as Record<string, string | undefined> }
@@ -55,4 +55,39 @@ test('an answer has a name while it is open, and nobody else’s', () => {
   first.closed()
   expect([asked(first.name), answerTo(new Request('http://here'))]).toEqual([undefined, undefined])
   second.closed()
+})
+
+describe('what no page of ours takes', () => {
+  const asked = (url: string, method = 'GET', headers: Record<string, string> = {}) =>
+    refusedAtDoor({ url, method, headers })?.status ?? null
+  test.each([
+    ['/desk/%', 400],
+    ['/desk/%zz', 400],
+    ['/desk/%c3%28', 400],
+    ['/desk/a%00b', 400],
+    ['/desk\\..\\x', 400],
+    ['*', 400],
+    ['http://elsewhere.example/desk', 400],
+    [`/${'a'.repeat(4001)}`, 400],
+    ['/desk/%E2%80%93?q=%', null],
+    ['/desk', null],
+    ['/', null],
+  ])('%s', (url, status) => expect(asked(url)).toBe(status))
+  test.each(['PROPFIND', 'TRACE', 'CONNECT', 'get', '', 'M-SEARCH'])('the method %s', (method) =>
+    expect(asked('/desk', method)).toBe(405),
+  )
+  test.each([
+    ['%5B%22%22%2C%7B%22children%22%3A%5B%22desk%22%2C%7B%7D%5D%7D%5D', null],
+    [encodeURIComponent(JSON.stringify(['', { children: [['id', '01J', 'd', null], { children: ['__PAGE__', {}] }] }, null, null, true])), null],
+    ['[', 400],
+    ['%', 400],
+    ['null', 400],
+    ['["",{"children":7}]', 400],
+    [JSON.stringify(['', {}, null]).replace('{}', '[]'), 400],
+  ])('the router’s header %s', (tree, status) => expect(asked('/desk', 'GET', { 'next-router-state-tree': tree })).toBe(status))
+  test('headers with which the framework speaks to itself do not come from outside', () => {
+    const headers: Record<string, string> = { 'next-action': 'x', 'x-middleware-subrequest': 'y', accept: 'z' }
+    forgetInner({ headers })
+    expect(headers).toEqual({ accept: 'z' })
+  })
 })

@@ -21,10 +21,19 @@ import {
   StudentGroup,
   User,
 } from '@/data/models'
+import { readTrace } from '@/core/traces/readTrace'
 import { writePlanFile } from '@/core/format/planFile'
 import { college, type College } from '@/demo/college'
 import { heldBefore } from '@/demo/earlier'
 import { hashPassword } from '@/server/password'
+
+/** What a file says of itself, so that nobody has to read it again. */
+function headOf({ name, content }: { name: string; content: string }) {
+  const read = readTrace(content, name)
+  if (!read.ok) throw new Error(`${name}: ${read.problem}`)
+  const { kind, title, simulated } = read.value
+  return { kind, title, simulated }
+}
 
 /** The term that a day lies in. */
 const termOf = (at: Date) => `${at.getUTCMonth() >= 6 ? 'autumn' : 'spring'} ${at.getUTCFullYear()}`
@@ -151,6 +160,7 @@ export async function seed(
       await InstrumentFile.bulkCreate(
         held.files.map((file) => ({
           ...file,
+          ...headOf(file),
           id: ulid(),
           digest: createHash('sha256').update(file.content).digest('hex'),
           addedAt: at,

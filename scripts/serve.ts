@@ -1,6 +1,7 @@
+import { existsSync, readFileSync } from 'node:fs'
 import path from 'node:path'
 import type { ChildProcess } from 'node:child_process'
-import { startChild } from './child'
+import { startChild, stopChild } from './child'
 import { freePort } from './freePort'
 import { home } from './home'
 import { statusOf } from './statusOf'
@@ -10,7 +11,12 @@ export interface Served {
   process: ChildProcess
 }
 
-/** Serves a built application on 127.0.0.1 and waits until it answers. @throws Error when it does not within a minute */
+/** A machine that is busy takes its time; what does not answer after so long is not coming, ms. */
+const longestMs = 300_000
+/** An application that answers and is not ready (its disk is nearly full, its database does not answer) gets so long to become it, ms; then it serves as it is, and says why. */
+const unreadyMs = 5000
+
+/** Serves a built application on 127.0.0.1 and waits until it answers: for as long as its process works at it. @throws Error with its last words where it ends, or never answers */
 export async function serve(options: {
   folder: string
   dbUrl: string
@@ -58,11 +64,27 @@ export async function serve(options: {
   )
   const host = options.address === undefined || ['0.0.0.0', '::'].includes(options.address) ? '127.0.0.1' : options.address
   const address = `${options.tls ? 'https' : 'http'}://${host.includes(':') ? `[${host}]` : host}:${port}`
-  const until = Date.now() + 60_000
+  const began = Date.now()
+  let [answeredAt, told] = [Infinity, began]
   // One that was killed has a signal and no exit code.
-  while (Date.now() < until && child.exitCode === null && child.signalCode === null) {
-    if ((await statusOf(`${address}/api/ready`)) === 200) return { address, process: child }
-    await new Promise((resolve) => setTimeout(resolve, 100))
+  while (Date.now() - began < longestMs && child.exitCode === null && child.signalCode === null) {
+    const status = await statusOf(`${address}/api/ready`)
+    if (status !== null) answeredAt = Math.min(answeredAt, Date.now())
+    if (status === 200 || Date.now() - answeredAt > unreadyMs) return { address, process: child }
+    if (Date.now() - told > 20_000) {
+      told = Date.now()
+      console.error(`mozle: the application is still starting (${Math.round((told - began) / 1000)} s)`)
+    }
+    await new Promise((resolve) => setTimeout(resolve, 50))
   }
-  throw new Error(`The application did not start; its own words are ${options.log === null ? 'above' : `in ${options.log}`}`)
+  await stopChild(child)
+  throw new Error(`The application did not start; its own words are ${lastWords(options.log)}`)
+}
+
+/** The end of what a program wrote; where it wrote to our own output, it stands there. */
+function lastWords(log: string | null): string {
+  if (log === null) return 'above'
+  if (!existsSync(log)) return `in ${log}, which is not there`
+  const lines = readFileSync(log, 'utf8').trimEnd().split('\n').slice(-12)
+  return `in ${log}; the last are:\n${lines.join('\n').slice(-4000)}`
 }

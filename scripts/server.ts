@@ -11,7 +11,7 @@ import { ulid } from 'ulid'
 import { counters } from '@/server/counters'
 import { log, plainError, plainPath } from '@/server/log'
 import { answerHeader, nameAnswer } from '@/server/openAnswers'
-import { isBuilt, isLive, plain, sayAlways, sayWhoAsks } from './front'
+import { allow, forgetInner, isBuilt, isLive, plain, refusedAtDoor, sayAlways, sayWhoAsks } from './front'
 import { home } from './home'
 import { signEveryMinute } from './signEveryMinute'
 
@@ -38,6 +38,7 @@ function answer(request: IncomingMessage, response: ServerResponse): void {
   const id = ulid()
   sayWhoAsks(request, plain(request.socket.remoteAddress), proxies, 'encrypted' in request.socket)
   sayAlways(response, url, https)
+  forgetInner(request)
   request.headers['x-request-id'] = id
   response.setHeader('x-request-id', id)
   delete request.headers[answerHeader]
@@ -59,6 +60,12 @@ function answer(request: IncomingMessage, response: ServerResponse): void {
     const said = { request: id, method, path: plainPath(url), status: response.statusCode, ms: Math.round(ms) }
     log()[isBuilt(url) || stream ? 'debug' : 'info'](said, 'answered')
   })
+  const refused = refusedAtDoor(request)
+  if (refused) {
+    response.writeHead(refused.status, { 'content-type': 'application/json', ...(refused.status === 405 ? { allow } : {}) })
+    response.end(JSON.stringify({ error: refused.words }))
+    return
+  }
   void handle(request, response)
 }
 

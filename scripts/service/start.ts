@@ -5,6 +5,7 @@ import { tablesState } from '@/data/migrationNames'
 import { build } from '../build'
 import { stopAll, stopAllOnSignals } from '../child'
 import { databaseRecord, secretsOf, startDatabase } from '../database'
+import { diskWords } from '../diskWords'
 import { firstLink } from '../first'
 import { keepRunning } from '../keepRunning'
 import { takeLock } from '../lock'
@@ -94,6 +95,8 @@ export async function start(args: readonly string[]): Promise<void> {
     const record = path.join(config.dataFolder, 'app.process')
     for (const left of [record, databaseRecord(config.dataFolder)])
       if (await endLeftOver(left)) say('ended what an earlier command had left running')
+    const little = await diskWords(config.dataFolder)
+    if (little) say(little)
     const folder = process.env.MOZLE_BUILT ?? (await build('service'))
     const { own, ...reached } = await openDatabase(config)
     const again = { durable: true, binlogDays: config.binlogDays }

@@ -2,7 +2,7 @@ import { Op, QueryTypes, UniqueConstraintError, type Transaction } from 'sequeli
 import { namedBy } from '@/core/measurements/registry'
 import type { Entry, EntryKind } from '@/core/run/entry'
 import { noteAppended } from './appended'
-import { putBack, setAside, writeBeside } from './beside'
+import { putBack, setAside, withMarkers, writeBeside } from './beside'
 import { chained, nothingBefore, type Link } from './chain'
 import { database, transacted } from './connect'
 import { EntryRow, Run } from './models'
@@ -30,32 +30,55 @@ export class FloodError extends Error {
   override name = 'FloodError'
 }
 
-/** So many entries of one run may be written in a minute of its tablets' time; a busy bench writes a dozen. */
-export const mostEachMinute = 60
-/** So many entries one run may have. */
-export const mostEntries = 10_000
+/** How much one run may write: its rows in the log, how many of them in a minute of the server's clock, and what they hold, bytes; pictures of a session besides. */
+export interface Bounds {
+  entries: number
+  eachMinute: number
+  words: number
+  pictures: number
+  picturesOfSession: number
+}
+
+/** What a bench may write. A busy one writes a dozen entries a minute, and a day of it weighs some 60 kB; a tablet that comes back after hours sends all that it has kept. */
+export const boundsOfBench: Bounds = {
+  entries: 10_000,
+  eachMinute: 240,
+  words: 1_000_000,
+  pictures: 6_000_000,
+  picturesOfSession: 100_000_000,
+}
+
+/** Staff can still sign and put right what a bench has filled to its bounds. */
+const boundsOfStaff: Bounds = { ...boundsOfBench, entries: 12_000, eachMinute: 6000, words: 2_000_000 }
 
 /**
  * Adds entries to a run's log and returns them with their numbers. Sending the same id again changes nothing. The run's row
- * changes while numbers are given, so that one after the other gets them, at every server of a cluster, and a reader that has seen number n has seen all before it. What is named by a correction must stand in the same step, and the
- * pace at which the entries were written has a limit: both are conditions of the statement that gives the numbers.
+ * changes while numbers are given, so that one after the other gets them, at every server of a cluster, and a reader that has seen number n has seen all before it. What is named by a correction must stand in the same step, and what a
+ * run writes has its bounds: both are conditions of the statement that gives the numbers. The pace is that of the server's clock, whatever times the entries claim.
  * @throws ForeignEntryError, UnknownEntryError, FloodError
  */
-export async function appendEntries(run: string, entries: readonly Entry[], received: Date): Promise<NumberedEntry[]> {
+export async function appendEntries(
+  run: string,
+  entries: readonly Entry[],
+  received: Date,
+  bounds = boundsOfStaff,
+): Promise<NumberedEntry[]> {
   try {
-    return await withNames(await addAll(run, entries, received))
+    return await withNames(await addAll(run, entries, received, bounds))
   } catch (error) {
     if (!(error instanceof UniqueConstraintError)) throw error
     // Some are in the book already: the usual case of a tablet that did not hear the answer.
-    return withNames(await addUnknown(run, entries, received))
+    return withNames(await addUnknown(run, entries, received, bounds))
   }
 }
 
-async function addAll(run: string, entries: readonly Entry[], received: Date): Promise<NumberedEntry[]> {
-  if (new Set(entries.map(({ id }) => id)).size < entries.length) return addUnknown(run, entries, received)
+async function addAll(run: string, entries: readonly Entry[], received: Date, bounds: Bounds): Promise<NumberedEntry[]> {
+  if (new Set(entries.map(({ id }) => id)).size < entries.length) return addUnknown(run, entries, received, bounds)
   const add = async (transaction: Transaction) => {
-    const last = await takeNumbers(run, entries, transaction)
     const parted = entries.map((entry) => setAside(entry))
+    const weight = weightOf(parted)
+    if (weight.pictures > 0) await picturesFit(run, weight.pictures, bounds, transaction)
+    const last = await takeNumbers(run, entries, { received, bounds, weight }, transaction)
     const seqOf = (index: number) => last - entries.length + index + 1
     const rows = parted.map(({ entry }, index) => rowOf(run, entry, seqOf(index), received))
     await EntryRow.bulkCreate(chained(rows, await hashBefore(run, seqOf(0), transaction)), { transaction, returning: false })
@@ -63,7 +86,7 @@ async function addAll(run: string, entries: readonly Entry[], received: Date): P
       parted.flatMap(({ beside }) => beside),
       transaction,
     )
-    return entries.map((entry, index) => fromRow(rowOf(run, entry, seqOf(index), received)))
+    return entries.map((entry, index) => fromRow(rowOf(run, withMarkers(entry, parted[index]!.entry), seqOf(index), received)))
   }
   // Entries have ids of their own: what was kept although nobody heard of it is found the next time.
   const added = await transacted(add, { repeats: true })
@@ -71,40 +94,73 @@ async function addAll(run: string, entries: readonly Entry[], received: Date): P
   return added
 }
 
-async function addUnknown(run: string, entries: readonly Entry[], received: Date): Promise<NumberedEntry[]> {
+async function addUnknown(run: string, entries: readonly Entry[], received: Date, bounds: Bounds): Promise<NumberedEntry[]> {
   const known = await EntryRow.findAll({ where: { id: entries.map(({ id }) => id) } })
   if (known.some((entry) => entry.run !== run)) throw new ForeignEntryError('An entry with this id stands in another run.')
   const seen = new Set(known.map(({ id }) => id))
   const fresh = entries.filter(({ id }) => !seen.has(id) && seen.add(id))
-  const added = fresh.length === 0 ? [] : await appendEntries(run, fresh, received)
+  const added = fresh.length === 0 ? [] : await appendEntries(run, fresh, received, bounds)
   return [...(await putBack(known.map(fromRow))), ...added].sort((a, b) => a.seq - b.seq)
 }
 
 /** What an entry names that must stand before it: what it takes the place of, and what it is about. */
 const named = (entry: Entry): string[] => [...(entry.supersedes === null ? [] : [entry.supersedes]), ...namedBy(entry)]
 
+interface Weight {
+  words: number
+  pictures: number
+}
+
+/** What entries will take of the database, bytes. */
+function weightOf(parted: readonly ReturnType<typeof setAside>[]): Weight {
+  const weight = { words: 0, pictures: 0 }
+  for (const { entry, beside } of parted) {
+    weight.words += Buffer.byteLength(JSON.stringify(entry.body))
+    for (const { field, words } of beside) weight[field === 'picture' ? 'pictures' : 'words'] += Buffer.byteLength(words)
+  }
+  return weight
+}
+
+/** Looks whether a session has room for more pictures; some that come at the same moment may go a little over it. @throws FloodError */
+async function picturesFit(run: string, more: number, bounds: Bounds, transaction: Transaction): Promise<void> {
+  const { session } = await Run.findByPk(run, { attributes: ['session'], transaction, rejectOnEmpty: true })
+  const all = (await Run.sum('pictureBytes', { where: { session }, transaction })) || 0
+  if (all + more > bounds.picturesOfSession)
+    throw new FloodError(
+      `The pictures of one session may take ${bounds.picturesOfSession * 1e-6} MB. Write down in words what is seen, and tell the demonstrator.`,
+    )
+}
+
 /** Moves the run's last number on by as many as there are entries, if they may be added. @returns the new last number */
-async function takeNumbers(run: string, entries: readonly Entry[], transaction: Transaction): Promise<number> {
+async function takeNumbers(
+  run: string,
+  entries: readonly Entry[],
+  { received, bounds, weight }: { received: Date; bounds: Bounds; weight: Weight },
+  transaction: Transaction,
+): Promise<number> {
   const own = new Map(entries.map(({ id, step }) => [id, step]))
   const names = entries.flatMap((entry) => named(entry).map((id) => ({ id, step: entry.step })))
   // What comes in the same batch is looked for there.
   const wrong = names.filter(({ id, step }) => own.has(id) && own.get(id) !== step).map(({ id }) => id)
   if (wrong.length > 0) throw new UnknownEntryError(wrong)
   const before = [...new Map(names.filter(({ id }) => !own.has(id)).map((each) => [`${each.id} ${each.step}`, each])).values()]
-  const times = entries.map(({ at }) => Date.parse(at))
-  const [from, to] = [Math.min(...times), Math.max(...times)]
-  const minutes = Math.ceil((to - from) / 60_000) + 1
-  const span = { run, from: new Date(from - 30_000), to: new Date(to + 30_000) }
+  // What is set is worked out from left to right: the count before the minute that it is of.
   const [last, changed] = (await database().query(
-    `UPDATE run SET last_seq = LAST_INSERT_ID(last_seq + :count) WHERE id = :run AND last_seq + :count <= :most
-     AND (SELECT COUNT(*) FROM entry WHERE run = :run AND at BETWEEN :from AND :to) + :count <= :pace
+    `UPDATE run SET last_seq = LAST_INSERT_ID(last_seq + :count), words_bytes = words_bytes + :words, picture_bytes = picture_bytes + :pictures,
+       paced_count = IF(paced_minute = :minute, paced_count, 0) + :count, paced_minute = :minute
+     WHERE id = :run AND last_seq + :count <= :most AND words_bytes + :words <= :mostWords AND picture_bytes + :pictures <= :mostPictures
+     AND IF(paced_minute = :minute, paced_count, 0) + :count <= :pace
      ${before.length > 0 ? 'AND (SELECT COUNT(*) FROM entry WHERE run = :run AND (id, step) IN (:before)) = :named' : ''}`,
     {
       replacements: {
-        ...span,
+        run,
         count: entries.length,
-        most: mostEntries,
-        pace: mostEachMinute * minutes,
+        minute: Math.floor(received.getTime() / 60_000),
+        ...weight,
+        most: bounds.entries,
+        pace: bounds.eachMinute,
+        mostWords: bounds.words,
+        mostPictures: bounds.pictures,
         before: before.map(({ id, step }) => [id, step]),
         named: before.length,
       },
@@ -116,9 +172,11 @@ async function takeNumbers(run: string, entries: readonly Entry[], transaction: 
   const rows = await EntryRow.findAll({ where: { run, id: before.map(({ id }) => id) }, attributes: ['id', 'step'], transaction })
   const unknown = before.filter(({ id, step }) => !rows.some((row) => row.id === id && row.step === step))
   if (unknown.length > 0) throw new UnknownEntryError(unknown.map(({ id }) => id))
-  await Run.findByPk(run, { transaction, rejectOnEmpty: true })
+  const { pictureBytes } = await Run.findByPk(run, { transaction, rejectOnEmpty: true })
   throw new FloodError(
-    `More than ${mostEachMinute} entries a minute, or ${mostEntries} in all, are not taken from one bench. Wait a minute; if nobody wrote so much, ask the demonstrator.`,
+    pictureBytes + weight.pictures > bounds.pictures
+      ? `The pictures of one bench may take ${bounds.pictures * 1e-6} MB. Write down in words what is seen.`
+      : `More than ${bounds.eachMinute} entries a minute, ${bounds.entries} in all or ${bounds.words * 1e-6} MB of words are not taken from one bench. They stay on the tablet and are sent again; if nobody wrote so much, ask the demonstrator.`,
   )
 }
 

@@ -15,6 +15,7 @@ import { filesOfGroups } from './migrations/0011-files-of-groups'
 import { chain } from './migrations/0012-chain'
 import { stores } from './migrations/0013-stores'
 import { moreMachines } from './migrations/0014-more-machines'
+import { limits } from './migrations/0015-limits'
 
 const migrations: Record<MigrationName, (query: QueryInterface) => Promise<void>> = {
   '0001-people-and-plans': peopleAndPlans,
@@ -31,6 +32,7 @@ const migrations: Record<MigrationName, (query: QueryInterface) => Promise<void>
   '0012-chain': chain,
   '0013-stores': stores,
   '0014-more-machines': moreMachines,
+  '0015-limits': limits,
 }
 
 /** What the application's own user may do with a table, where it is less than read, add, change and delete. */

@@ -16,6 +16,7 @@ export const migrationNames = [
   '0012-chain',
   '0013-stores',
   '0014-more-machines',
+  '0015-limits',
 ] as const
 
 export type MigrationName = (typeof migrationNames)[number]

@@ -20,7 +20,8 @@ import { repeatable } from '@/core/quantity/repeatable'
 import { importArchive } from '../../scripts/importArchive'
 import { seed } from '../../scripts/seed'
 import type { Person } from './actor'
-import { archiveOf } from './archive'
+import { archiveResponse, csvOf, filesHeader } from './apart/exported'
+import { writeArchive } from './archive'
 import { placesOfRuns } from '@/data/people'
 import { benchAt } from './actor'
 import { addFile, addReport, contentOf, describeFile, filesOf, filesOfRun, removeFile, subjectOfFile } from './files'
@@ -255,7 +256,36 @@ test('marks: the record proposes, a person decides, the group reads what was han
   expect(await handedBackTo(run)).toBeNull()
 })
 
+/** An archive whole, for tests. */
+async function archiveOf(id: string, at: Date): Promise<{ name: string; files: number; bytes: Uint8Array }> {
+  let head = { name: '', files: 0 }
+  const parts: Uint8Array[] = []
+  await writeArchive(id, { begins: (said) => (head = said), write: (bytes) => void parts.push(bytes) }, at)
+  return { ...head, bytes: Buffer.concat(parts) }
+}
+
 describe('an archive', () => {
+  test('is made in a process of its own, one at a time, and says how many files it holds', async () => {
+    const making = archiveResponse(finished.id, now)
+    await expect(archiveResponse(finished.id, now)).rejects.toThrow(/Another archive is being made/)
+    const response = await making
+    const bytes = new Uint8Array(await response.arrayBuffer())
+    const here = await archiveOf(finished.id, now)
+    expect(response.headers.get('content-disposition')).toContain(here.name)
+    expect(Object.keys(unzipSync(bytes))).toHaveLength(Number(response.headers.get(filesHeader)))
+    expect(Object.keys(unzipSync(here.bytes))).toHaveLength(here.files)
+    const without = (all: Uint8Array) => ({ ...unzipSync(all), 'ro-crate-metadata.json': null })
+    expect(without(bytes)).toEqual(without(here.bytes))
+    await expect(archiveResponse('01J00000000000000000000009', now)).rejects.toThrow(/could not be made/)
+    // What failed leaves room for the next.
+    await (await archiveResponse(finished.id, now)).arrayBuffer()
+  })
+  test('tables are made apart as well', async () => {
+    const table = await csvOf(finished.id, 'figures')
+    expect(table.headers.get('content-disposition')).toMatch(/figures-acetanilide-section-a.csv/)
+    expect((await table.text()).split('\r\n')[0]).toContain('Bench')
+    await expect(csvOf('01J00000000000000000000009', 'log')).rejects.toThrow('There is no such lab session.')
+  })
   const file = () => join(folder, 'session.crate.zip')
   test('is read back to the same figures, with every checksum', async () => {
     for (const title of [

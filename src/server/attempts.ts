@@ -25,3 +25,25 @@ export async function limited<T>(
   if (found !== null) await endAttempt(kept, token)
   return found
 }
+
+/** What strangers' attempts are counted under. */
+interface Queue {
+  key: string
+  patience: Patience
+}
+
+/**
+ * The same for a device that was let in before: it waits for its own failures alone. They count for strangers as well, so that nobody gets more guesses by being let in again and again.
+ * @throws Refusal 429 while one has to wait
+ */
+export async function limitedAlone<T>(
+  own: Queue,
+  strangers: readonly Queue[],
+  check: () => Promise<T | null>,
+  now = thisMoment(),
+): Promise<T | null> {
+  const found = await limited(own.key, own.patience, check, now)
+  if (found === null)
+    for (const { key, patience } of strangers) await beginAttempt(key.slice(0, 200), patience, ulid(), now)
+  return found
+}

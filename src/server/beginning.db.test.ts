@@ -37,7 +37,7 @@ test('one link, once, makes the college and its first person', async () => {
   const { user } = await begin(token, wanted, 'here', now)
   const first = (await User.findByPk(user))!
   expect([first.signIn, first.administrator]).toEqual(['varga', true])
-  expect(await passwordFits(first.passwordHash, wanted.password)).toBe(true)
+  expect(await passwordFits(first.passwordHash, wanted.password, true)).toBe(true)
   const here = (await CollegeRow.findOne())!
   expect([here.title, wordsFrom(here.words).sulfur]).toEqual(['Quillmere College', 'sulphur'])
   expect(wordsFrom('nonsense')).toEqual(plainWords)

@@ -7,6 +7,7 @@ import type { Entry } from '@/core/run/entry'
 import { plainWords } from '@/core/words/say'
 import { college } from '@/demo/college'
 import { appendEntries, readEntries } from '@/data/entries'
+import { putBack } from '@/data/beside'
 import { database } from '@/data/connect'
 import { dayOfCode, placesOfRuns } from '@/data/people'
 import {
@@ -36,6 +37,7 @@ import { belongsOnlyTo, linkMs, openInvitation, takeUp } from './invitations'
 import { exportPerson, forgetPerson, setAdministrator, withdraw } from './collegePeople'
 import { changeCollege, collegeOverview, makeCourse } from './colleges'
 import { changeRole, invite, newLink, peopleOfCourse, takeOut } from './people'
+import { pictureOf } from './pictures'
 import { listPreparations } from './preparationLists'
 import { isOver, subjectOfSession, viewSession } from './sessions'
 import {
@@ -303,19 +305,28 @@ describe('sections and groups', () => {
     expect(written.map(({ body }) => (body as { text: string }).text)).toEqual(['Mia spilt it', 'calm'])
     // Sent again, they come back as they were written.
     const again = await appendEntries(run, [seen(first, 'Mia spilt it', { picture })], now)
-    expect(again[0]!.body).toEqual({ text: 'Mia spilt it', colour: 'red', picture })
+    const marker = expect.stringMatching(/^beside:[0-9a-f]{64}$/)
+    expect(again[0]!.body).toEqual({ text: 'Mia spilt it', colour: 'red', picture: marker })
+    expect(written[0]!.body).toEqual(again[0]!.body)
     const log = JSON.stringify(await EntryRow.findAll({ where: { run }, raw: true }))
     expect(log).not.toMatch(/Mia|AAAA/)
     expect(log).toContain('beside:')
     const read = async (id: string) => (await readEntries([run]))[run]!.find((entry) => entry.id === id)!
-    expect((await read(first)).body).toEqual({ text: 'Mia spilt it', colour: 'red', picture })
+    // A picture is fetched by itself, when somebody looks at it, or put into what is taken away.
+    expect((await read(first)).body).toEqual({ text: 'Mia spilt it', colour: 'red', picture: marker })
+    expect(await pictureOf(first)).toEqual(Buffer.from('AAAA', 'base64'))
+    expect((await putBack([await read(first)], { pictures: true }))[0]!.body).toMatchObject({ picture })
     expect((await read(second)).reason).toBe('Mia said so')
     await tables.query("UPDATE beside SET words = 'Ida spilt it' WHERE words = 'Mia spilt it'")
-    expect((await read(first)).body).toMatchObject({ text: 'these words are not those that were written', picture })
+    expect((await read(first)).body).toMatchObject({ text: 'these words are not those that were written', picture: marker })
+    await tables.query("UPDATE beside SET words = 'data:image/jpeg;base64,AAAB' WHERE field = 'picture'")
+    await expect(pictureOf(first)).rejects.toThrow('not the one that was taken')
     const before = await EntryRow.findAll({ where: { run }, raw: true })
     expect(await forgetWords([run])).toBeGreaterThan(3)
     expect((await read(first)).body).toEqual({ text: 'no longer kept; picture no longer kept', colour: 'red' })
     expect((await read(second)).reason).toBe('no longer kept')
+    await expect(pictureOf(first)).rejects.toThrow('no longer kept')
+    await expect(pictureOf(second)).rejects.toThrow('There is no such picture')
     expect(await EntryRow.findAll({ where: { run }, raw: true })).toEqual(before)
     expect(await forgetWords([])).toBe(0)
   })

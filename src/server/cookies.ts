@@ -7,7 +7,9 @@ interface Sealed {
   signIn?: string
   /** A run and the code that opened it, for a bench's tablet. */
   bench?: { run: string; code: string }
-  /** People who have signed in on this device before, newest first. */
+  /** The id of a device on which somebody was let in before. */
+  device?: string
+  /** People who have given a secret of their own on this device before, newest first. */
   people?: string[]
   /** The course that a person in several of them looks at. */
   course?: string

@@ -1,10 +1,10 @@
 import { thisMoment } from './clock'
 import { createHash } from 'node:crypto'
+import type { WhereOptions } from 'sequelize'
 import { ulid } from 'ulid'
 import { array, boolean, number, object, string } from 'yup'
 import { foldRun } from '@/core/run/foldRun'
 import { matchSlot } from '@/core/traces/matchSlot'
-import { readTrace } from '@/core/traces/readTrace'
 import { mostPeaks, readPeakTable, withSaid, type SaidAnew, type TraceReading } from '@/core/traces/report'
 import { writeJcamp } from '@/core/traces/writeJcamp'
 import type { TraceKind } from '@/core/traces/trace'
@@ -15,6 +15,8 @@ import type { Actor, Subject } from './rights'
 import { record } from './deeds'
 import { Refusal } from './refusal'
 import { sessionOfResults } from './releases'
+import { readTraceApart } from './apart/readTraceApart'
+import type { TraceHead } from './apart/traceProcess'
 import { subjectOfSession, viewSession, type SessionView } from './sessions'
 
 /** As many files as a session may hold: several for each of sixty benches. */
@@ -90,12 +92,11 @@ export async function addFile(
   from: string,
   now = thisMoment(),
 ): Promise<{ id: string; run: string | null }> {
-  const read = readTrace(content, name)
-  if (!read.ok) throw new Refusal(400, `${name}: ${read.problem}`)
+  const head = await readTraceApart(content, name)
   const view = await viewSession(session, false)
-  const match = matchSlot([name, read.value.title], slotsOfRuns(view))
+  const match = matchSlot([name, head.title], slotsOfRuns(view))
   const about = { run: match?.run ?? null, slot: match?.slot ?? '', addedBy: person }
-  const id = await keep(sessionOfResults(view), { name, content, ...about }, now)
+  const id = await keep(sessionOfResults(view), { name, content, ...head, ...about }, now)
   const { course } = await subjectOfSession(session)
   await record({ what: 'added an instrument file', person, course, about: { session, file: id }, from }, now)
   return { id, run: about.run }
@@ -117,16 +118,16 @@ export async function addReport(
   const view = await viewSession(found.session, false)
   const bench = view.runs.find(({ id }) => id === run)!.bench
   const ascending = peaks.toSorted((a, b) => a.at - b.at)
+  const head = { kind: 'chromatogram', title: `typed from a printed report, bench ${bench}`, simulated: false } as const
   const content = writeJcamp({
-    kind: 'chromatogram',
-    title: `typed from a printed report, bench ${bench}`,
-    ...{ xUnit: 'MINUTES', yUnit: 'AREA', peaksOnly: true, simulated: false },
+    ...head,
+    ...{ xUnit: 'MINUTES', yUnit: 'AREA', peaksOnly: true },
     x: ascending.map(({ at }) => at),
     y: ascending.map(({ area }) => area),
   })
   const person = actor.kind === 'user' ? actor.id : null
   const name = `printed report bench ${bench}.jdx`
-  const id = await keep(sessionOfResults(view), { name, content, run, slot: '', addedBy: person }, now)
+  const id = await keep(sessionOfResults(view), { name, content, ...head, run, slot: '', addedBy: person }, now)
   if (person) {
     const { course } = await subjectOfSession(found.session)
     await record({ what: 'added an instrument file', person, course, about: { session: found.session, file: id }, from }, now)
@@ -137,7 +138,7 @@ export async function addReport(
 /** Writes a file that was read. @throws Refusal 409 where it is here already, or the session is full */
 async function keep(
   session: string,
-  file: { name: string; content: string; run: string | null; slot: string; addedBy: string | null },
+  file: TraceHead & { name: string; content: string; run: string | null; slot: string; addedBy: string | null },
   now: Date,
 ): Promise<string> {
   const digest = createHash('sha256').update(file.content).digest('hex')
@@ -159,24 +160,38 @@ async function notHandedBack(run: string | null | undefined, actor: Actor): Prom
 
 /** The files of a session; one that cannot be read any more is left out of the list and never takes the page down. */
 export const filesOf = async (view: SessionView): Promise<FileView[]> =>
-  shown(await InstrumentFile.findAll({ where: { session: sessionOfResults(view) }, order: [['id', 'ASC']] }))
+  shown({ session: sessionOfResults(view) })
 
 /** The files of one run. */
 export const filesOfRun = async (run: string): Promise<FileView[]> =>
-  shown(await InstrumentFile.findAll({ where: { run }, order: [['id', 'ASC']] }))
+  shown({ run })
 
-async function shown(rows: readonly InstrumentFile[]): Promise<FileView[]> {
+/** What a file says of itself stands beside it since it was read; one that came before it did, or by another way, is read once. */
+async function headOf(row: InstrumentFile): Promise<TraceHead | null> {
+  if (row.kind !== null && row.kind !== undefined)
+    return row.kind === '' ? null : { kind: row.kind as TraceKind, title: row.title ?? '', simulated: row.simulated ?? false }
+  const { content } = await fileOf(row.id)
+  const head = await readTraceApart(content, row.name).catch((error: Refusal) => {
+    if (error.status !== 400) throw error
+    return null
+  })
+  await InstrumentFile.update(head ?? { kind: '' }, { where: { id: row.id } })
+  return head
+}
+
+async function shown(where: WhereOptions<InstrumentFile>): Promise<FileView[]> {
+  const rows = await InstrumentFile.findAll({ where, attributes: { exclude: ['content'] }, order: [['id', 'ASC']] })
   const ids = rows.flatMap(({ addedBy }) => addedBy ?? [])
   const people = await User.findAll({ where: { id: ids }, attributes: ['id', 'name'] })
-  return rows.flatMap((row) => {
-    const read = readTrace(row.content, row.name)
-    if (!read.ok) return []
-    const { kind, title, simulated } = read.value
+  const heads = await Promise.all(rows.map(headOf))
+  return rows.flatMap((row, index) => {
+    const head = heads[index]
+    if (!head) return []
     return [
       {
         id: row.id,
         name: row.name,
-        ...{ kind, title, simulated },
+        ...head,
         slot: row.slot,
         run: row.run ?? null,
         reading: JSON.parse(row.reading) as TraceReading,

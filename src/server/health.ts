@@ -5,6 +5,9 @@ import { tablesState } from '@/data/migrationNames'
 /** With less room than this on its disk a service is not ready: the database stops in the middle of a day. */
 export const leastFreeBytes = 200_000_000
 
+/** With less than this nothing more is written: what the database has begun still finds its place. */
+export const fullBytes = 20_000_000
+
 /** Whether a service can do its work, part by part. */
 export interface Ready {
   ok: boolean
@@ -22,6 +25,19 @@ export async function freeBytes(folder = process.env.MOZLE_DATA): Promise<number
   } catch {
     return null
   }
+}
+
+/** How long what was seen of the disk is taken for true, ms. */
+const seenMs = 2000
+let seen = { at: -Infinity, full: false }
+
+/** True where the disk has no room left for what is written; asked at each change, looked at every other second. */
+export async function diskIsFull(now = performance.now()): Promise<boolean> {
+  if (now - seen.at > seenMs) {
+    const free = await freeBytes()
+    seen = { at: now, full: free !== null && free < fullBytes }
+  }
+  return seen.full
 }
 
 async function tables(): Promise<Ready['tables']> {

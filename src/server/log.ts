@@ -29,9 +29,18 @@ export function plainError(error: unknown): { what: string; message: string; sta
   }
 }
 
-/** A path as it may be logged: without its query, and without what is secret in it. */
+/** What of a path is a word of a route, or an id of ours, which opens nothing by itself. */
+const word = /^[a-z][a-z-]{0,24}(\.[a-z]{1,5})?$/
+const id = /^[0-9A-HJKMNP-TV-Z]{26}$/
+
+/**
+ * A path as it may be logged: without its query, and of its parts only words of routes and ids. Anything else (the secret of an invitation or a calendar, a code, what somebody made up) is left out by its shape, however many slashes
+ * stand before it.
+ */
 export const plainPath = (url: string | undefined): string =>
   (url ?? '')
-    .replace(/[?#].*$/, '')
-    .replace(/^(\/(?:api\/)?(?:invitations?|first))\/[^/]+/, '$1/…')
+    .replace(/[?#].*$/s, '')
+    .split(/[/\\]+/)
+    .map((part) => (part === '' || word.test(part) || id.test(part) ? part : '…'))
+    .join('/')
     .slice(0, 200)

@@ -2,7 +2,8 @@ import { QueryTypes } from 'sequelize'
 import { database } from '@/data/connect'
 import { User } from '@/data/models'
 import type { Person } from './actor'
-import { limited } from './attempts'
+import { limited, limitedAlone } from './attempts'
+import { deviceHere, letIn } from './devices'
 import { hashPassword, passwordFits } from './password'
 import { Refusal } from './refusal'
 import { checkPassword, personOf } from './signIn'
@@ -53,13 +54,21 @@ let decoy: Promise<string> | undefined
 
 /** The person whose PIN this is, tried at a bench. Few tries are free. @throws Refusal 401 or 429 */
 export async function checkPin(person: string, pin: string, run: string): Promise<Person> {
+  const device = await deviceHere()
+  const ownDevice = device.id !== null && device.people.includes(person)
   const check = async () => {
     const user = await User.findOne({ where: { id: person.slice(0, 26), withdrawnAt: null } })
-    const fits = await passwordFits(user?.pinHash || (await (decoy ??= hashPassword(crypto.randomUUID()))), pin)
+    const fits = await passwordFits(user?.pinHash || (await (decoy ??= hashPassword(crypto.randomUUID()))), pin, ownDevice)
     return user && user.pinHash !== '' && fits ? user : null
   }
-  const user = await limited(`pin:${person}`, patience.person, () => limited(`pin:${person}@${run}`, patience.bench, check))
+  // Where this person has given a secret before, nobody who guesses at another bench holds them up.
+  const everywhere = { key: `pin:${person}`, patience: patience.person }
+  const atBench = { key: `pin:${person}@${run}`, patience: patience.bench }
+  const user = ownDevice
+    ? await limitedAlone({ key: `pin:${person}#${device.id}`, patience: patience.bench }, [everywhere, atBench], check)
+    : await limited(everywhere.key, everywhere.patience, () => limited(atBench.key, atBench.patience, check))
   if (!user)
     throw new Refusal(401, 'This is not that person’s PIN. After three tries one has to wait; name and password sign as well.')
+  await letIn(user.id)
   return personOf(user)
 }

@@ -8,6 +8,7 @@ import { database } from '@/data/connect'
 import { benchHere, signedIn } from './actor'
 import { UnreadableDocument } from './documents'
 import { log, plainError, plainPath } from './log'
+import { diskIsFull } from './health'
 import { isOwnOrigin } from './origin'
 import { Refusal } from './refusal'
 import { problemWords } from './problemWords'
@@ -54,6 +55,11 @@ export interface Call<P extends Params, B> {
 
 const bodyLimit = 2_000_000
 
+const diskWords = 'The server’s disk is full, and nothing more can be written. What you typed is still here; tell whoever looks after the server.'
+
+/** What a database says where its disk is full: ER_DISK_FULL, ER_RECORD_FILE_FULL, ER_ERROR_ON_WRITE, ER_DISK_FULL_NOWAIT (MariaDB error codes). */
+const diskErrors = new Set([1021, 1114, 1026, 4183])
+
 /**
  * The one way to make a route handler. Denies unless the declared right is held; refuses a change that another origin asks for; checks the body
  * before the handler sees it; turns refusals into answers in words. A route without a declared need does not compile.
@@ -70,6 +76,9 @@ export function route<P extends Params = Params, B = undefined>(
       // A page of another site cannot add a token to what it asks.
       if (secret === null && !['GET', 'HEAD'].includes(request.method) && !sameOrigin(request))
         throw new Refusal(403, 'This change came from another site and was refused.')
+      // Whoever comes in to look after it still can.
+      if (typeof guard.need === 'string' && !['GET', 'HEAD'].includes(request.method) && (await diskIsFull()))
+        throw new Refusal(507, diskWords)
       const people = secret === null ? [await benchHere(), await signedIn()] : [await tokenOrRefusal(secret, guard.token)]
       if (typeof guard.need === 'string' && people.every((person) => !person)) throw new Refusal(401, 'Sign in first.')
       // Who may not do a thing is not told what is wrong with how they asked for it; only a body that names its subject is read first.
@@ -193,6 +202,8 @@ function refusalOf(error: unknown, request: NextRequest): Response {
   if (error instanceof FloodError) return NextResponse.json({ error: error.message }, { status: 429 })
   // Whose database went away is told so: nothing is wrong with what was asked.
   if (error instanceof UnknownOutcome) return NextResponse.json({ error: error.message }, { status: 503 })
+  if (diskErrors.has((error as { original?: { errno?: number } }).original?.errno ?? 0))
+    return NextResponse.json({ error: diskWords }, { status: 507 })
   log().error(
     { request: request.headers.get('x-request-id') ?? '', path: plainPath(request.nextUrl.pathname), error: plainError(error) },
     'a request failed',

@@ -5,7 +5,7 @@ import { entrySchema } from '@/core/run/entrySchema'
 import { needsOthers, problemInRun } from '@/core/run/fitsStep'
 import type { Lab } from '@/core/lab/lab'
 import type { Plan } from '@/core/plan/plan'
-import { appendEntries, readEntries, UnknownEntryError, type NumberedEntry } from '@/data/entries'
+import { appendEntries, boundsOfBench, readEntries, UnknownEntryError, type NumberedEntry } from '@/data/entries'
 import { placesOfRuns, type PlaceOfRun } from '@/data/people'
 import type { BenchActor } from './actor'
 import { planOfRevision } from './documents'
@@ -115,7 +115,7 @@ export async function writeEntries(
   for (;;) {
     if (good.length === 0) return { entries: [], refused }
     try {
-      const entries = await appendEntries(id, good, now)
+      const entries = await appendEntries(id, good, now, boundsOfBench)
       nudge()
       return { entries, refused }
     } catch (error) {

@@ -4,8 +4,9 @@ import { ulid } from 'ulid'
 import { placesOfRuns } from '@/data/people'
 import { Membership, SignIn, User } from '@/data/models'
 import { benchAt, fingerprint, signedIn, type Person } from './actor'
-import { limited } from './attempts'
+import { limited, limitedAlone } from './attempts'
 import { sealedCookie, signInMs } from './cookies'
+import { deviceHere, letIn } from './devices'
 import { dayIn } from './day'
 import { recheck } from './live'
 import { hashPassword, passwordFits } from './password'
@@ -25,26 +26,26 @@ const patience = {
   code: { free: 10, longestS: 20 },
 } as const
 
-const mostPeopleOfDevice = 20
-
 /**
- * The person with this sign-in name and password. Attempts count for the account and the address together, so nobody is locked out by failures made elsewhere; a device on which this person has signed in before is
- * counted by itself, so that not even a flood from everywhere shuts its owner out. @throws Refusal 401 or 429
+ * The person with this sign-in name and password. Attempts count for the account and the address together, so nobody is locked out by failures made elsewhere; a device that was let in before is
+ * counted by itself, so that neither a flood from everywhere nor who guesses behind the same address keeps others out. @throws Refusal 401, 429, 503
  */
 export async function checkPassword(signIn: string, password: string, from: string): Promise<Person> {
   const name = signIn.trim().toLowerCase().slice(0, 120)
-  const device = await sealedCookie('device')
+  const { id: device } = await deviceHere()
   const known = await User.findOne({ where: { signIn: name, withdrawnAt: null } })
-  const ownDevice = known !== null && device.people?.includes(known.id) === true
   const check = async () => {
     // Whoever has not taken up an invitation yet has no password that could fit.
-    const fits = await passwordFits(known?.passwordHash || (await (decoy ??= hashPassword(crypto.randomUUID()))), password)
+    const fits = await passwordFits(known?.passwordHash || (await (decoy ??= hashPassword(crypto.randomUUID()))), password, device !== null)
     return known && known.passwordHash !== '' && fits ? known : null
   }
-  const user = ownDevice
-    ? await limited(`user:${name}#${from}`, patience.account, check)
-    : await limited(`user:${name}`, patience.everywhere, () => limited(`user:${name}@${from}`, patience.account, check))
+  const everywhere = { key: `user:${name}`, patience: patience.everywhere }
+  const address = { key: `user:${name}@${from}`, patience: patience.account }
+  const user = device
+    ? await limitedAlone({ key: `user:${name}#${device}`, patience: patience.account }, [everywhere, address], check)
+    : await limited(everywhere.key, everywhere.patience, () => limited(address.key, address.patience, check))
   if (!user) throw new Refusal(401, 'This name and password do not go together. Check both; the name is the one on your list.')
+  await letIn(user.id)
   return personOf(user)
 }
 
@@ -77,9 +78,7 @@ export async function openFor(id: string, now = thisMoment()): Promise<void> {
   const cookie = await sealedCookie('user')
   cookie.signIn = row.id
   await cookie.save()
-  const device = await sealedCookie('device')
-  device.people = [id, ...(device.people ?? []).filter((each) => each !== id)].slice(0, mostPeopleOfDevice)
-  await device.save()
+  await letIn(id)
 }
 
 /** Signs out: the sign-in is gone for everybody who holds its cookie, and what it had open is closed. */
@@ -102,7 +101,13 @@ export async function enterBench(code: string, from: string, now = thisMoment())
   const person = await signedIn(now)
   const trusted = person && Object.keys(person.roles).some((course) => may(person, 'code.read', { course }))
   // Whoever hands the codes out is not made to wait, so a bench can be opened even while somebody guesses.
-  const place = trusted ? await find() : await limited(`code@${from}`, patience.code, find, now)
+  const { id: device } = await deviceHere()
+  const address = { key: `code@${from}`, patience: patience.code }
+  const place = trusted
+    ? await find()
+    : device
+      ? await limitedAlone({ key: `code#${device}`, patience: patience.code }, [address], find, now)
+      : await limited(address.key, address.patience, find, now)
   if (!place)
     throw new Refusal(
       401,
@@ -121,6 +126,7 @@ export async function enterBench(code: string, from: string, now = thisMoment())
   const cookie = await sealedCookie('bench')
   cookie.bench = { run: place.run, code: bench.code }
   await cookie.save()
+  await letIn()
 }
 
 export async function leaveBench(): Promise<void> {

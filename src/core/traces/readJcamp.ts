@@ -1,5 +1,6 @@
 import { simulatedOrigin } from './writeJcamp'
 import { convert } from 'jcampconverter'
+import { countRepeats } from './countRepeats'
 import type { Reading } from '../quantity/readQuantity'
 import { mostPoints, type Trace, type TraceKind } from './trace'
 
@@ -20,6 +21,10 @@ function kindOf(dataType: string, xUnit: string): TraceKind | null {
 /** A curve as pairs of x and y. */
 const pairs = /##XY ?POINTS\s*=/i
 
+/** Whether a file says of itself that no instrument has measured it. */
+const saysSimulated = (text: string): boolean =>
+  /^##\$SIMULATED\s*=\s*YES\s*$/im.test(text) || /^##ORIGIN\s*=(.*)$/im.exec(text)?.[1]?.trim() === simulatedOrigin
+
 /** Points that increase in x, once each; what is not finite is left out. */
 export function inOrder(x: readonly number[], y: readonly number[]): Pick<Trace, 'x' | 'y'> {
   const pairs = x
@@ -36,14 +41,16 @@ export function readJcamp(text: string): Reading<Trace> {
   if (!/^\s*(\$\$.*\n\s*)*##TITLE\s*=/i.test(text))
     return { ok: false, problem: 'This is no JCAMP-DX file: it does not begin with ##TITLE=.' }
   if (!/##END\s*=/i.test(text)) return { ok: false, problem: 'The file breaks off: a JCAMP-DX file ends with ##END=.' }
+  if (countRepeats(text) > mostPoints)
+    return { ok: false, problem: `It unpacks to more than ${mostPoints} points, which is more than is taken.` }
   let found
   try {
-    // The library reads pairs under one of their two labels.
-    found = convert(text.replace(pairs, '##PEAK TABLE='), { keepRecordsRegExp: /.*/, noContour: true })
+    // The library reads pairs under one of their two labels. No other record of the file is kept: some of them could ask for any amount of memory.
+    found = convert(text.replace(pairs, '##PEAK TABLE='), { keepRecordsRegExp: /^$/, noContour: true })
   } catch (error) {
     return { ok: false, problem: `The data of this JCAMP-DX file cannot be read: ${(error as Error).message}.` }
   }
-  for (const { spectra, dataType = '', title, info, meta } of found.flatten) {
+  for (const { spectra, dataType = '', title } of found.flatten) {
     const spectrum = spectra?.[0]
     const data = spectrum?.data as { x?: ArrayLike<number>; y?: ArrayLike<number> } | undefined
     if (!spectrum || !data?.x || !data.y || data.x.length === 0) continue
@@ -67,7 +74,7 @@ export function readJcamp(text: string): Reading<Trace> {
         yUnit: String(spectrum.yUnits ?? ''),
         ...points,
         peaksOnly: spectrum.isPeaktable === true && !pairs.test(text),
-        simulated: meta.SIMULATED === 'YES' || info.ORIGIN === simulatedOrigin,
+        simulated: saysSimulated(text),
       },
     }
   }

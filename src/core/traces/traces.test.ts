@@ -288,3 +288,23 @@ test('a simulated proton spectrum keeps the protons of its signals as areas, spl
   expect(at(1.2) / at(1.2 - 0.0175)).toBeGreaterThan(1.7)
   expect(at(1.2) / at(1.2 + 0.0175)).toBeGreaterThan(1.7)
 })
+
+describe('files that ask for more than anybody has', () => {
+  const jcamp = (data: string, more = '') =>
+    `##TITLE=x\n##JCAMP-DX=4.24\n##DATA TYPE=INFRARED SPECTRUM\n${more}##XUNITS=1/CM\n##YUNITS=TRANSMITTANCE\n##XFACTOR=1\n##YFACTOR=1\n##FIRSTX=1\n##LASTX=9\n##DELTAX=1\n##NPOINTS=9\n##XYDATA=(X++(Y..Y))\n${data}\n##END=\n`
+  test.each(['1A1s99999999', '1A1S1T99999999', '1@\n1A1Z25001Z0', '1A1s9s9s99999999 $$ S1'])('%s', (data) => {
+    const began = performance.now()
+    expect(readJcamp(jcamp(data))).toEqual({ ok: false, problem: expect.stringMatching(/more than 200000 points/) })
+    expect(performance.now() - began).toBeLessThan(200)
+  })
+  test('what is repeated within bounds is taken, and letters of words are no repeats', () => {
+    // A value and three more of it: A1 is 11, T4 says 24 times in all where S is 1, T 2.
+    const read = readJcamp(jcamp('1A1T4', '##OWNER=Section S99999999, s99999999\n$$ S99999999\n'))
+    expect(read.ok && read.value.y).toEqual(Array<number>(24).fill(11))
+  })
+  test('a label that counts to a thousand million is left unread', () => {
+    const began = performance.now()
+    expect(readJcamp(jcamp('1A1B2C3', '##$ANY= (0..999999999)\n1 2 3\n')).ok).toBe(true)
+    expect(performance.now() - began).toBeLessThan(200)
+  })
+})

@@ -28,6 +28,10 @@ export class InstrumentFile extends Row<InstrumentFile> {
   declare addedAt: Date
   /** Null where the group itself typed it. */
   declare addedBy: CreationOptional<string | null>
+  /** What it says of itself, read once: null where it has not been read since it came, an empty kind where it cannot be. */
+  declare kind: CreationOptional<string | null>
+  declare title: CreationOptional<string | null>
+  declare simulated: CreationOptional<boolean | null>
 }
 
 /** What is judged in a session, with weights and bands, as JSON. */
@@ -76,6 +80,9 @@ export function defineAfterwards(sequelize: Sequelize): void {
       reading: { ...long(), defaultValue: '{}' },
       addedAt: moment(),
       addedBy: maybe(),
+      kind: { type: DataTypes.STRING(20) },
+      title: { type: DataTypes.STRING(120) },
+      simulated: { type: DataTypes.BOOLEAN },
     },
     table('instrument_file'),
   )

@@ -31,6 +31,12 @@ export class Run extends Row<Run> {
   declare readCode: CreationOptional<string | null>
   /** Number of the last entry; entries of one run are numbered without gaps. */
   declare lastSeq: CreationOptional<number>
+  /** How much its log holds, bytes: entries with their words, and pictures. */
+  declare wordsBytes: CreationOptional<number>
+  declare pictureBytes: CreationOptional<number>
+  /** The minute of the server's clock in which it wrote last, counted from 1970, and how many entries came in it. */
+  declare pacedMinute: CreationOptional<number>
+  declare pacedCount: CreationOptional<number>
 }
 
 /** Who belongs to a run. */
@@ -109,6 +115,10 @@ export function defineSessions(sequelize: Sequelize): void {
       code: { type: DataTypes.CHAR(6), allowNull: false },
       readCode: { type: DataTypes.CHAR(8) },
       lastSeq: { ...whole(), defaultValue: 0 },
+      wordsBytes: { ...whole(), defaultValue: 0 },
+      pictureBytes: { ...whole(), defaultValue: 0 },
+      pacedMinute: { ...whole(), defaultValue: 0 },
+      pacedCount: { ...whole(), defaultValue: 0 },
     },
     table('run'),
   )

@@ -48,7 +48,12 @@ export function Wrote({ run, state, onTablet, zone, onStrike, hands = false }: P
                 </small>
               )}
               {entry.kind === 'observation' && entry.body.picture && (
-                <img className="seen" src={entry.body.picture} alt={`Seen at ${clockTime(entry.at, zone)}`} />
+                <img
+                  className="seen"
+                  loading="lazy"
+                  src={entry.body.picture.startsWith('data:') ? entry.body.picture : `/api/pictures/${entry.id}`}
+                  alt={`Seen at ${clockTime(entry.at, zone)}`}
+                />
               )}
               {onStrike && (
                 <button

@@ -5,6 +5,7 @@ import { Button } from 'react-bootstrap'
 import type { ClassResults } from '@/core/classroom/classResults'
 import { writeBand, writeNumber } from '@/core/quantity/write'
 import { BenchRow } from './BenchRow'
+import { ArchiveButton } from './ArchiveButton'
 import { FurtherResults } from './FurtherResults'
 import { MeltingBars, PercentStrip } from './RangeCharts'
 
@@ -152,9 +153,7 @@ export function Results({ session, results, mayRead }: { session: string; result
             <a className="btn btn-quiet" href={`/api/sessions/${session}/log.csv`} download>
               All entries
             </a>
-            <a className="btn btn-quiet" href={`/api/sessions/${session}/archive.zip`} download>
-              Archive
-            </a>
+            <ArchiveButton session={session} />
           </>
         )}
         <Button variant="quiet" onClick={() => window.print()}>

@@ -31,8 +31,12 @@ export interface KeptEntry {
 /** Sends a batch; answers which of them were refused and why. */
 type Deliver = (entries: readonly Entry[]) => Promise<readonly { id: string; why: string }[]>
 
+/** The server's disk is full (RFC 4918, Insufficient Storage). */
+const diskFull = 507
+const diskWords = 'The server’s disk is full; your readings are kept on this tablet. Write on, and tell the demonstrator.'
 const retryMs = 2500
-const batchSize = 500
+/** Fewer than a bench may write in a minute of the server's clock. */
+const batchSize = 200
 const notKept =
   'This tablet cannot keep what is written (its storage is full or forbidden). Stay on this page until all is in the book, and tell the demonstrator.'
 
@@ -112,8 +116,8 @@ export class Outbox extends Store<Waiting> {
       this.busy = false
       const { status, message } = error as CallError
       // Out of reach: soon again. Refused as a whole: later again, and the reason is shown.
-      const refused = status >= 400 && status < 500
-      this.put({ held: refused ? message : undefined })
+      const refused = (status >= 400 && status < 500) || status === diskFull
+      this.put({ held: status === diskFull ? diskWords : refused ? message : undefined })
       this.timer = setTimeout(() => void this.send(), refused ? retryMs * 8 : retryMs)
     }
   }

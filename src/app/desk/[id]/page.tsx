@@ -3,15 +3,15 @@ import { madeLine } from '@/core/edit/sequence'
 import { withGraver } from '@/reference/graver'
 import { crystallisationSolvents } from '@/reference/records'
 import { Desk } from '@/ui/desk/Desk'
-import { UnreadablePlan } from '@/ui/desk/UnreadablePlan'
 import { Frame } from '@/ui/frame/Frame'
 import { listBottles } from '@/server/bottles'
 import { UnreadableDocument } from '@/server/documents'
-import { orNotFound, visitor } from '@/server/page'
+import { visitor } from '@/server/page'
 import { listPreparations, plansLeadingTo } from '@/server/preparationLists'
 import { openPreparation, revisionNumber } from '@/server/preparations'
 import { subjectOfPreparation } from '@/server/revisions'
 import { structuresOf } from '@/server/structures/structures'
+import { openedOr, Unreadable } from './unreadable'
 
 interface Props {
   params: Promise<{ id: string }>
@@ -24,21 +24,12 @@ export default async function DeskPage({ params, searchParams }: Props) {
   const { id } = await params
   const { revision: wanted } = await searchParams
   const { actor, course, courses, frame: places, may } = await visitor(`/desk/${id}`, 'plan.read', () => subjectOfPreparation(id))
-  const opened = await orNotFound(() => openPreparation(id, actor, revisionNumber(wanted)).catch(unreadable))
+  const opened = await openedOr(() => openPreparation(id, actor, revisionNumber(wanted)))
   const frame = { place: 'desk' as const, who: actor.name, aside: course.title, course: course.id, courses, ...places }
   if (opened instanceof UnreadableDocument)
     return (
       <Frame {...frame}>
-        <main className="page-only">
-          <UnreadablePlan
-            preparation={id}
-            revision={opened.id}
-            title={opened.title}
-            reason={opened.message}
-            isDraft={opened.isDraft}
-            mayWrite={may('plan.write')}
-          />
-        </main>
+        <Unreadable of={opened} preparation={id} mayWrite={may('plan.write')} />
       </Frame>
     )
   const { revision, history, archived } = opened
@@ -72,9 +63,4 @@ export default async function DeskPage({ params, searchParams }: Props) {
       />
     </Frame>
   )
-}
-
-function unreadable(error: unknown): UnreadableDocument {
-  if (error instanceof UnreadableDocument) return error
-  throw error
 }

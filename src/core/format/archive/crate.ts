@@ -1,11 +1,12 @@
-/** A file of an archive: where it stands in it, what it is, and its bytes as text. */
+/** A file of an archive: where it stands in it, what it is, and how large. */
 export interface CrateFile {
   path: string
   /** What it is, for people. */
   name: string
   /** Media type. */
   type: string
-  content: string
+  /** Its size, bytes. */
+  bytes: number
   sha256: string
 }
 
@@ -48,12 +49,12 @@ export function crateMetadata({ name, description, at, college, computation }: C
           version: computation,
         },
         { '@id': '#college', '@type': 'Organization', name: college },
-        ...files.map(({ path, name: title, type, content, sha256 }) => ({
+        ...files.map(({ path, name: title, type, bytes, sha256 }) => ({
           '@id': path,
           '@type': 'File',
           name: title,
           encodingFormat: type,
-          contentSize: String(new TextEncoder().encode(content).length),
+          contentSize: String(bytes),
           sha256,
         })),
       ],

@@ -9,6 +9,7 @@ import { capital } from '@/core/words/capital'
 import type { FirstAid } from '@/reference/firstAid'
 import { clockTime } from '../../time'
 import type { PanelProps } from '../panel'
+import { aidAbout } from './aidAbout'
 
 interface Props extends PanelProps {
   run: RunState
@@ -41,8 +42,7 @@ export function IncidentPanel({ run, step, members, aid, emergency, substances, 
           <p className="hint">At {clockTime(told.at, zone)}. Stay with whoever is hurt; somebody comes.</p>
           <WhereHelpIs emergency={emergency} />
           <ol className="measures first-aid" aria-label="What to do now">
-            {/* A log may hold a kind of incident that is no longer offered. */}
-            {(aid[told.body.what] ?? aid['something else']).map((each) => (
+            {aidAbout(aid, told.body.what).map((each) => (
               <li key={each}>{each}</li>
             ))}
           </ol>

@@ -1,9 +1,11 @@
 import type { Metadata } from 'next'
 import { withGraver } from '@/reference/graver'
 import { measuresFor } from '@/server/measures'
-import { orNotFound, visitor } from '@/server/page'
+import { UnreadableDocument } from '@/server/documents'
+import { visitor } from '@/server/page'
 import { openPreparation, revisionNumber } from '@/server/preparations'
 import { subjectOfPreparation } from '@/server/revisions'
+import { openedOr, Unreadable } from '../unreadable'
 import { Frame } from '@/ui/frame/Frame'
 import { Handout } from '@/ui/desk/handout/Handout'
 
@@ -17,11 +19,19 @@ export const metadata: Metadata = { title: 'Handout' }
 export default async function HandoutPage({ params, searchParams }: Props) {
   const { id } = await params
   const { revision: wanted } = await searchParams
-  const { actor, course, courses, frame } = await visitor(`/desk/${id}/handout`, 'plan.read', () => subjectOfPreparation(id))
-  const { revision } = await orNotFound(() => openPreparation(id, actor, revisionNumber(wanted)))
+  const { actor, course, courses, frame, may } = await visitor(`/desk/${id}/handout`, 'plan.read', () => subjectOfPreparation(id))
+  const opened = await openedOr(() => openPreparation(id, actor, revisionNumber(wanted)))
+  const around = { place: 'desk' as const, who: actor.name, aside: course.title, course: course.id, courses, ...frame }
+  if (opened instanceof UnreadableDocument)
+    return (
+      <Frame {...around}>
+        <Unreadable of={opened} preparation={id} mayWrite={may('plan.write')} />
+      </Frame>
+    )
+  const { revision } = opened
   const { plan } = withGraver(revision.plan)
   return (
-    <Frame place="desk" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
+    <Frame {...around}>
       <main className="page-only" id="work">
         <Handout
           plan={plan}

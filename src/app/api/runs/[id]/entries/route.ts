@@ -7,7 +7,7 @@ export const POST = route(
     need: 'run.write',
     subject: ({ id }: { id: string }, people) => subjectOfRun(id, people),
     body: object({
-      entries: array(mixed()).min(1).max(500).required(),
+      entries: array(mixed()).min(1).max(240).required(),
       /** What the tablet's clock showed when it sent this. */
       sentAt: string().max(40),
     }),

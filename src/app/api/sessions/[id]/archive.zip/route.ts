@@ -1,4 +1,4 @@
-import { archiveOf } from '@/server/archive'
+import { archiveResponse } from '@/server/apart/exported'
 import { route } from '@/server/route'
 import { subjectOfSession } from '@/server/sessions'
 
@@ -14,10 +14,5 @@ export const GET = route(
       answers: { type: 'application/zip' },
     },
   },
-  async ({ params }) => {
-    const { name, bytes } = await archiveOf(params.id)
-    return new Response(bytes.slice().buffer, {
-      headers: { 'content-type': 'application/zip', 'content-disposition': `attachment; filename="${name}"` },
-    })
-  },
+  ({ params }) => archiveResponse(params.id),
 )

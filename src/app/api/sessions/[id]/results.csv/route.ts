@@ -1,5 +1,5 @@
+import { csvOf } from '@/server/apart/exported'
 import { route } from '@/server/route'
-import { csvOfSession } from '@/server/results'
 import { subjectOfSession } from '@/server/sessions'
 
 export const GET = route(
@@ -13,10 +13,5 @@ export const GET = route(
       answers: { type: 'text/csv' },
     },
   },
-  async ({ params }) => {
-    const { name, text } = await csvOfSession(params.id)
-    return new Response(text, {
-      headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${name}"` },
-    })
-  },
+  ({ params }) => csvOf(params.id, 'results'),
 )
