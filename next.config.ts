@@ -7,6 +7,8 @@ const config: NextConfig = {
   reactStrictMode: true,
   // These load native or dynamic parts and must not be bundled.
   serverExternalPackages: ['sequelize', 'mariadb', '@node-rs/argon2', 'openchemlib', 'ajv'],
+  // Loading every page before the first is answered takes half of a start; each is loaded when it is first asked for.
+  experimental: { preloadEntriesOnStart: false },
   // Types are checked by `./mozle test`, once, over everything.
   typescript: { ignoreBuildErrors: true },
   sassOptions: { quietDeps: true, silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'] },

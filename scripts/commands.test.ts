@@ -237,6 +237,7 @@ describe('mozle read', () => {
     for (const [args, words] of [
       [['read', scan], 'scan.pdf is a picture of a page'],
       [['read', path.join(folder, 'nowhere.txt')], 'cannot be opened'],
+      [['read', file('long.txt', 'Add 5 g of aniline. '.repeat(6000))], 'has 120,000 characters'],
       [['read', file('bad.smi', 'Qq>>CC=O')], 'bad.smi:'],
       [['read'], 'usage'],
     ] as const) {

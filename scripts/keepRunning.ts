@@ -4,7 +4,7 @@ import { isStopping } from './child'
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 
 /** How long is waited before the first, the second and every later try, s; what has run for a minute begins anew. */
-const waits = [0.5, 2, 5, 15, 30]
+const waits = [0.2, 0.5, 1, 5, 15, 30]
 const settledMs = 60_000
 
 /**

@@ -23,6 +23,7 @@ const usage = `usage: ./mozle COMMAND
   bench load                  how fast entries go through while up to 200 benches write
   mutate [PATH [N]]           change every decision of the core, one at a time: which changes does no test notice?
   load                        many tablets at once: how soon an entry is seen, and what is given back
+  load held                   for how long each page and route holds all others up, over a class as large as any
 `
 
 const [command, ...args] = process.argv.slice(2)
@@ -81,7 +82,7 @@ switch (command) {
     await (await import('./mutate')).mutate(args[0], Number(args[1] ?? 1))
     break
   case 'load': {
-    const missed = await (await import('./load/load')).load()
+    const missed = args[0] === 'held' ? await (await import('./load/held')).held() : await (await import('./load/load')).load()
     for (const words of missed) console.error(words)
     process.exitCode = missed.length > 0 ? 1 : 0
     break

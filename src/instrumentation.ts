@@ -2,5 +2,6 @@
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return
   const { warmUp } = await import('@/server/structures/structureReader')
-  void warmUp()
+  // Whoever waits for the first page waits for the application alone.
+  setTimeout(() => void warmUp(), 5000).unref()
 }

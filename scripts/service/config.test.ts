@@ -88,3 +88,9 @@ test('a whole one is taken', () => {
 test('a file that is not there is no configuration', () => {
   expect(() => readConfig(['--config', '/nowhere.env'], {})).toThrow('no configuration /nowhere.env')
 })
+
+test('all that is wrong is told in one round: by itself, together, and names that are none', () => {
+  const told = problems('MOZLE_PORT=no\nMOZLE_BACKUP_AT=25:00\nMOZLE_SMTP=smtp://mail\nMOZLE_ADRESS=10.0.0.1\nMOZLE_TLS_CERT=/nowhere')
+  for (const words of [/MOZLE_PORT/, /MOZLE_BACKUP_AT/, /MOZLE_MAIL_FROM is not/, /MOZLE_ADRESS is no setting/, /MOZLE_TLS_KEY is not/, /no file \/nowhere/])
+    expect(told).toContainEqual(expect.stringMatching(words))
+})

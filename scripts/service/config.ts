@@ -99,7 +99,7 @@ function halves(given: Readonly<Record<string, unknown>>, appOnly: boolean): str
     (given[a] === undefined) === (given[b] === undefined)
       ? []
       : [`${given[a] === undefined ? b : a} is set and ${given[a] === undefined ? a : b} is not: ${why}`]
-  const address = String(given.MOZLE_ADDRESS)
+  const address = String(given.MOZLE_ADDRESS ?? '127.0.0.1')
   const shown = given.MOZLE_PUBLIC as string | undefined
   const https = shown?.startsWith('https:') ?? false
   return [
@@ -165,14 +165,19 @@ export function readConfig(
       return value === undefined || value.trim() === '' ? [] : [[name, value]]
     }),
   )
+  const { given, wrong } = validated(all)
+  // What does not go together is told in the same round as what is wrong by itself.
+  problems.push(...wrong, ...halves(given ?? all, appOnly))
+  if (given === null || problems.length > 0) throw new ConfigError(problems)
+  return configOf(given, file, appOnly)
+}
+
+function validated(all: Readonly<Record<string, string>>) {
   try {
-    const given = settings.validateSync(all, { abortEarly: false })
-    problems.push(...halves(given, appOnly))
-    if (problems.length > 0) throw new ConfigError(problems)
-    return configOf(given, file, appOnly)
+    return { given: settings.validateSync(all, { abortEarly: false }), wrong: [] }
   } catch (error) {
-    if (error instanceof ValidationError) throw new ConfigError([...problems, ...error.errors])
-    throw error
+    if (!(error instanceof ValidationError)) throw error
+    return { given: null, wrong: error.errors }
   }
 }
 

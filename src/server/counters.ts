@@ -1,3 +1,4 @@
+import { monitorEventLoopDelay } from 'node:perf_hooks'
 import { collectDefaultMetrics, Counter, Gauge, Histogram, Registry } from 'prom-client'
 import { appended } from '@/data/appended'
 
@@ -34,6 +35,22 @@ export function counters(live: () => number): Counters {
       this.set(live())
     },
   })
+  const watch = monitorEventLoopDelay({ resolution: 5 })
+  watch.enable()
+  for (const [name, help, of] of [
+    ['most', 'The longest time since this was asked before in which nobody was served', () => watch.max],
+    ['p99', 'The same at the 99th percentile of all moments', () => watch.percentile(99)],
+  ] as const)
+    new Gauge({
+      name: `mozle_loop_held_${name}_seconds`,
+      help,
+      registers,
+      collect() {
+        // What the watch itself waits between two looks is no hold.
+        this.set(Math.max(0, of() * 1e-9 - 0.005))
+        if (name === 'p99') watch.reset()
+      },
+    })
   let seen = 0
   new Counter({
     name: 'mozle_entries_total',

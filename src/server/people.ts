@@ -6,6 +6,7 @@ import { Course, Membership, User, type CourseRole } from '@/data/models'
 import { belongsOnlyTo, makeLink } from './invitations'
 import { inTurn, keepsAnOwner } from './lastOnes'
 import { recheck } from './live'
+import { lookOf } from './looksLike'
 import { Refusal } from './refusal'
 import type { Actor } from './rights'
 
@@ -66,6 +67,13 @@ export interface Invited {
 export async function personCalled(name: string, signIn: string): Promise<{ id: string; isNew: boolean }> {
   const known = await User.findOne({ where: { signIn } })
   if (!known) {
+    const others = await User.findAll({ where: { withdrawnAt: null }, attributes: ['name'] })
+    const other = others.find((each) => each.name !== name && lookOf(each.name) === lookOf(name))
+    if (other)
+      throw new Refusal(
+        409,
+        `“${name}” looks like “${other.name}”, who is here already. If it is the same person, use their sign-in name; if not, write something that tells the two apart.`,
+      )
     const id = ulid()
     await User.create({ id, signIn, name, passwordHash: '' })
     return { id, isNew: true }

@@ -1,4 +1,7 @@
+import { strToU8, zipSync } from 'fflate'
+import { lexiconWith } from '@/reference/shorthand'
 import { docxOf } from '@/test-support/handoutFiles'
+import { proposalOf } from './proposalOf'
 import { textOfFile, textOfHtml, textOfMarkdown } from './textOfFile'
 
 const bytes = (text: string) => new TextEncoder().encode(text)
@@ -43,4 +46,50 @@ it.each([
   ['too large', 'a.txt', new Uint8Array(20_000_001), /larger than 20 MB/],
 ])('%s is met with words', async (_, name, content, words) => {
   await expect(textOfFile(name, content)).rejects.toThrow(words)
+})
+
+describe('files that ask for more than anybody has', () => {
+  const document = (paragraphs: number) =>
+    strToU8(`<?xml version="1.0"?><w:document><w:body>${'<w:p><w:r><w:t>aaaaaaaaaa</w:t></w:r></w:p>'.repeat(paragraphs)}</w:body></w:document>`)
+  const refused = async (name: string, bytes: Uint8Array) => {
+    const began = performance.now()
+    const words = await textOfFile(name, bytes).then(
+      () => 'taken',
+      (error: Error) => error.message,
+    )
+    return [words, performance.now() - began < 3000]
+  }
+  test('a document that unpacks to 400 MB, whatever it says of its size', async () => {
+    const bytes = zipSync({ 'word/document.xml': new Uint8Array(400_000_000), 'a.xml': document(3) }, { level: 1 })
+    expect(bytes.length).toBeLessThan(20_000_000)
+    expect(await refused('large.docx', bytes)).toEqual([expect.stringMatching(/large.docx unpacks to more than 60 MB/), true])
+    // The sizes of its list, set to something small.
+    const lying = bytes.slice()
+    const view = new DataView(lying.buffer)
+    for (let at = 0; at + 46 < lying.length; at++)
+      if (view.getUint32(at, true) === 0x02014b50) view.setUint32(at + 24, 100, true)
+    expect(await refused('lying.docx', lying)).toEqual([expect.stringMatching(/unpacks to more than 60 MB/), true])
+  }, 60_000)
+  test('pages of marks without an end', async () => {
+    expect(await refused('a.html', strToU8(`<html>${'<b>x</b>'.repeat(100_000)}`))).toEqual([expect.stringMatching(/at most 40,000 are read/), true])
+    expect(await refused('a.md', strToU8('**a '.repeat(100_000)))).toEqual([expect.stringMatching(/at most 40,000 are read/), true])
+  })
+})
+
+describe('texts that are no procedure by their length', () => {
+  const lexicon = lexiconWith()
+  const words = 'aniline water ethanol stir the mixture to flask heat under reflux 5 g mL of sodium hydroxide and then cool '
+  const problem = async (text: string) => {
+    const began = performance.now()
+    const found = await proposalOf(text, lexicon)
+    expect(performance.now() - began).toBeLessThan(8000)
+    return 'problem' in found ? found.problem : 'read'
+  }
+  test('30 kB without an end of sentence are read', async () =>
+    expect(await problem(words.repeat(400).slice(0, 30_000))).toBe('read'))
+  test('up to 40,000 characters, and not one more', async () => {
+    expect(await problem('x'.repeat(40_000))).toBe('read')
+    expect(await problem('x'.repeat(40_001))).toMatch(/has 40,001 characters; at most 40,000/)
+    expect(await problem(' '.repeat(2_000_000))).toMatch(/2,000,000/)
+  })
 })

@@ -1,10 +1,16 @@
+import { Unzip, UnzipInflate } from 'fflate'
 import { parse, NodeType, type HTMLElement, type Node } from 'node-html-parser'
+import { mostCharacters, tooLong } from './tooLong'
 
 /** A file that holds no text that could be read, with what would. */
 export class NoTextError extends Error {}
 
 /** Larger than any handout: what is dropped by mistake is not read to its end. */
 const mostBytes = 20_000_000
+/** What a packed document may unpack to; a handout with its pictures has some MB. */
+const mostUnpacked = 60_000_000
+/** So many characters of marks and text a page may have that is written with marks: five times what is read in the end. */
+const mostMarked = 5 * mostCharacters
 const mostPages = 60
 
 const block = new Set([
@@ -71,7 +77,25 @@ export const textOfMarkdown = (text: string): string =>
     .replace(/^>\s?/gm, '')
     .trim()
 
-async function textOfDocx(bytes: Uint8Array): Promise<string> {
+/** Unpacks a document piece by piece, keeping nothing, until it is more than any has: what its own list says of sizes is not believed. @throws NoTextError */
+function unpacksWithinBounds(name: string, bytes: Uint8Array): void {
+  let size = 0
+  const zip = new Unzip((file) => {
+    file.ondata = (error, piece) => {
+      if (error) throw error
+      size += piece.length
+      if (size > mostUnpacked)
+        throw new NoTextError(`${name} unpacks to more than ${mostUnpacked * 1e-6} MB. Copy the text of the procedure and paste it.`)
+    }
+    file.start()
+  })
+  zip.register(UnzipInflate)
+  const step = 16_384
+  for (let at = 0; at < bytes.length; at += step) zip.push(bytes.subarray(at, at + step), at + step >= bytes.length)
+}
+
+async function textOfDocx(name: string, bytes: Uint8Array): Promise<string> {
+  unpacksWithinBounds(name, bytes)
   const { default: mammoth } = await import('mammoth')
   const buffer = bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength) as ArrayBuffer
   // The library takes the one in a browser and the other in Node.
@@ -146,6 +170,13 @@ const decoded = (bytes: Uint8Array): string => {
   }
 }
 
+/** A text with marks, before they are taken away. @throws NoTextError where it is too long */
+function marked(name: string, bytes: Uint8Array): string {
+  const text = decoded(bytes)
+  if (text.length > mostMarked) throw new NoTextError(tooLong(text, name))
+  return text
+}
+
 /** True for bytes that are no text in any writing: many that no text has. */
 const isBinary = (text: string) => {
   const start = text.slice(0, 4000)
@@ -166,11 +197,11 @@ async function read(name: string, bytes: Uint8Array, progress: (share: number) =
     case 'pdf':
       return textOfPdf(bytes, progress)
     case 'docx':
-      return textOfDocx(bytes)
+      return textOfDocx(name, bytes)
     case 'html':
-      return textOfHtml(decoded(bytes))
+      return textOfHtml(marked(name, bytes))
     case 'markdown':
-      return textOfMarkdown(decoded(bytes))
+      return textOfMarkdown(marked(name, bytes))
     default:
       return decoded(bytes)
   }
@@ -187,7 +218,8 @@ export async function textOfFile(name: string, bytes: Uint8Array, progress: (sha
   let text: string
   try {
     text = await read(name, bytes, progress)
-  } catch {
+  } catch (error) {
+    if (error instanceof NoTextError) throw error
     throw new NoTextError(
       kind === 'docx'
         ? `${name} could not be opened as a .docx. If it is an older .doc, save it as .docx or copy its text.`

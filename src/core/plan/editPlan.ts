@@ -11,8 +11,9 @@ export function freeId(wanted: string, taken: readonly string[]): string {
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '')
   const base = /^[a-z]/.test(plain) ? plain : `n-${plain}`
-  if (!taken.includes(base)) return base
-  for (let number = 2; ; number++) if (!taken.includes(`${base}-${number}`)) return `${base}-${number}`
+  const all = new Set(taken)
+  if (!all.has(base)) return base
+  for (let number = 2; ; number++) if (!all.has(`${base}-${number}`)) return `${base}-${number}`
 }
 
 /** How a substance usually comes out of its bottle: a solid by mass, a liquid with a density by volume. */

@@ -117,7 +117,8 @@ export class Apart<T extends TaskList> {
     return child
   }
 
-  private rest(): void {
+  /** Gives its process back; the next task starts another. */
+  rest(): void {
     const child = this.child
     this.child = undefined
     this.ready = false
