@@ -180,27 +180,37 @@ async function takeNumbers(
   )
 }
 
+/** So many logs are read in one statement. */
+const runsAtOnce = 8
+
 /** The entries of runs, by run, in the order of their numbers; with `after`, only those above each run's number, with `kinds` only those. */
 export async function readEntries(
   runs: readonly string[],
   after: Readonly<Record<string, number>> = {},
   kinds?: readonly EntryKind[],
 ): Promise<Record<string, NumberedEntry[]>> {
-  const rows = await EntryRow.findAll({
-    where: {
-      [Op.or]: runs.map((run) => ({ run, seq: { [Op.gt]: after[run] ?? 0 } })),
-      ...(kinds ? { kind: [...kinds] } : {}),
-    },
-    order: [
-      ['run', 'ASC'],
-      ['seq', 'ASC'],
-    ],
-    raw: true,
-  })
   const byRun: Record<string, NumberedEntry[]> = Object.fromEntries(runs.map((run) => [run, []]))
-  for (const row of runs.length === 0 ? [] : rows) byRun[row.run]!.push(fromRow(row))
-  const all = Object.values(byRun).flat()
-  await Promise.all([withNames(all), putBack(all)])
+  // A part of a large class at a time: others are served between the parts.
+  for (let at = 0; at < runs.length; at += runsAtOnce) {
+    const part = runs.slice(at, at + runsAtOnce)
+    const rows = await EntryRow.findAll({
+      where: {
+        [Op.or]: part.map((run) => ({ run, seq: { [Op.gt]: after[run] ?? 0 } })),
+        ...(kinds ? { kind: [...kinds] } : {}),
+      },
+      order: [
+        ['run', 'ASC'],
+        ['seq', 'ASC'],
+      ],
+      raw: true,
+    })
+    const entries = rows.map((row) => {
+      const entry = fromRow(row)
+      byRun[row.run]!.push(entry)
+      return entry
+    })
+    await Promise.all([withNames(entries), putBack(entries)])
+  }
   return byRun
 }
 

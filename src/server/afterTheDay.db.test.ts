@@ -283,7 +283,7 @@ describe('an archive', () => {
   test('tables are made apart as well', async () => {
     const table = await csvOf(finished.id, 'figures')
     expect(table.headers.get('content-disposition')).toMatch(/figures-acetanilide-section-a.csv/)
-    expect((await table.text()).split('\r\n')[0]).toContain('Bench')
+    expect((await table.text()).split('\r\n')[0]).toContain('bench,group')
     await expect(csvOf('01J00000000000000000000009', 'log')).rejects.toThrow('There is no such lab session.')
   })
   const file = () => join(folder, 'session.crate.zip')

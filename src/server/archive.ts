@@ -55,7 +55,7 @@ export async function writeArchive(id: string, sink: ArchiveSink, now = thisMome
   const said = instruments.filter(({ reading }) => reading !== '{}').length
   sink.begins({
     name: `${safe(`${title} ${section} ${when}`).toLowerCase()}.crate.zip`,
-    files: 6 + (proof ? 1 : 0) + 2 * view.runs.length + instruments.length + said,
+    files: 7 + (proof ? 1 : 0) + 2 * view.runs.length + instruments.length + said,
   })
 
   const packed: Uint8Array[] = []

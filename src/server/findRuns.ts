@@ -6,6 +6,7 @@ import { foldRun } from '@/core/run/foldRun'
 import { database } from '@/data/connect'
 import { readEntries } from '@/data/entries'
 import { planOfRevision, UnreadableDocument } from './documents'
+import { slowly } from './slowly'
 
 /** What a run is looked for by; what is empty asks for nothing. */
 export interface Looked {
@@ -96,8 +97,11 @@ export async function findRuns(
   for (let start = 0; start < read.length && found.length <= shown; start += 60) {
     const part = read.slice(start, start + 60)
     const entries = await readEntries(part.map(({ run }) => run))
-    for (const row of part) {
-      const { result, judgement } = runResults(foldRun(plans.get(row.revision)!, Number(row.scale), entries[row.run]!))
+    const results = await slowly(part, (row) =>
+      runResults(foldRun(plans.get(row.revision)!, Number(row.scale), entries[row.run]!)),
+    )
+    for (const [index, row] of part.entries()) {
+      const { result, judgement } = results[index]!
       const percent = result ? 100 * result.figure.value : null
       if (byResult && (percent === null || (from !== null && percent < from) || (to !== null && percent > to))) continue
       found.push({

@@ -1,7 +1,6 @@
 import { thisMoment } from './clock'
 import { array, number, object, string } from 'yup'
 import { resultsOf, type ResultRow } from '@/core/classroom/classResults'
-import { foldClass } from '@/core/classroom/foldClass'
 import { problemWithMark, type Mark } from '@/core/marking/mark'
 import { proposalsFor, type Proposal } from '@/core/marking/proposal'
 import { criterionKeys, problemWithScheme, usualScheme, type Criterion, type Scheme } from '@/core/marking/scheme'
@@ -12,6 +11,7 @@ import { record } from './deeds'
 import { Refusal } from './refusal'
 import { sessionOfResults } from './releases'
 import { subjectOfSession, viewSession, type SessionView } from './sessions'
+import { foldedClass } from './foldedClass'
 
 const eachCriterion = <T>(make: () => T) => Object.fromEntries(criterionKeys.map((key) => [key, make()])) as Record<Criterion, T>
 
@@ -55,7 +55,7 @@ export async function schemeOf(session: string): Promise<Scheme> {
 /** Everything of a session that is judged, with what the record proposes. */
 export async function marksOf(view: SessionView): Promise<{ scheme: Scheme; marked: Marked[] }> {
   const scheme = await schemeOf(sessionOfResults(view))
-  const folded = foldClass(view.plan, view.runs)
+  const folded = await foldedClass(view.plan, view.runs)
   const results = resultsOf(view.plan, folded)
   const rows = await MarkRow.findAll({ where: { run: view.runs.map(({ id }) => id) } })
   const people = await User.findAll({ where: { id: rows.map(({ decidedBy }) => decidedBy) }, attributes: ['id', 'name'] })

@@ -1,12 +1,12 @@
 import { QueryTypes } from 'sequelize'
 import { resultsOf } from '@/core/classroom/classResults'
 import { figuresOfClass, type ClassFigures } from '@/core/classroom/compareClasses'
-import { foldClass } from '@/core/classroom/foldClass'
 import type { Plan } from '@/core/plan/plan'
 import { database } from '@/data/connect'
 import { readEntries } from '@/data/entries'
 import { planOfRevision, UnreadableDocument } from './documents'
 import type { SessionView } from './sessions'
+import { foldedClass } from './foldedClass'
 
 /** As many classes of one plan as are compared, the latest. */
 const most = 80
@@ -62,7 +62,7 @@ export async function otherClasses(
         classes.push(known.figures)
         continue
       }
-      const folded = foldClass(
+      const folded = await foldedClass(
         plan,
         own.map(({ run, bench, scale }) => ({ id: run, bench, members: '', scale: Number(scale), entries: entries[run] ?? [] })),
       )

@@ -1,12 +1,13 @@
 import { thisMoment } from './clock'
 import { createHash } from 'node:crypto'
 import { ulid } from 'ulid'
-import { classResults } from '@/core/classroom/classResults'
+import { resultsOf } from '@/core/classroom/classResults'
 import { changedSince, computation, releasedOf, type Changed, type Released } from '@/core/classroom/released'
 import { ResultRelease, User } from '@/data/models'
 import { record } from './deeds'
 import { Refusal } from './refusal'
 import { subjectOfSession, viewSession, type SessionView } from './sessions'
+import { foldedClass } from './foldedClass'
 
 export interface ReleaseView {
   id: string
@@ -47,7 +48,7 @@ export async function releasesOf(session: string, now: Released): Promise<Releas
 /** Releases the results of a session as they are now: they stay so, whatever is written or computed later. @throws Refusal 409 where there is nothing new to release */
 export async function releaseResults(session: string, person: string, from: string, now = thisMoment()): Promise<void> {
   const view: SessionView = await viewSession(session, false)
-  const released = releasedOf(classResults(view.plan, view.runs))
+  const released = releasedOf(resultsOf(view.plan, await foldedClass(view.plan, view.runs)))
   if (released.rows.every(({ outcomes }) => outcomes.length === 0)) throw new Refusal(409, 'No bench has a result yet.')
   const first = sessionOfResults(view)
   const [last] = await releasesOf(first, released)

@@ -1,6 +1,7 @@
 import type { Figure } from '@/core/quantity/figure'
-import { classResults } from '@/core/classroom/classResults'
+import { resultsOf } from '@/core/classroom/classResults'
 import { viewSession } from './sessions'
+import { foldedClass } from './foldedClass'
 
 const withU = (figure: Figure | null | undefined) =>
   figure ? { value: figure.value, u: Math.abs(figure.u * figure.value) } : null
@@ -8,9 +9,10 @@ const withU = (figure: Figure | null | undefined) =>
 /** The results of a session, bench by bench, for another program. */
 export async function resultsOfSession(id: string) {
   const { plan, runs } = await viewSession(id, false)
+  const { rows } = resultsOf(plan, await foldedClass(plan, runs))
   return {
     session: id,
-    benches: classResults(plan, runs).rows.map(({ id: run, bench, members, scale, limiting, judgement, outcomes }) => ({
+    benches: rows.map(({ id: run, bench, members, scale, limiting, judgement, outcomes }) => ({
       ...{ run, bench, scale },
       group: members,
       limitingReagent: limiting.names,

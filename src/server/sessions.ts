@@ -188,8 +188,8 @@ export async function sessionWithRuns(id: string) {
 export const sessionsBetween = (course: string, from: Date, to: Date): Promise<SessionHead[]> =>
   heads('c.id = :course AND l.cancelled_at IS NULL AND l.ends_at >= :from AND l.starts_at < :to', { course, from, to })
 
-/** A session with its plan, its runs and all their entries. @throws Refusal 404, UnreadableDocument */
-export async function viewSession(id: string, withCodes: boolean): Promise<SessionView> {
+/** A session with its plan, its runs and all their entries, or without these where nothing of them is shown. @throws Refusal 404, UnreadableDocument */
+export async function viewSession(id: string, withCodes: boolean, withEntries = true): Promise<SessionView> {
   const known = await sessionHead(id)
   const later = await RunDay.findAll({ where: { session: id } })
   const codeOf = new Map(later.map(({ run, code }) => [run, code]))
@@ -199,7 +199,7 @@ export async function viewSession(id: string, withCodes: boolean): Promise<Sessi
   })
   const plan = await planOfRevision(known.revision.id)
   const [entries, days, people, before] = await Promise.all([
-    readEntries(runs.map((run) => run.id)),
+    readEntries(withEntries ? runs.map((run) => run.id) : []),
     heads('l.id = :first OR l.goes_on_from = :first', { first: known.goesOnFrom ?? id }),
     presence(runs.map((run) => run.id)),
     earlierProducts(
@@ -224,7 +224,7 @@ export async function viewSession(id: string, withCodes: boolean): Promise<Sessi
       group: run.studentGroup,
       people: people[run.id] ?? [],
       readCode: withCodes ? (run.readCode ?? null) : null,
-      entries: entries[run.id]!,
+      entries: entries[run.id] ?? [],
     })),
   }
 }

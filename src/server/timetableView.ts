@@ -18,6 +18,7 @@ import { readEntries } from '@/data/entries'
 import { LabSession } from '@/data/models'
 import { dayPlanOf } from './dayPlans'
 import { countsFor, storesSession, type StoresSession } from './stores'
+import { slowly } from './slowly'
 
 /** What really happened at a bench on the day, for the picture. */
 export interface Happened {
@@ -147,7 +148,9 @@ async function earlierClasses(session: Omit<StoresSession, 'plan'>, plan: Plan, 
     // Steps keep their ids over the revisions of a preparation: the plan at hand reads the log of an earlier one.
     kept.set(each, {
       key: keyOf(each),
-      groups: ofSession(each).flatMap(({ run, scale }) => timesOf(plan, Number(scale), entries[run] ?? []) ?? []),
+      groups: (
+        await slowly(ofSession(each), ({ run, scale }) => timesOf(plan, Number(scale), entries[run] ?? []) ?? [])
+      ).flat(),
     })
   return sessions.flatMap((each) => {
     const groups = kept.get(each)?.groups ?? []
@@ -160,7 +163,7 @@ const kept = new Map<string, { key: string; groups: GroupTimes[] }>()
 
 async function happenedIn({ groups }: Pick<StoresSession, 'groups'>, plan: Plan): Promise<Happened[]> {
   const entries = await readEntries(groups.map(({ run }) => run))
-  return groups.map(({ run, bench, scale }) => {
+  return slowly(groups, ({ run, bench, scale }) => {
     const times = timesOf(plan, scale, entries[run] ?? [])
     return { bench, beganAt: times?.beganAt ?? null, ended: times?.ended ?? {}, now: times?.now ?? plan.steps[0]?.id ?? null }
   })

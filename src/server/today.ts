@@ -8,6 +8,7 @@ import { listPreparations } from './preparationLists'
 import { may, type Actor } from './rights'
 import { settingOutView } from './settingOut'
 import { sessionsAround, viewSession, type SessionHead } from './sessions'
+import { slowly } from './slowly'
 
 /** Something that waits for the person who opens the program, with the place to deal with it. */
 export interface Waiting {
@@ -61,7 +62,7 @@ async function orSaid(head: SessionHead, waiting: Promise<Waiting[]>): Promise<W
 
 async function signaturesDue(head: SessionHead): Promise<Waiting[]> {
   const { plan, runs } = await viewSession(head.id, false)
-  return runs.flatMap((run) =>
+  const due = await slowly(runs, (run) =>
     foldRun(plan, run.scale, run.entries).steps.flatMap(({ signature, step }): Waiting[] =>
       signature.state !== 'due' && signature.state !== 'void'
         ? []
@@ -75,11 +76,12 @@ async function signaturesDue(head: SessionHead): Promise<Waiting[]> {
           ],
     ),
   )
+  return due.flat()
 }
 
 async function resultsToJudge(head: SessionHead): Promise<Waiting[]> {
   const { plan, runs } = await viewSession(head.id, false)
-  return runs.flatMap((run): Waiting[] => {
+  const judged = await slowly(runs, (run): Waiting[] => {
     const { judgement } = runResults(foldRun(plan, run.scale, run.entries))
     if (judgement.level === 'good') return []
     return [
@@ -91,6 +93,7 @@ async function resultsToJudge(head: SessionHead): Promise<Waiting[]> {
       },
     ]
   })
+  return judged.flat()
 }
 
 async function notReady(head: SessionHead): Promise<Waiting[]> {

@@ -7,6 +7,7 @@ import type { NamedBottle } from '@/core/stores/setRow'
 import { settingOutView } from './settingOut'
 import { isOver } from './sessions'
 import { planOfSession, type StoresSession } from './stores'
+import { slowly } from './slowly'
 
 /** What became of one thing that was issued. */
 export interface UsedRow {
@@ -35,7 +36,7 @@ export async function usedView(id: string, lab: Lab): Promise<UsedView> {
   const { session, rows, records } = await settingOutView(id, lab)
   const [plan, entries] = await Promise.all([planOfSession(id), readEntries(session.groups.map(({ run }) => run))])
   const units = Object.fromEntries(rows.map(({ item, unit }) => [item.slice(0, -unit.length - 1), unit]))
-  const states = session.groups.map(({ run, scale }) => foldRun(plan, scale, entries[run] ?? []))
+  const states = await slowly(session.groups, ({ run, scale }) => foldRun(plan, scale, entries[run] ?? []))
   const used = usedUp(
     plan,
     states.map(({ charged }, index) => ({ scale: session.groups[index]!.scale, charged })),

@@ -5,6 +5,7 @@ import { Run } from '@/data/models'
 import { readEntries } from '@/data/entries'
 import { planOfRevision } from './documents'
 import { viewRun } from './runs'
+import { slowly } from './slowly'
 
 interface Folded {
   id: string
@@ -33,5 +34,5 @@ export async function usualOfOthers(run: string, now = thisMoment().getTime()): 
 async function folded(session: string, run: string): Promise<Folded[]> {
   const [runs, { revision }] = await Promise.all([Run.findAll({ where: { session } }), viewRun(run)])
   const [plan, entries] = await Promise.all([planOfRevision(revision), readEntries(runs.map(({ id }) => id))])
-  return runs.map(({ id, scale }) => ({ id, scale, state: foldRun(plan, scale, entries[id]!) }))
+  return slowly(runs, ({ id, scale }) => ({ id, scale, state: foldRun(plan, scale, entries[id]!) }))
 }

@@ -6,6 +6,7 @@ import type { WasteStream } from '@/core/substance/lists'
 import { wasteWords } from '@/core/substance/wasteWords'
 import { readEntries } from '@/data/entries'
 import { storesRecords, storesSession, type StoresSession } from './stores'
+import { slowly } from './slowly'
 
 /** One waste container of a session: what is expected, what the log says is in it by now, where it stands, and what came back. */
 export interface WasteRow extends WasteForecast {
@@ -41,7 +42,7 @@ export async function wasteView(id: string, lab: Lab): Promise<WasteView> {
   const { containers, unplaced } = wasteForecast(plan, session.groups)
   const done = wasteForecast(
     plan,
-    session.groups.map(({ run, scale }) => {
+    await slowly(session.groups, ({ run, scale }) => {
       const state = foldRun(plan, scale, entries[run] ?? [])
       return {
         scale,

@@ -5,6 +5,7 @@ import { BenchCards } from '@/ui/class/BenchCards'
 import { ChangeSession } from '@/ui/class/ChangeSession'
 import { RestoreSession } from '@/ui/class/RestoreSession'
 import { Board } from '@/ui/board/Board'
+import { LaterBoard } from '@/ui/board/LaterBoard'
 import { withGraver } from '@/reference/graver'
 import { GraverSince } from '@/ui/desk/GraverSince'
 import { Frame } from '@/ui/frame/Frame'
@@ -15,6 +16,9 @@ import { minutesFor } from '@/server/timetableView'
 import { subjectOfSession, viewSession, type SessionView } from '@/server/sessions'
 
 export const metadata: Metadata = { title: 'Class' }
+
+/** The board of more groups than this is drawn by the browser alone. */
+const mostDrawnHere = 24
 
 export default async function SessionPage({ params }: { params: Promise<{ session: string }> }) {
   const { session } = await params
@@ -28,6 +32,7 @@ export default async function SessionPage({ params }: { params: Promise<{ sessio
   const cards = view.runs.map(({ id, bench, members, scale, code, readCode, people }) => ({
     ...{ id, bench, members, scale, code, readCode, people },
   }))
+  const Shown = view.runs.length > mostDrawnHere ? LaterBoard : Board
   const changes = may('session.write') && !view.cancelled ? await changeable(view) : null
   return (
     <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
@@ -71,7 +76,7 @@ export default async function SessionPage({ params }: { params: Promise<{ sessio
         {changes && <ChangeSession session={changes} />}
         <GraverSince notes={graver} />
         {may('run.read') && (
-          <Board
+          <Shown
             {...{ session, plan, runs: view.runs, zone, startsAt, endsAt }}
             {...await minutesFor(session, course.lab)}
             maySign={may('run.sign')}

@@ -4,10 +4,12 @@ import Link from 'next/link'
 import { scalePlan } from '@/core/edit/scalePlan'
 import { chargedLines, dispensed, reactionTable } from '@/core/reaction/reactionTable'
 import { lineName } from '@/core/plan/lineName'
+import type { Plan } from '@/core/plan/plan'
 import { writeFigureText } from '@/core/quantity/write'
 import { originFor } from '@/server/origin'
 import { orNotFound, visitor } from '@/server/page'
 import { subjectOfSession, viewSession } from '@/server/sessions'
+import { slowly } from '@/server/slowly'
 import { PrintButton } from '@/ui/class/PrintButton'
 import { QrCode } from '@/ui/figures/QrCode'
 import { Frame } from '@/ui/frame/Frame'
@@ -19,8 +21,10 @@ export default async function Cards({ params }: { params: Promise<{ session: str
   const { session } = await params
   const { actor, course, courses, frame } = await visitor(`/class/${session}/cards`, 'code.read', () => subjectOfSession(session))
   const { plan, runs, title, section, startsAt, endsAt, room, zone, cancelled } = await orNotFound(() =>
-    viewSession(session, true),
+    viewSession(session, true, false),
   )
+  const scales = [...new Set(runs.map(({ scale }) => scale))]
+  const amounts = new Map(await slowly(scales, (scale) => [scale, amountsOf(plan, scale)] as const))
   const origin = originFor(await headers())
   return (
     <Frame place="class" who={actor.name} aside={course.title} course={course.id} courses={courses} {...frame}>
@@ -56,7 +60,7 @@ export default async function Cards({ params }: { params: Promise<{ session: str
                 )}
               </div>
               {run.code && <QrCode text={`${origin}/bench/open#${run.code}`} label={`Opens bench ${run.bench}`} />}
-              <Amounts plan={plan} scale={run.scale} />
+              <Amounts amounts={amounts.get(run.scale)!} scale={run.scale} />
             </li>
           ))}
         </ul>
@@ -65,21 +69,30 @@ export default async function Cards({ params }: { params: Promise<{ session: str
   )
 }
 
-function Amounts({ plan, scale }: { plan: Parameters<typeof scalePlan>[0]; scale: number }) {
+/** What goes in at a scale, with its names. */
+function amountsOf(plan: Plan, scale: number) {
   const scaled = scalePlan(plan, scale)
+  return chargedLines(reactionTable(scaled)).map((line) => {
+    const found = dispensed(line)
+    return {
+      id: line.line.id,
+      name: lineName(scaled, line.line),
+      amount: found ? writeFigureText(found.figure, found.dimension) : '–',
+    }
+  })
+}
+
+function Amounts({ amounts, scale }: { amounts: ReturnType<typeof amountsOf>; scale: number }) {
   return (
     <table className="amounts">
       <caption>Our amounts, scale {scale}</caption>
       <tbody>
-        {chargedLines(reactionTable(scaled)).map((line) => {
-          const found = dispensed(line)
-          return (
-            <tr key={line.line.id}>
-              <th scope="row">{lineName(scaled, line.line)}</th>
-              <td className="fig">{found ? writeFigureText(found.figure, found.dimension) : '–'}</td>
-            </tr>
-          )
-        })}
+        {amounts.map(({ id, name, amount }) => (
+          <tr key={id}>
+            <th scope="row">{name}</th>
+            <td className="fig">{amount}</td>
+          </tr>
+        ))}
       </tbody>
     </table>
   )

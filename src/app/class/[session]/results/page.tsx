@@ -2,7 +2,6 @@ import type { Metadata } from 'next'
 import Link from 'next/link'
 import { findable } from '@/core/classroom/findable'
 import { resultsOf } from '@/core/classroom/classResults'
-import { foldClass } from '@/core/classroom/foldClass'
 import { classPanels } from '@/core/classroom/panels/panels'
 import { plannedCurves } from '@/core/classroom/panels/plannedCurve'
 import { computation, releasedOf } from '@/core/classroom/released'
@@ -16,6 +15,7 @@ import { longDay } from '@/ui/time'
 import { orNotFound, visitor } from '@/server/page'
 import { releasesOf, sessionOfResults } from '@/server/releases'
 import { subjectOfSession, viewSession } from '@/server/sessions'
+import { foldedClass } from '@/server/foldedClass'
 
 export const metadata: Metadata = { title: 'Results' }
 
@@ -26,7 +26,7 @@ export default async function ResultsPage({ params }: { params: Promise<{ sessio
   )
   const view = await orNotFound(() => viewSession(session, false))
   const { plan, runs, title, section, startsAt, room, zone } = view
-  const folded = foldClass(plan, runs)
+  const folded = await foldedClass(plan, runs)
   const results = resultsOf(plan, folded)
   const releases = (await releasesOf(sessionOfResults(view), releasedOf(results))).map(
     ({ released: _released, ...release }) => release,
