@@ -78,7 +78,12 @@ describe('what no page of ours takes', () => {
   )
   test.each([
     ['%5B%22%22%2C%7B%22children%22%3A%5B%22desk%22%2C%7B%7D%5D%7D%5D', null],
-    [encodeURIComponent(JSON.stringify(['', { children: [['id', '01J', 'd', null], { children: ['__PAGE__', {}] }] }, null, null, true])), null],
+    [
+      encodeURIComponent(
+        JSON.stringify(['', { children: [['id', '01J', 'd', null], { children: ['__PAGE__', {}] }] }, null, null, true]),
+      ),
+      null,
+    ],
     ['[', 400],
     ['%', 400],
     ['null', 400],

@@ -46,7 +46,6 @@ export function refusedAtDoor({
   const [path = ''] = url.split('?', 1)
   const decoded = decodedOrNull(path)
   // Control characters, and slashes that stand the other way round, are in no address of ours.
-  // eslint-disable-next-line no-control-regex -- it is them that are looked for
   if (decoded === null || /[\u0000-\u001f\u007f\\]/.test(decoded)) return address
   const tree = one(headers['next-router-state-tree'])
   if (tree !== undefined && !isTree(tree)) return { status: 400, words: 'A header of this request cannot be read.' }

@@ -10,6 +10,7 @@ import { clearLeftOver } from './leftOver'
 import { secretsOf, startDatabase, type RunningDatabase } from './database'
 import { firstLink } from './first'
 import { home, workFolder } from './home'
+import { held } from './load/held'
 import { load } from './load/load'
 import { ensurePackages } from './packages'
 import type { Stand } from '../e2e/stand'
@@ -114,7 +115,7 @@ export async function test(args: string[]): Promise<void> {
     if (what.includes('load')) {
       // What the browser tests left running would be measured too.
       await stopAll()
-      const missed = await timed('load', load)
+      const missed = [...(await timed('load', load)), ...(await timed('held', held))]
       for (const words of missed) console.error(words)
       add({ passed: missed.length === 0 ? 1 : 0, failed: missed.length })
     }

@@ -22,13 +22,14 @@ import { longPlan } from '../bench/longPlan'
 import { post, signIn } from './room'
 import { share } from './round'
 
-/** What no request may hold the loop for at the 99th percentile, ms. */
-const mostMs = 50
+/** For how long the loop may be held at the 99th percentile, ms: by what once stopped the application, and by the pages of a class as large as any. Twice to four times what a quiet machine with two cores shows. */
+const mostMs = { attack: 120, page: 300 }
 
 /** How large the largest class is that is asked about, and how much it has written. */
 const size = { benches: 60, entries: 150, pictures: 6, files: 400, points: 4000, plan: { lines: 15, steps: 40 } }
 
 interface Asked {
+  kind: keyof typeof mostMs
   what: string
   status: number
   ms: number
@@ -65,15 +66,16 @@ export async function held(): Promise<string[]> {
     const cookie = await signIn(address, made.people[0]!)
     const session = await bench(address, made)
     const all: Asked[] = []
-    const ask = async (what: string, work: () => Promise<Response>) => {
+    const ask = async (kind: Asked['kind'], what: string, work: () => Promise<Response>): Promise<Asked> => {
       await heldSince(metrics)
       const began = performance.now()
       const answer = await work()
       await answer.arrayBuffer()
       const ms = performance.now() - began
-      return { what, status: answer.status, ms, heldMs: await heldSince(metrics) }
+      return { kind, what, status: answer.status, ms, heldMs: await heldSince(metrics) }
     }
-    const read = (where: string, as = cookie) => ask(where, () => fetch(`${address}${where}`, { headers: { cookie: as } }))
+    const read = (where: string, as = cookie) =>
+      ask('page', where, () => fetch(`${address}${where}`, { headers: { cookie: as } }))
     const paths = pathsOf(ids)
     // Each page is loaded when it is first asked for; what is measured is the second time, and the third.
     for (const where of paths) await read(where)
@@ -90,16 +92,16 @@ function told(all: readonly Asked[]): string[] {
   const worst = all.toSorted((a, b) => b.heldMs - a.heldMs)
   for (const { what, status, ms, heldMs } of worst.slice(0, 25))
     console.log(`${heldMs.toFixed(0).padStart(6)} ms held, ${ms.toFixed(0).padStart(6)} ms in all, ${status}  ${what}`)
-  const p99 = share(
-    all.map(({ heldMs }) => heldMs),
-    0.99,
-  )
+  const over = (['attack', 'page'] as const).flatMap((kind) => {
+    const own = all.filter((each) => each.kind === kind).map(({ heldMs }) => heldMs)
+    const p99 = share(own, 0.99)
+    console.log(
+      `${own.length} requests of the kind “${kind}”: ${p99.toFixed(0)} ms held at the 99th percentile, ${share(own, 0.5).toFixed(0)} ms in the middle`,
+    )
+    return p99 > mostMs[kind] ? [`${p99.toFixed(0)} ms held by a request of the kind “${kind}” are over ${mostMs[kind]} ms`] : []
+  })
   const failed = all.filter(({ status }) => status >= 500 && status !== 503)
-  console.log(`${all.length} requests: ${p99.toFixed(0)} ms held at the 99th percentile`)
-  return [
-    ...(p99 > mostMs ? [`${p99.toFixed(0)} ms are over ${mostMs} ms`] : []),
-    ...failed.map(({ what, status }) => `${what} answered ${status}`),
-  ]
+  return [...over, ...failed.map(({ what, status }) => `${what} answered ${status}`)]
 }
 
 /** The longest hold since this was asked before, ms, as the figures for monitoring say it. */
@@ -140,7 +142,10 @@ async function largeClass(made: College): Promise<Ids> {
       reason: null,
     }))
     const again = new Map(entries.map(({ id }) => [id, ulid()]))
-    const mine = [...entries.map((entry) => ({ ...JSON.parse(renamed(JSON.stringify(entry), again)) })), ...seen.map((each) => ({ ...each, id: ulid() }))]
+    const mine = [
+      ...entries.map((entry) => ({ ...JSON.parse(renamed(JSON.stringify(entry), again)) })),
+      ...seen.map((each) => ({ ...each, id: ulid() })),
+    ]
     await Run.create({
       id: run,
       session,
@@ -220,35 +225,55 @@ interface Bench {
 async function bench(address: string, made: College): Promise<Bench> {
   const { id, code } = made.sessions[1]!.runs[0]!
   const answer = await post(address, '/api/bench', { code })
-  return { run: id, cookie: answer.headers.getSetCookie().map((each) => each.split(';')[0]).join('; ') }
+  return {
+    run: id,
+    cookie: answer.headers
+      .getSetCookie()
+      .map((each) => each.split(';')[0])
+      .join('; '),
+  }
 }
 
-type Ask = (what: string, work: () => Promise<Response>) => Promise<Asked>
+type Ask = (kind: Asked['kind'], what: string, work: () => Promise<Response>) => Promise<Asked>
 
 /** What once ended or stopped the application, each several times. */
 async function attacks(address: string, made: College, cookie: string, session: Bench, ask: Ask): Promise<Asked[]> {
   const all: Asked[] = []
-  const bomb = '##TITLE=x\n##DATA TYPE=INFRARED SPECTRUM\n##XUNITS=1/CM\n##YUNITS=ABSORBANCE\n##XFACTOR=1\n##YFACTOR=1\n##FIRSTX=1\n##LASTX=9\n##DELTAX=1\n##NPOINTS=9\n##XYDATA=(X++(Y..Y))\n1A1s99999999\n##END=\n'
+  const bomb =
+    '##TITLE=x\n##DATA TYPE=INFRARED SPECTRUM\n##XUNITS=1/CM\n##YUNITS=ABSORBANCE\n##XFACTOR=1\n##YFACTOR=1\n##FIRSTX=1\n##LASTX=9\n##DELTAX=1\n##NPOINTS=9\n##XYDATA=(X++(Y..Y))\n1A1s99999999\n##END=\n'
   const slow = `##TITLE=x\n##DATA TYPE=INFRARED SPECTRUM\n##XUNITS=1/CM\n##PEAK TABLE=(XY..XY)\n${' '.repeat(1_800_000)}\n##END=\n`
   const files = `/api/sessions/${made.sessions[0]!.id}/files`
   const plan = JSON.stringify(longPlan(size.plan.lines, size.plan.steps))
   const picture = `data:image/jpeg;base64,${'A'.repeat(70_000)}`
   const now = Date.now()
   for (let turn = 0; turn < 3; turn++) {
-    all.push(await ask('a file that unpacks to more than there is', () => post(address, files, { name: `a${turn}.jdx`, content: bomb }, cookie)))
-    all.push(await ask('a file that is slow to read', () => post(address, files, { name: `b${turn}.jdx`, content: `${slow}${turn}` }, cookie)))
     all.push(
-      await ask('a plan of 40 steps from a file', () =>
-        post(address, `/api/courses/${made.course.id}/preparations`, { file: plan.replace('"title":"', `"title":"${turn}`) }, cookie),
+      await ask('attack', 'a file that unpacks to more than there is', () =>
+        post(address, files, { name: `a${turn}.jdx`, content: bomb }, cookie),
       ),
     )
     all.push(
-      await ask('a body of 1.9 MB', () =>
+      await ask('attack', 'a file that is slow to read', () =>
+        post(address, files, { name: `b${turn}.jdx`, content: `${slow}${turn}` }, cookie),
+      ),
+    )
+    all.push(
+      await ask('attack', 'a plan of 40 steps from a file', () =>
+        post(
+          address,
+          `/api/courses/${made.course.id}/preparations`,
+          { file: plan.replace('"title":"', `"title":"${turn}`) },
+          cookie,
+        ),
+      ),
+    )
+    all.push(
+      await ask('attack', 'a body of 1.9 MB', () =>
         post(address, `/api/courses/${made.course.id}/preparations`, { file: 'x'.repeat(1_900_000) }, cookie),
       ),
     )
     all.push(
-      await ask('24 pictures of other moments', () =>
+      await ask('attack', '24 pictures of other moments', () =>
         post(
           address,
           `/api/runs/${session.run}/entries`,
@@ -263,9 +288,11 @@ async function attacks(address: string, made: College, cookie: string, session: 
       ),
     )
     all.push(
-      await ask('ten passwords at once', async () => {
+      await ask('attack', 'ten passwords at once', async () => {
         const answers = await Promise.all(
-          Array.from({ length: 10 }, (_, index) => post(address, '/api/sign-in', { signIn: `nobody${turn}${index}`, password: 'a guess at it' })),
+          Array.from({ length: 10 }, (_, index) =>
+            post(address, '/api/sign-in', { signIn: `nobody${turn}${index}`, password: 'a guess at it' }),
+          ),
         )
         return answers[0]!
       }),

@@ -90,7 +90,16 @@ test('a file that is not there is no configuration', () => {
 })
 
 test('all that is wrong is told in one round: by itself, together, and names that are none', () => {
-  const told = problems('MOZLE_PORT=no\nMOZLE_BACKUP_AT=25:00\nMOZLE_SMTP=smtp://mail\nMOZLE_ADRESS=10.0.0.1\nMOZLE_TLS_CERT=/nowhere')
-  for (const words of [/MOZLE_PORT/, /MOZLE_BACKUP_AT/, /MOZLE_MAIL_FROM is not/, /MOZLE_ADRESS is no setting/, /MOZLE_TLS_KEY is not/, /no file \/nowhere/])
+  const told = problems(
+    'MOZLE_PORT=no\nMOZLE_BACKUP_AT=25:00\nMOZLE_SMTP=smtp://mail\nMOZLE_ADRESS=10.0.0.1\nMOZLE_TLS_CERT=/nowhere',
+  )
+  for (const words of [
+    /MOZLE_PORT/,
+    /MOZLE_BACKUP_AT/,
+    /MOZLE_MAIL_FROM is not/,
+    /MOZLE_ADRESS is no setting/,
+    /MOZLE_TLS_KEY is not/,
+    /no file \/nowhere/,
+  ])
     expect(told).toContainEqual(expect.stringMatching(words))
 })

@@ -94,12 +94,7 @@ export async function writeArchive(id: string, sink: ArchiveSink, now = thisMome
   await add('session.json', 'The session and its runs', 'application/json', json(session))
   for (const { bench, scale, entries } of view.runs)
     await add(fileOf(bench), `Log of bench ${bench}`, 'application/json', writeEntriesFile(scale, entries))
-  await add(
-    'figures.json',
-    'What came out, by the computation of this archive',
-    'application/json',
-    json(releasedOf(results)),
-  )
+  await add('figures.json', 'What came out, by the computation of this archive', 'application/json', json(releasedOf(results)))
   await add('results.csv', 'Results, a row each', 'text/csv', resultsCsv(results.rows))
   await add('figures.csv', 'Every figure, one unit a column', 'text/csv', figuresCsv(folded))
   await add('log.csv', 'Every entry', 'text/csv', logCsv(folded, await tiesOf(view.runs.map(({ id: run }) => run))))

@@ -43,7 +43,6 @@ export async function limitedAlone<T>(
   now = thisMoment(),
 ): Promise<T | null> {
   const found = await limited(own.key, own.patience, check, now)
-  if (found === null)
-    for (const { key, patience } of strangers) await beginAttempt(key.slice(0, 200), patience, ulid(), now)
+  if (found === null) for (const { key, patience } of strangers) await beginAttempt(key.slice(0, 200), patience, ulid(), now)
   return found
 }

@@ -159,12 +159,10 @@ async function notHandedBack(run: string | null | undefined, actor: Actor): Prom
 }
 
 /** The files of a session; one that cannot be read any more is left out of the list and never takes the page down. */
-export const filesOf = async (view: SessionView): Promise<FileView[]> =>
-  shown({ session: sessionOfResults(view) })
+export const filesOf = async (view: SessionView): Promise<FileView[]> => shown({ session: sessionOfResults(view) })
 
 /** The files of one run. */
-export const filesOfRun = async (run: string): Promise<FileView[]> =>
-  shown({ run })
+export const filesOfRun = async (run: string): Promise<FileView[]> => shown({ run })
 
 /** What a file says of itself stands beside it since it was read; one that came before it did, or by another way, is read once. */
 async function headOf(row: InstrumentFile): Promise<TraceHead | null> {

@@ -55,7 +55,8 @@ export interface Call<P extends Params, B> {
 
 const bodyLimit = 2_000_000
 
-const diskWords = 'The server’s disk is full, and nothing more can be written. What you typed is still here; tell whoever looks after the server.'
+const diskWords =
+  'The server’s disk is full, and nothing more can be written. What you typed is still here; tell whoever looks after the server.'
 
 /** What a database says where its disk is full: ER_DISK_FULL, ER_RECORD_FILE_FULL, ER_ERROR_ON_WRITE, ER_DISK_FULL_NOWAIT (MariaDB error codes). */
 const diskErrors = new Set([1021, 1114, 1026, 4183])

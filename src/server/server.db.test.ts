@@ -570,16 +570,18 @@ describe('runs', () => {
     const picture = `data:image/jpeg;base64,${'A'.repeat(60_000)}`
     const pictures = (series: string, count: number) =>
       many(series, count, 60_000).map((entry) => ({ ...entry, kind: 'observation', body: { text: '', picture } }))
-    await expect(writeEntries(flooded, pictures('D', 101), bench, { now: later(2) })).rejects.toThrow(/pictures of one bench may take 6 MB/)
+    await expect(writeEntries(flooded, pictures('D', 101), bench, { now: later(2) })).rejects.toThrow(
+      /pictures of one bench may take 6 MB/,
+    )
     expect((await writeEntries(flooded, pictures('D', 99), bench, { now: later(2) })).entries).toHaveLength(99)
     await expect(writeEntries(flooded, pictures('E', 2), bench, { now: later(3) })).rejects.toThrow(/pictures of one bench/)
     // Nobody who looks at the class is sent them.
     expect(JSON.stringify(await viewSession(on!.id, false)).length).toBeLessThan(1_000_000)
     await Run.update({ pictureBytes: 99_970_000 }, { where: { id: on!.runs[6]!.id } })
     const other = await actorOf(on!.runs[4]!.id)
-    await expect(
-      writeEntries(on!.runs[4]!.id, pictures('F', 1), other, { now }),
-    ).rejects.toThrow(/pictures of one session may take 100 MB/)
+    await expect(writeEntries(on!.runs[4]!.id, pictures('F', 1), other, { now })).rejects.toThrow(
+      /pictures of one session may take 100 MB/,
+    )
     await Run.update({ pictureBytes: 0 }, { where: { id: on!.runs[6]!.id } })
   })
 

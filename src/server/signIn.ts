@@ -36,7 +36,11 @@ export async function checkPassword(signIn: string, password: string, from: stri
   const known = await User.findOne({ where: { signIn: name, withdrawnAt: null } })
   const check = async () => {
     // Whoever has not taken up an invitation yet has no password that could fit.
-    const fits = await passwordFits(known?.passwordHash || (await (decoy ??= hashPassword(crypto.randomUUID()))), password, device !== null)
+    const fits = await passwordFits(
+      known?.passwordHash || (await (decoy ??= hashPassword(crypto.randomUUID()))),
+      password,
+      device !== null,
+    )
     return known && known.passwordHash !== '' && fits ? known : null
   }
   const everywhere = { key: `user:${name}`, patience: patience.everywhere }

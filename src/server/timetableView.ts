@@ -148,9 +148,7 @@ async function earlierClasses(session: Omit<StoresSession, 'plan'>, plan: Plan, 
     // Steps keep their ids over the revisions of a preparation: the plan at hand reads the log of an earlier one.
     kept.set(each, {
       key: keyOf(each),
-      groups: (
-        await slowly(ofSession(each), ({ run, scale }) => timesOf(plan, Number(scale), entries[run] ?? []) ?? [])
-      ).flat(),
+      groups: (await slowly(ofSession(each), ({ run, scale }) => timesOf(plan, Number(scale), entries[run] ?? []) ?? [])).flat(),
     })
   return sessions.flatMap((each) => {
     const groups = kept.get(each)?.groups ?? []

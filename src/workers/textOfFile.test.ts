@@ -50,7 +50,9 @@ it.each([
 
 describe('files that ask for more than anybody has', () => {
   const document = (paragraphs: number) =>
-    strToU8(`<?xml version="1.0"?><w:document><w:body>${'<w:p><w:r><w:t>aaaaaaaaaa</w:t></w:r></w:p>'.repeat(paragraphs)}</w:body></w:document>`)
+    strToU8(
+      `<?xml version="1.0"?><w:document><w:body>${'<w:p><w:r><w:t>aaaaaaaaaa</w:t></w:r></w:p>'.repeat(paragraphs)}</w:body></w:document>`,
+    )
   const refused = async (name: string, bytes: Uint8Array) => {
     const began = performance.now()
     const words = await textOfFile(name, bytes).then(
@@ -66,13 +68,18 @@ describe('files that ask for more than anybody has', () => {
     // The sizes of its list, set to something small.
     const lying = bytes.slice()
     const view = new DataView(lying.buffer)
-    for (let at = 0; at + 46 < lying.length; at++)
-      if (view.getUint32(at, true) === 0x02014b50) view.setUint32(at + 24, 100, true)
+    for (let at = 0; at + 46 < lying.length; at++) if (view.getUint32(at, true) === 0x02014b50) view.setUint32(at + 24, 100, true)
     expect(await refused('lying.docx', lying)).toEqual([expect.stringMatching(/unpacks to more than 60 MB/), true])
   }, 60_000)
   test('pages of marks without an end', async () => {
-    expect(await refused('a.html', strToU8(`<html>${'<b>x</b>'.repeat(100_000)}`))).toEqual([expect.stringMatching(/at most 40,000 are read/), true])
-    expect(await refused('a.md', strToU8('**a '.repeat(100_000)))).toEqual([expect.stringMatching(/at most 40,000 are read/), true])
+    expect(await refused('a.html', strToU8(`<html>${'<b>x</b>'.repeat(100_000)}`))).toEqual([
+      expect.stringMatching(/at most 40,000 are read/),
+      true,
+    ])
+    expect(await refused('a.md', strToU8('**a '.repeat(100_000)))).toEqual([
+      expect.stringMatching(/at most 40,000 are read/),
+      true,
+    ])
   })
 })
 

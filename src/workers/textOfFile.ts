@@ -85,7 +85,9 @@ function unpacksWithinBounds(name: string, bytes: Uint8Array): void {
       if (error) throw error
       size += piece.length
       if (size > mostUnpacked)
-        throw new NoTextError(`${name} unpacks to more than ${mostUnpacked * 1e-6} MB. Copy the text of the procedure and paste it.`)
+        throw new NoTextError(
+          `${name} unpacks to more than ${mostUnpacked * 1e-6} MB. Copy the text of the procedure and paste it.`,
+        )
     }
     file.start()
   })

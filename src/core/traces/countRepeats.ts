@@ -14,7 +14,15 @@ export function countRepeats(text: string): number {
   let points = 0
   for (const record of text.split(/^\s*##/m)) {
     const equals = record.indexOf('=')
-    if (!dataLabels.has(record.slice(0, Math.max(0, equals)).replace(/[\s_/-]/g, '').toUpperCase())) continue
+    if (
+      !dataLabels.has(
+        record
+          .slice(0, Math.max(0, equals))
+          .replace(/[\s_/-]/g, '')
+          .toUpperCase(),
+      )
+    )
+      continue
     // The line of the label says the form.
     const data = record.slice(record.indexOf('\n') + 1).replace(/\$\$.*/g, '')
     for (const [, letter, digits] of data.matchAll(repeats)) {

@@ -83,7 +83,9 @@ export function useReader(own: readonly Substance[]) {
     const progress = proxy((share: number) => {
       if (mine === turn.current) setState({ state: 'opening', name: file.name, share })
     })
-    const found = await within(fileMs, async (reader) => await reader.file(file.name, bytes, progress)).catch(() => ({ problem: broken }))
+    const found = await within(fileMs, async (reader) => await reader.file(file.name, bytes, progress)).catch(() => ({
+      problem: broken,
+    }))
     if (mine !== turn.current) return undefined
     if ('problem' in found) {
       setState({ state: 'refused', why: found.problem })
