@@ -180,8 +180,8 @@ async function takeNumbers(
   )
 }
 
-/** So many logs are read in one statement. */
-const runsAtOnce = 8
+/** So many logs are read whole in one statement, and so many of which only the newest entries are wanted. */
+const atOnce = { whole: 8, tails: 200 }
 
 /** The entries of runs, by run, in the order of their numbers; with `after`, only those above each run's number, with `kinds` only those. */
 export async function readEntries(
@@ -191,8 +191,9 @@ export async function readEntries(
 ): Promise<Record<string, NumberedEntry[]>> {
   const byRun: Record<string, NumberedEntry[]> = Object.fromEntries(runs.map((run) => [run, []]))
   // A part of a large class at a time: others are served between the parts.
-  for (let at = 0; at < runs.length; at += runsAtOnce) {
-    const part = runs.slice(at, at + runsAtOnce)
+  const size = Object.keys(after).length > 0 ? atOnce.tails : atOnce.whole
+  for (let at = 0; at < runs.length; at += size) {
+    const part = runs.slice(at, at + size)
     const rows = await EntryRow.findAll({
       where: {
         [Op.or]: part.map((run) => ({ run, seq: { [Op.gt]: after[run] ?? 0 } })),

@@ -23,7 +23,7 @@ interface Watcher {
 /** How often the database is asked what is new while nothing is written through this process. */
 const everyMs = 300
 /** After an entry through this process, how soon: later where many watch, so that what is sent to all of them is sent less often. */
-const soonMs = () => 40 + 1.5 * watch.watchers.size
+const soonMs = () => 40 + 0.8 * watch.watchers.size
 const heartbeatMs = 15_000
 /** How often it is asked whether those who watch still may. */
 const recheckMs = 3000
