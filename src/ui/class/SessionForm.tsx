@@ -58,17 +58,23 @@ export interface Like {
   groups: { group: string; scale: number }[]
 }
 
+/** The hours that are proposed: an afternoon. */
+const [usualFrom, usualTo] = ['13:30', '17:30']
+
 /** Sets a lab session: preparation, section, time, room, and each group with its own scale. */
 export function SessionForm({
   choices,
   revision,
   day,
+  room,
   zone,
   like,
 }: {
   choices: SessionChoices
   revision: string | undefined
   day: string
+  /** The room that is proposed. */
+  room: string
   zone: string
   like: Like | undefined
 }) {
@@ -87,7 +93,7 @@ export function SessionForm({
     defaultValues: {
       revision: first?.id ?? '',
       section: section?.id ?? '',
-      days: like?.days ?? chainOf(first?.days.length ?? 1, { date: day, from: '13:30', to: '17:30', room: 'North lab' }),
+      days: like?.days ?? chainOf(first?.days.length ?? 1, { date: day, from: usualFrom, to: usualTo, room }),
       groups: groupsOf(section),
     },
   })

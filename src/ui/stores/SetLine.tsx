@@ -64,11 +64,13 @@ export function SetLine({ row, zone, tick, was, onTick }: Props) {
             </span>
           ))}
         {short > 0 && (
-          <State level="danger">
-            {done && `${amountText(there, of)} of ${amountText(there + short, of)} set out, `}
-            {amountText(short, of)} {fetched && `of ${fetched.name} `}
-            {done ? 'to order' : 'missing on the shelf'}
-          </State>
+          <span className="from">
+            <State level="danger">
+              {done && `${amountText(there, of)} of ${amountText(there + short, of)} set out, `}
+              {amountText(short, of)} {fetched && `of ${fetched.name} `}
+              {done ? 'to order' : 'missing on the shelf'}
+            </State>
+          </span>
         )}
         {!done && unknown && <State level="doubt">a bottle is kept in another unit, and its density is not known</State>}
         {not.map(({ id, words, why }) => (

@@ -20,6 +20,7 @@ export default async function NewSession({ searchParams }: { searchParams: Promi
           choices={await sessionChoices(course.id)}
           revision={revision}
           day={dayIn(course.zone, thisMoment())}
+          room={course.lab.rooms[0]?.name ?? ''}
           zone={course.zone}
           like={like ? await likeSession(like, course.id) : undefined}
         />
