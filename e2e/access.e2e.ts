@@ -68,6 +68,20 @@ test.describe('who may do what', () => {
     }
   })
 
+  test('what no page takes is refused at the door, and what a browser says of its own way passes', async ({ page }) => {
+    const status = async (path: string, init: { method?: string; headers?: Record<string, string> } = {}) =>
+      (await page.request.fetch(`${base}${path}`, { ...init, maxRedirects: 0 })).status()
+    expect(await status('/desk/%zz')).toBe(400)
+    expect(await status('/desk', { method: 'PROPFIND' })).toBe(405)
+    expect(await status('/sign-in', { headers: { 'next-router-state-tree': '%7B' } })).toBe(400)
+    expect(await status('/sign-in', { method: 'POST', headers: { 'next-action': 'x'.repeat(40) } })).toBeLessThan(500)
+    await signIn(page, owner)
+    await page.goto('/class')
+    const asked = page.waitForResponse((answer) => answer.request().headers()['next-router-state-tree'] !== undefined)
+    await page.getByRole('link', { name: 'Reference', exact: true }).click()
+    expect((await asked).status()).toBe(200)
+  })
+
   test('a bench reaches its own run and nothing else', async ({ browser }) => {
     const page = await openBench(browser, codeToday(1))
     const origin = base

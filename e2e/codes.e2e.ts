@@ -188,6 +188,10 @@ test('a draft that cannot be read says so, leaves the rest alone, is kept as a f
   await signIn(page, second.person)
   await page.goto(`/desk/${second.ids.broken}`)
   await expect(page.locator('p[role=alert]')).toContainText('This draft cannot be read')
+  for (const part of ['safety', 'handout']) {
+    await page.goto(`/desk/${second.ids.broken}/${part}`)
+    await expect(page.locator('p[role=alert]')).toContainText('This draft cannot be read')
+  }
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Keep it as a file' }).click()])
   expect(readFileSync(await file.path(), 'utf8')).toBe('{"format":"mozle-plan","version":')
   await page.goto('/')

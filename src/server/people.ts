@@ -73,17 +73,21 @@ export async function personCalled(name: string, signIn: string): Promise<{ id: 
       throw new Refusal(
         409,
         `“${name}” looks like “${other.name}”, who is here already. If it is the same person, use their sign-in name; if not, write something that tells the two apart.`,
+        { field: 'name' },
       )
     const id = ulid()
     await User.create({ id, signIn, name, passwordHash: '' })
     return { id, isNew: true }
   }
   if (known.withdrawnAt)
-    throw new Refusal(409, `“${signIn}” was a person who has been withdrawn. Choose another name to sign in with.`)
+    throw new Refusal(409, `“${signIn}” was a person who has been withdrawn. Choose another name to sign in with.`, {
+      field: 'signIn',
+    })
   if (known.name.trim().toLowerCase() !== name.trim().toLowerCase())
     throw new Refusal(
       409,
       `“${signIn}” is the sign-in name of somebody else here. Choose another, or write that person’s name as they do.`,
+      { field: 'signIn' },
     )
   return { id: known.id, isNew: false }
 }

@@ -38,8 +38,9 @@ const isObvious = (pin: string): boolean => /^(\d)\1+$/.test(pin) || '0123456789
 export async function setPin(person: Person, { pin, password }: { pin: string; password: string }, from: string): Promise<void> {
   const user = await User.findByPk(person.id, { rejectOnEmpty: true })
   const same = await checkPassword(user.signIn, password, from)
-  if (same.id !== person.id) throw new Refusal(401, 'This is not your password.')
-  if (pin !== '' && isObvious(pin)) throw new Refusal(400, 'This PIN is the first that anybody tries. Take another one.')
+  if (same.id !== person.id) throw new Refusal(401, 'This is not your password.', { field: 'password' })
+  if (pin !== '' && isObvious(pin))
+    throw new Refusal(400, 'This PIN is the first that anybody tries. Take another one.', { field: 'pin' })
   await User.update({ pinHash: pin === '' ? '' : await hashPassword(pin) }, { where: { id: person.id } })
 }
 

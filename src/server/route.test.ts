@@ -16,6 +16,8 @@ jest.mock('./tokens', () => ({
     secret === 'stands' ? token : secret === 'everywhere' ? { ...token, course: null } : null,
   isForCourse: async (actor: { course: string | null }, course: string) => (actor.course ?? 'organic') === course,
 }))
+const disk = { full: false }
+jest.mock('./health', () => ({ diskIsFull: async () => disk.full }))
 jest.mock('./deeds', () => ({ record: async (deed: object) => void deeds.push(deed) }))
 const deeds: object[] = []
 jest.mock('@/data/connect', () => ({ database: () => undefined }))
@@ -90,6 +92,24 @@ describe('a guarded route', () => {
     here.user = owner
     const careless = route({ need: 'plan.read' }, async () => ({ leaked: true }))
     expect((await answer(careless(request('GET'), context)))[0]).toBe(403)
+  })
+
+  test('nothing is written where the disk is full; who reads, and who signs in, still can', async () => {
+    here.user = owner
+    disk.full = true
+    const changed = await answer(route({ need: 'plan.write', subject }, async () => ({ ok: true }))(request('POST'), context))
+    expect([changed[0], String(changed[1].error)]).toEqual([507, expect.stringContaining('disk is full')])
+    expect((await answer(route({ need: 'plan.read', subject }, async () => ({ ok: true }))(request('GET'), context)))[0]).toBe(
+      200,
+    )
+    expect((await answer(route({ need: { open: 'signing in' } }, async () => ({ ok: true }))(request('POST'), context)))[0]).toBe(
+      200,
+    )
+    disk.full = false
+    const wrote = route({ need: 'plan.write', subject }, async () => {
+      throw Object.assign(new Error('x'), { original: { errno: 1021 } })
+    })
+    expect((await answer(wrote(request('POST'), context)))[0]).toBe(507)
   })
 
   test('an open route needs nobody', async () => {

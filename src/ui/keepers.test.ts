@@ -164,6 +164,17 @@ describe('the outbox of a bench', () => {
     outbox.write(entry)
     await settle()
     expect(outbox.get()).toMatchObject({ entries: [entry], held: 'Not your bench', refused: [] })
+    const full = new Outbox('r', memory(), async () => {
+      throw new CallError(507, 'The server’s disk is full')
+    })
+    full.write(entry)
+    await settle()
+    expect(full.get()).toMatchObject({
+      entries: [entry],
+      held: expect.stringContaining('your readings are kept on this tablet'),
+      refused: [],
+    })
+    full.stop()
     outbox.stop()
   })
 

@@ -3,6 +3,8 @@
 import { printed, type Words } from '@/core/words/words'
 import { useEffect, useState } from 'react'
 import { Button, Form, Modal } from 'react-bootstrap'
+import { Problem } from '../course/Problem'
+import { refusalOf, type Refused } from '../course/refusalOf'
 import { call } from '../call'
 import type { Numbered } from '../run/useLive'
 
@@ -30,7 +32,7 @@ export function SignDialog({ run, steps, first, onSigned, onClose }: Props) {
   const [signIn, setSignIn] = useState('')
   const [password, setPassword] = useState('')
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set([first]))
-  const [problem, setProblem] = useState<string>()
+  const [problem, setProblem] = useState<Refused>()
   const [busy, setBusy] = useState(false)
   useEffect(() => {
     call<{ signers: Signer[] }>(`/api/runs/${run}/signatures`, 'GET').then(
@@ -41,10 +43,13 @@ export function SignDialog({ run, steps, first, onSigned, onClose }: Props) {
     )
   }, [run])
   const sign = async () => {
-    if (chosen.size === 0) return setProblem('Choose what is signed.')
-    if (who !== undefined && !/^\d{4,8}$/.test(pin)) return setProblem('A PIN has four to eight digits.')
+    if (chosen.size === 0) return setProblem({ words: 'Choose what is signed.' })
+    if (who !== undefined && !/^\d{4,8}$/.test(pin)) return setProblem({ words: 'A PIN has four to eight digits.', field: 'pin' })
     if (who === undefined && (signIn.trim() === '' || password === ''))
-      return setProblem('A demonstrator gives name and password; the tablet stays this bench.')
+      return setProblem({
+        words: 'A demonstrator gives name and password; the tablet stays this bench.',
+        field: signIn.trim() === '' ? 'signIn' : 'password',
+      })
     setProblem(undefined)
     setBusy(true)
     try {
@@ -54,7 +59,7 @@ export function SignDialog({ run, steps, first, onSigned, onClose }: Props) {
       })
       onSigned(entries)
     } catch (error) {
-      setProblem((error as Error).message)
+      setProblem(refusalOf(error))
       setPin('')
       setBusy(false)
     }
@@ -115,6 +120,7 @@ export function SignDialog({ run, steps, first, onSigned, onClose }: Props) {
                 autoComplete="off"
                 maxLength={8}
                 disabled={busy}
+                name="pin"
                 value={pin}
                 onChange={(event) => setPin(event.currentTarget.value)}
               />
@@ -127,6 +133,7 @@ export function SignDialog({ run, steps, first, onSigned, onClose }: Props) {
                   autoFocus
                   autoComplete="off"
                   autoCapitalize="none"
+                  name="signIn"
                   value={signIn}
                   onChange={(event) => setSignIn(event.currentTarget.value)}
                 />
@@ -136,17 +143,14 @@ export function SignDialog({ run, steps, first, onSigned, onClose }: Props) {
                 <Form.Control
                   type="password"
                   autoComplete="off"
+                  name="password"
                   value={password}
                   onChange={(event) => setPassword(event.currentTarget.value)}
                 />
               </Form.Group>
             </>
           )}
-          {problem && (
-            <p className="problem" role="alert">
-              {problem}
-            </p>
-          )}
+          <Problem words={problem?.words} field={problem?.field} />
         </Modal.Body>
         <Modal.Footer>
           <Button type="submit" disabled={busy}>

@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import { readNumber } from '@/core/quantity/readQuantity'
-import { call } from '../call'
+import { call, CallError } from '../call'
 import { Problem } from '../course/Problem'
 import { useDone } from '../course/useDone'
 import { daySchema, daysLater, typedDay, wantedDay, type SessionDay } from './sessionDay'
@@ -86,6 +86,7 @@ function DayBlanks({ day, onChange, fixed = false }: { day: SessionDay; onChange
           <input
             className="form-control form-control-sm"
             type={type}
+            name={name}
             disabled={fixed && (name === 'date' || name === 'from')}
             value={day[name]}
             onChange={(event) => onChange({ ...day, [name]: event.currentTarget.value })}
@@ -97,17 +98,17 @@ function DayBlanks({ day, onChange, fixed = false }: { day: SessionDay; onChange
 }
 
 /** What is wrong with a day as it is typed; undefined where it can be asked for. */
-function dayProblem(day: SessionDay): string | undefined {
+function dayProblem(day: SessionDay): { words: string; field: string } | undefined {
   try {
     daySchema.validateSync(day)
     return undefined
   } catch (error) {
-    return (error as Error).message
+    return { words: (error as Error).message, field: (error as { path?: string }).path ?? '' }
   }
 }
 
 function Move({ session, onDone }: PartProps) {
-  const { problem, busy, run } = useDone()
+  const { problem, field, busy, run } = useDone()
   const [day, setDay] = useState(typedDay(session, session.zone))
   return (
     <form
@@ -118,7 +119,7 @@ function Move({ session, onDone }: PartProps) {
         event.preventDefault()
         void run(async () => {
           const wrong = dayProblem(day)
-          if (wrong) throw new Error(wrong)
+          if (wrong) throw new CallError(400, wrong.words, { field: wrong.field })
           await call(`/api/sessions/${session.id}`, 'PATCH', wantedDay(day, session.zone))
         }).then((ok) => ok && onDone())
       }}
@@ -128,14 +129,14 @@ function Move({ session, onDone }: PartProps) {
         {session.begun ? 'Change it' : 'Move the session'}
       </Button>
       {session.begun && <small className="quiet">It has begun: its start stays, and it can only be given more time.</small>}
-      <Problem words={problem} />
+      <Problem words={problem} field={field} />
     </form>
   )
 }
 
 function ForBenches({ session, to, press, later, onDone }: PartProps & { to: 'split' | 'days'; press: string; later: number }) {
   const router = useRouter()
-  const { problem, busy, run } = useDone()
+  const { problem, field, busy, run } = useDone()
   const before = typedDay(session, session.zone)
   const [day, setDay] = useState({ ...before, date: daysLater(before.date, later) })
   const [chosen, setChosen] = useState<string[]>(to === 'days' ? session.runs.map(({ id }) => id) : [])
@@ -148,7 +149,7 @@ function ForBenches({ session, to, press, later, onDone }: PartProps & { to: 'sp
         event.preventDefault()
         void run(async () => {
           const wrong = dayProblem(day)
-          if (wrong) throw new Error(wrong)
+          if (wrong) throw new CallError(400, wrong.words, { field: wrong.field })
           const { id } = await call<{ id: string }>(`/api/sessions/${session.id}/${to}`, 'POST', {
             ...wantedDay(day, session.zone),
             runs: chosen,
@@ -176,13 +177,13 @@ function ForBenches({ session, to, press, later, onDone }: PartProps & { to: 'sp
         {press}
       </Button>
       {to === 'days' && <small className="quiet">Each bench gets a code for that day and goes on where it stopped.</small>}
-      <Problem words={problem} />
+      <Problem words={problem} field={field} />
     </form>
   )
 }
 
 function AddGroup({ session, onDone }: PartProps) {
-  const { problem, busy, run } = useDone()
+  const { problem, field, busy, run } = useDone()
   const [group, setGroup] = useState(session.others[0]?.id ?? '')
   const [scale, setScale] = useState('1')
   return (
@@ -194,7 +195,7 @@ function AddGroup({ session, onDone }: PartProps) {
         event.preventDefault()
         void run(async () => {
           const read = readNumber(scale)
-          if (!read.ok) throw new Error('A scale is a number from 0.05 to 20, such as 0.8.')
+          if (!read.ok) throw new CallError(400, 'A scale is a number from 0.05 to 20, such as 0.8.', { field: 'scale' })
           await call(`/api/sessions/${session.id}/groups`, 'POST', { group, scale: read.value.value })
         }).then((ok) => ok && onDone())
       }}
@@ -214,6 +215,7 @@ function AddGroup({ session, onDone }: PartProps) {
         <input
           className="form-control form-control-sm"
           inputMode="decimal"
+          name="scale"
           value={scale}
           onChange={(event) => setScale(event.currentTarget.value)}
         />
@@ -221,13 +223,13 @@ function AddGroup({ session, onDone }: PartProps) {
       <Button type="submit" disabled={busy}>
         Let them take part
       </Button>
-      <Problem words={problem} />
+      <Problem words={problem} field={field} />
     </form>
   )
 }
 
 function ForgetWords({ session, onDone }: PartProps) {
-  const { problem, busy, run } = useDone()
+  const { problem, field, busy, run } = useDone()
   return (
     <form
       className="in-a-row"
@@ -244,13 +246,13 @@ function ForgetWords({ session, onDone }: PartProps) {
         What benches wrote in words of their own, the pictures they took and the comments beside their marks go, as may hold names
         or faces. Readings, times, results and points stay.
       </small>
-      <Problem words={problem} />
+      <Problem words={problem} field={field} />
     </form>
   )
 }
 
 function Cancel({ session, onDone }: PartProps) {
-  const { problem, busy, run } = useDone()
+  const { problem, field, busy, run } = useDone()
   const [reason, setReason] = useState('')
   return (
     <form
@@ -266,6 +268,7 @@ function Cancel({ session, onDone }: PartProps) {
         Why it is not held
         <input
           className="form-control form-control-sm"
+          name="reason"
           value={reason}
           onChange={(event) => setReason(event.currentTarget.value)}
         />
@@ -273,7 +276,7 @@ function Cancel({ session, onDone }: PartProps) {
       <Button type="submit" variant="danger" disabled={busy}>
         Cancel the session
       </Button>
-      <Problem words={problem} />
+      <Problem words={problem} field={field} />
     </form>
   )
 }

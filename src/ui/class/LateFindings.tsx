@@ -5,6 +5,8 @@ import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import type { FoundKind } from '@/core/classroom/findable'
 import { readFigure } from '@/core/quantity/readQuantity'
+import { Problem } from '../course/Problem'
+import { refusalOf, type Refused } from '../course/refusalOf'
 import { call } from '../call'
 
 interface Props {
@@ -26,7 +28,7 @@ export function LateFindings({ asked, runs }: Props) {
   const [run, setRun] = useState(runs[0]?.id ?? '')
   const [first, setFirst] = useState('')
   const [second, setSecond] = useState('')
-  const [problem, setProblem] = useState<string>()
+  const [problem, setProblem] = useState<Refused>()
   const [done, setDone] = useState<string>()
   const chosen = asked[at]
   if (!chosen || runs.length === 0) return null
@@ -34,7 +36,7 @@ export function LateFindings({ asked, runs }: Props) {
   const write = async () => {
     setDone(undefined)
     const body = bodyOf(chosen.kind, first, second)
-    if (typeof body === 'string') return setProblem(body)
+    if ('words' in body) return setProblem(body)
     setProblem(undefined)
     try {
       await call(`/api/runs/${run}/findings`, 'POST', { step: chosen.step, kind: chosen.kind, body })
@@ -43,7 +45,7 @@ export function LateFindings({ asked, runs }: Props) {
       if (!isToldBy(chosen.kind)) setSecond('')
       router.refresh()
     } catch (error) {
-      setProblem((error as Error).message)
+      setProblem(refusalOf(error))
     }
   }
   return (
@@ -90,6 +92,7 @@ export function LateFindings({ asked, runs }: Props) {
           <input
             className="form-control form-control-sm"
             inputMode={chosen.kind === 'spectrum' ? undefined : 'decimal'}
+            name="first"
             maxLength={400}
             value={first}
             onChange={(event) => setFirst(event.currentTarget.value)}
@@ -99,6 +102,7 @@ export function LateFindings({ asked, runs }: Props) {
           {said.second}
           <input
             className="form-control form-control-sm"
+            name="second"
             maxLength={80}
             value={second}
             onChange={(event) => setSecond(event.currentTarget.value)}
@@ -107,12 +111,8 @@ export function LateFindings({ asked, runs }: Props) {
         <Button type="submit" size="sm">
           Write it down
         </Button>
+        <Problem words={problem?.words} field={problem?.field} />
       </form>
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
       <p role="status" className="quiet">
         {done}
       </p>
@@ -124,18 +124,18 @@ export function LateFindings({ asked, runs }: Props) {
 const isToldBy = (kind: FoundKind) => kind === 'purity' || kind === 'spectrum'
 
 /** The body of the entry, or what is wrong with what was typed. */
-function bodyOf(kind: FoundKind, first: string, second: string): object | string {
-  if (isToldBy(kind) && second.trim() === '') return `Say how it was found: ${words[kind].second}.`
+function bodyOf(kind: FoundKind, first: string, second: string): object | Refused {
+  if (isToldBy(kind) && second.trim() === '') return { words: `Say how it was found: ${words[kind].second}.`, field: 'second' }
   if (kind === 'spectrum')
     return first.trim() === ''
-      ? 'Nothing is entered. Type what was read, for example 1720 and 1600 cm⁻¹.'
+      ? { words: 'Nothing is entered. Type what was read, for example 1720 and 1600 cm⁻¹.', field: 'first' }
       : { text: first.trim(), by: second.trim() }
   const one = readFigure(first, words[kind].units[0])
-  if (!one.ok) return `${words[kind].first}: ${one.problem}`
+  if (!one.ok) return { words: `${words[kind].first}: ${one.problem}`, field: 'first' }
   const { value, decimals } = one.value
   if (kind === 'purity') return { percent: value, decimals, by: second.trim() }
   const two = readFigure(second, words[kind].units[1])
-  if (!two.ok) return `${words[kind].second}: ${two.problem}`
+  if (!two.ok) return { words: `${words[kind].second}: ${two.problem}`, field: 'second' }
   if (kind === 'refraction') return { index: value, decimals, atC: two.value.value }
   return { lowC: value, highC: two.value.value, decimals: Math.max(decimals, two.value.decimals) }
 }

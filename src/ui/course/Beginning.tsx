@@ -12,7 +12,7 @@ import { useDone } from './useDone'
 /** The first page of a college: its name and clock, and its first person. */
 export function Beginning({ token, zones }: { token: string; zones: string[] }) {
   const router = useRouter()
-  const { problem, busy, run } = useDone()
+  const { problem, field: refusedField, busy, run } = useDone()
   const [wanted, setWanted] = useState({ college: '', zone: 'UTC', words: plainWords, name: '', signIn: '', password: '' })
   // The clock of whoever sits here is most likely the laboratory's; only the browser knows it.
   useEffect(() => {
@@ -25,6 +25,7 @@ export function Beginning({ token, zones }: { token: string; zones: string[] }) 
       <Form.Label>{label}</Form.Label>
       <Form.Control
         {...more}
+        name={key}
         value={wanted[key]}
         onChange={(event) => setWanted({ ...wanted, [key]: event.currentTarget.value })}
       />
@@ -57,7 +58,7 @@ export function Beginning({ token, zones }: { token: string; zones: string[] }) 
       {field('name', 'Your name', { autoComplete: 'name' })}
       {field('signIn', 'You sign in as', { autoComplete: 'username', autoCapitalize: 'none' })}
       {field('password', 'Password', { type: 'password', autoComplete: 'new-password' })}
-      <Problem words={problem} />
+      <Problem words={problem} field={refusedField} />
       <Button type="submit" disabled={busy}>
         Begin
       </Button>

@@ -10,7 +10,7 @@ import { useDone } from './useDone'
 /** Ten signs at least, twice the same. */
 export function ChoosePassword({ token, signIn }: { token: string; signIn: string }) {
   const router = useRouter()
-  const { problem, busy, run } = useDone()
+  const { problem, field, busy, run } = useDone()
   const [password, setPassword] = useState('')
   const [again, setAgain] = useState('')
   const [differ, setDiffer] = useState(false)
@@ -33,6 +33,7 @@ export function ChoosePassword({ token, signIn }: { token: string; signIn: strin
         <Form.Label>Password</Form.Label>
         <Form.Control
           type="password"
+          name="password"
           autoComplete="new-password"
           autoFocus
           value={password}
@@ -50,7 +51,7 @@ export function ChoosePassword({ token, signIn }: { token: string; signIn: strin
         />
         {differ && <div className="problem">The two are not the same. Type them again.</div>}
       </Form.Group>
-      <Problem words={problem} />
+      <Problem words={problem} field={field} />
       <Button type="submit" disabled={busy}>
         Take this password
       </Button>

@@ -51,7 +51,7 @@ export function College({ college, courses, people, me, zones, mail }: Props) {
 }
 
 function CollegeSettings({ college, zones }: { college: Settings; zones: string[] }) {
-  const { problem, busy, run } = useDone()
+  const { problem, field, busy, run } = useDone()
   const [wanted, setWanted] = useState({ ...college, keepNamesMonths: String(college.keepNamesMonths) })
   const months = Number(wanted.keepNamesMonths)
   return (
@@ -66,7 +66,7 @@ function CollegeSettings({ college, zones }: { college: Settings; zones: string[
         )
       }}
     >
-      <Typed label="College" value={wanted.title} onValue={(title) => setWanted({ ...wanted, title })} />
+      <Typed label="College" name="title" value={wanted.title} onValue={(title) => setWanted({ ...wanted, title })} />
       <label>
         Its clock
         <select
@@ -84,6 +84,7 @@ function CollegeSettings({ college, zones }: { college: Settings; zones: string[
         <input
           className="form-control form-control-sm"
           inputMode="numeric"
+          name="keepNamesMonths"
           value={wanted.keepNamesMonths}
           onChange={(event) => setWanted({ ...wanted, keepNamesMonths: event.currentTarget.value })}
         />
@@ -97,7 +98,7 @@ function CollegeSettings({ college, zones }: { college: Settings; zones: string[
       <Button type="submit" disabled={busy}>
         Save
       </Button>
-      <Problem words={problem} />
+      <Problem words={problem} field={field} />
     </form>
   )
 }
@@ -110,12 +111,18 @@ function Courses({
   onInvited: (shown: { name: string; token: string }) => void
 }) {
   const router = useRouter()
-  const { problem, busy, run } = useDone()
+  const { problem, field: refusedField, busy, run } = useDone()
   const empty = { title: '', term: '', name: '', signIn: '' }
   const [wanted, setWanted] = useState(empty)
   const [said, setSaid] = useState<string>()
   const field = (key: keyof typeof empty, label: string, more: { placeholder?: string; autoCapitalize?: string } = {}) => (
-    <Typed label={label} {...more} value={wanted[key]} onValue={(value) => setWanted({ ...wanted, [key]: value })} />
+    <Typed
+      label={label}
+      name={key === 'title' || key === 'term' ? key : `owner.${key}`}
+      {...more}
+      value={wanted[key]}
+      onValue={(value) => setWanted({ ...wanted, [key]: value })}
+    />
   )
   return (
     <section aria-labelledby="courses">
@@ -159,7 +166,7 @@ function Courses({
           Make the course
         </Button>
         {said && <p role="status">{said}</p>}
-        <Problem words={problem} />
+        <Problem words={problem} field={refusedField} />
       </form>
     </section>
   )

@@ -9,7 +9,7 @@ import { useDone } from './useDone'
 
 /** A person's own PIN, with which readings are signed on a bench's tablet. */
 export function OwnPin({ has }: { has: boolean }) {
-  const { problem, busy, run } = useDone()
+  const { problem, field, busy, run } = useDone()
   const [pin, setPin] = useState('')
   const [password, setPassword] = useState('')
   const [done, setDone] = useState<string>()
@@ -29,7 +29,6 @@ export function OwnPin({ has }: { has: boolean }) {
         With it you sign readings on a bench’s tablet without typing your password there. Three tries are free, then one waits.{' '}
         {has ? 'You have one.' : 'You have none yet.'}
       </p>
-      <Problem words={problem} />
       {done && <p role="status">{done}</p>}
       <form
         className="in-a-row no-print"
@@ -42,6 +41,7 @@ export function OwnPin({ has }: { has: boolean }) {
       >
         <Typed
           label="New PIN, four to eight digits"
+          name="pin"
           value={pin}
           onValue={setPin}
           type="password"
@@ -49,7 +49,14 @@ export function OwnPin({ has }: { has: boolean }) {
           autoComplete="off"
           maxLength={8}
         />
-        <Typed label="Your password" value={password} onValue={setPassword} type="password" autoComplete="current-password" />
+        <Typed
+          label="Your password"
+          name="password"
+          value={password}
+          onValue={setPassword}
+          type="password"
+          autoComplete="current-password"
+        />
         <Button type="submit" size="sm" disabled={busy || pin === ''}>
           Set my PIN
         </Button>
@@ -58,6 +65,7 @@ export function OwnPin({ has }: { has: boolean }) {
             Take it away
           </Button>
         )}
+        <Problem words={problem} field={field} />
       </form>
     </section>
   )

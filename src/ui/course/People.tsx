@@ -130,7 +130,7 @@ function Invite({
   course: string
   onInvited: (shown: { name: string; token: string } | undefined) => void
 }) {
-  const { problem, busy, run } = useDone()
+  const { problem, field, busy, run } = useDone()
   const empty = { name: '', signIn: '', role: 'demonstrator' as Role }
   const [wanted, setWanted] = useState(empty)
   const [said, setSaid] = useState<string>()
@@ -147,9 +147,10 @@ function Invite({
   }
   return (
     <form onSubmit={invite} noValidate className="in-a-row no-print" aria-label="Invite a person">
-      <Typed label="Name" value={wanted.name} onValue={(name) => setWanted({ ...wanted, name })} />
+      <Typed label="Name" name="name" value={wanted.name} onValue={(name) => setWanted({ ...wanted, name })} />
       <Typed
         label="Signs in as"
+        name="signIn"
         autoCapitalize="none"
         value={wanted.signIn}
         onValue={(signIn) => setWanted({ ...wanted, signIn })}
@@ -172,7 +173,7 @@ function Invite({
         Invite
       </Button>
       {said && <p role="status">{said}</p>}
-      <Problem words={problem} />
+      <Problem words={problem} field={field} />
     </form>
   )
 }

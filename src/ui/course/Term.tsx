@@ -26,7 +26,7 @@ export function Term({ course }: Props) {
 }
 
 function Change({ course }: Props) {
-  const { problem, busy, run } = useDone()
+  const { problem, field, busy, run } = useDone()
   const [wanted, setWanted] = useState({ title: course.title, term: course.term, approval: course.approval })
   const same = wanted.title === course.title && wanted.term === course.term && wanted.approval === course.approval
   return (
@@ -39,8 +39,14 @@ function Change({ course }: Props) {
         void run(() => call(`/api/courses/${course.id}`, 'PUT', wanted))
       }}
     >
-      <Typed label="Course" value={wanted.title} onValue={(title) => setWanted({ ...wanted, title })} />
-      <Typed label="Term" placeholder="autumn 2026" value={wanted.term} onValue={(term) => setWanted({ ...wanted, term })} />
+      <Typed label="Course" name="title" value={wanted.title} onValue={(title) => setWanted({ ...wanted, title })} />
+      <Typed
+        label="Term"
+        name="term"
+        placeholder="autumn 2026"
+        value={wanted.term}
+        onValue={(term) => setWanted({ ...wanted, term })}
+      />
       <label className="check">
         <input
           type="checkbox"
@@ -53,14 +59,14 @@ function Change({ course }: Props) {
       <Button type="submit" disabled={busy || same}>
         Save
       </Button>
-      <Problem words={problem} />
+      <Problem words={problem} field={field} />
     </form>
   )
 }
 
 function Copy({ course }: Props) {
   const router = useRouter()
-  const { problem, busy, run } = useDone()
+  const { problem, field, busy, run } = useDone()
   const [wanted, setWanted] = useState({ title: course.title, term: '' })
   const copy = (event: FormEvent) => {
     event.preventDefault()
@@ -72,9 +78,10 @@ function Copy({ course }: Props) {
   }
   return (
     <form className="in-a-row" noValidate onSubmit={copy} aria-label="Copy into a new term">
-      <Typed label="Copied as" value={wanted.title} onValue={(title) => setWanted({ ...wanted, title })} />
+      <Typed label="Copied as" name="title" value={wanted.title} onValue={(title) => setWanted({ ...wanted, title })} />
       <Typed
         label="Into the term"
+        name="term"
         placeholder="spring 2027"
         value={wanted.term}
         onValue={(term) => setWanted({ ...wanted, term })}
@@ -83,7 +90,7 @@ function Copy({ course }: Props) {
         Copy into a new term
       </Button>
       <small className="quiet">With its plans, settings and stock; without its people, groups and runs. You own the copy.</small>
-      <Problem words={problem} />
+      <Problem words={problem} field={field} />
     </form>
   )
 }

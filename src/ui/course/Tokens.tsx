@@ -82,7 +82,7 @@ function Make({
   courses,
   onMade,
 }: Pick<Props, 'rights' | 'courses'> & { onMade: (made: { name: string; token: string }) => void }) {
-  const { problem, busy, run } = useDone()
+  const { problem, field, busy, run } = useDone()
   const [name, setName] = useState('')
   const [course, setCourse] = useState('')
   const [days, setDays] = useState(usualDays)
@@ -104,7 +104,7 @@ function Make({
       }}
     >
       <div className="in-a-row">
-        <Typed label="Which system" value={name} placeholder="registry" onValue={setName} />
+        <Typed label="Which system" name="name" value={name} placeholder="registry" onValue={setName} />
         <label>
           Good for
           <select
@@ -125,6 +125,7 @@ function Make({
           <input
             className="form-control form-control-sm"
             inputMode="numeric"
+            name="days"
             value={days}
             onChange={(event) => setDays(event.currentTarget.value)}
           />
@@ -150,7 +151,7 @@ function Make({
       <Button type="submit" disabled={busy}>
         Make the token
       </Button>
-      <Problem words={problem} />
+      <Problem words={problem} field={field} />
     </form>
   )
 }

@@ -5,6 +5,8 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import { writeNumber } from '@/core/quantity/write'
+import { Problem } from '../course/Problem'
+import { refusalOf, type Refused } from '../course/refusalOf'
 import { call } from '../call'
 import { drawingOf } from './drawingOf'
 import { OwnSubstance } from './OwnSubstance'
@@ -24,7 +26,7 @@ export function NewPreparation({ course }: { course: string }) {
   const [chosen, setChosen] = useState<Readonly<Record<Part, readonly Chosen[]>>>({ start: [], product: [] })
   const [does, setDoes] = useState<'makes' | 'isolates' | 'works'>('makes')
   const [own, setOwn] = useState<{ part: Part; name: string }>()
-  const [problem, setProblem] = useState<string>()
+  const [problem, setProblem] = useState<Refused>()
   const [busy, setBusy] = useState(false)
 
   const send = async (body: unknown) => {
@@ -35,7 +37,7 @@ export function NewPreparation({ course }: { course: string }) {
       const { id } = await call<{ id: string }>(`/api/courses/${course}/preparations`, 'POST', body)
       router.push(`/desk/${id}`)
     } catch (error) {
-      setProblem((error as Error).message)
+      setProblem(refusalOf(error))
       setBusy(false)
     }
   }
@@ -93,7 +95,7 @@ export function NewPreparation({ course }: { course: string }) {
         className="stacked new-preparation"
         onSubmit={(event) => {
           event.preventDefault()
-          if (missing) setProblem(missing)
+          if (missing) setProblem({ words: missing, ...(title.trim() === '' ? { field: 'title' } : {}) })
           else
             void send({
               title,
@@ -105,7 +107,13 @@ export function NewPreparation({ course }: { course: string }) {
       >
         <label>
           Title
-          <input className="form-control" value={title} autoFocus onChange={(event) => setTitle(event.currentTarget.value)} />
+          <input
+            className="form-control"
+            name="title"
+            value={title}
+            autoFocus
+            onChange={(event) => setTitle(event.currentTarget.value)}
+          />
         </label>
         <fieldset className="kind">
           <legend>What it does</legend>
@@ -128,11 +136,7 @@ export function NewPreparation({ course }: { course: string }) {
             : 'It starts from: name or formula, one after the other',
         )}
         {does !== 'works' && part('product', does === 'isolates' ? 'It gets back: name or formula' : 'It makes: name or formula')}
-        {problem && (
-          <div className="problem" role="alert">
-            {problem}
-          </div>
-        )}
+        <Problem words={problem?.words} field={problem?.field} />
         <div>
           <Button type="submit" disabled={busy}>
             Write this preparation

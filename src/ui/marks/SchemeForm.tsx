@@ -5,7 +5,9 @@ import { useState } from 'react'
 import { Button, Form } from 'react-bootstrap'
 import { criteria, criterionKeys, problemWithScheme, type Scheme } from '@/core/marking/scheme'
 import { readNumber } from '@/core/quantity/readQuantity'
-import { call } from '../call'
+import { Problem } from '../course/Problem'
+import { refusalOf, type Refused } from '../course/refusalOf'
+import { call, CallError } from '../call'
 
 /** What is judged: points of each criterion, and what part of them a yield gets by the class's median. */
 export function SchemeForm({ session, scheme }: { session: string; scheme: Scheme }) {
@@ -14,19 +16,24 @@ export function SchemeForm({ session, scheme }: { session: string; scheme: Schem
   const [bands, setBands] = useState(() =>
     scheme.bands.map(({ from, part }) => ({ from: String(Math.round(100 * from)), part: String(Math.round(100 * part)) })),
   )
-  const [problem, setProblem] = useState<string>()
+  const [problem, setProblem] = useState<Refused>()
   const [done, setDone] = useState(false)
   const save = async () => {
     setDone(false)
-    const number = (text: string, what: string) => {
+    const number = (text: string, what: string, field: string) => {
       const read = readNumber(text.trim() === '' ? '0' : text)
-      if (!read.ok) throw new Error(`${what}: ${read.problem}`)
+      if (!read.ok) throw new CallError(400, `${what}: ${read.problem}`, { field })
       return read.value.value
     }
     try {
       const next = {
-        points: Object.fromEntries(criterionKeys.map((key) => [key, number(points[key]!, criteria[key])])) as Scheme['points'],
-        bands: bands.map(({ from, part }) => ({ from: number(from, 'a band') / 100, part: number(part, 'a band') / 100 })),
+        points: Object.fromEntries(
+          criterionKeys.map((key) => [key, number(points[key]!, criteria[key], key)]),
+        ) as Scheme['points'],
+        bands: bands.map(({ from, part }, index) => ({
+          from: number(from, 'a band', `from ${index}`) / 100,
+          part: number(part, 'a band', `part ${index}`) / 100,
+        })),
       }
       const wrong = problemWithScheme(next)
       if (wrong) throw new Error(wrong)
@@ -35,7 +42,7 @@ export function SchemeForm({ session, scheme }: { session: string; scheme: Schem
       setDone(true)
       router.refresh()
     } catch (error) {
-      setProblem((error as Error).message)
+      setProblem(refusalOf(error))
     }
   }
   return (
@@ -54,6 +61,7 @@ export function SchemeForm({ session, scheme }: { session: string; scheme: Schem
               {criteria[key]}
               <Form.Control
                 inputMode="decimal"
+                name={key}
                 value={points[key]}
                 onChange={(event) => setPoints({ ...points, [key]: event.currentTarget.value })}
               />
@@ -68,6 +76,7 @@ export function SchemeForm({ session, scheme }: { session: string; scheme: Schem
                 from
                 <Form.Control
                   inputMode="decimal"
+                  name={`from ${index}`}
                   value={band.from}
                   onChange={(event) =>
                     setBands(bands.map((each, at) => (at === index ? { ...each, from: event.currentTarget.value } : each)))
@@ -78,6 +87,7 @@ export function SchemeForm({ session, scheme }: { session: string; scheme: Schem
                 gives
                 <Form.Control
                   inputMode="decimal"
+                  name={`part ${index}`}
                   value={band.part}
                   onChange={(event) =>
                     setBands(bands.map((each, at) => (at === index ? { ...each, part: event.currentTarget.value } : each)))
@@ -97,11 +107,7 @@ export function SchemeForm({ session, scheme }: { session: string; scheme: Schem
             Another band
           </Button>
         </fieldset>
-        {problem && (
-          <p className="problem" role="alert">
-            {problem}
-          </p>
-        )}
+        <Problem words={problem?.words} field={problem?.field} />
         <Button type="submit">Judge it so</Button>
         {done && <span role="status"> It is judged so from now.</span>}
       </form>

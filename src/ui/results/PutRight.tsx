@@ -4,6 +4,8 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Button, Form } from 'react-bootstrap'
 import { readFigure } from '@/core/quantity/readQuantity'
+import { Problem } from '../course/Problem'
+import { refusalOf, type Refused } from '../course/refusalOf'
 import { call } from '../call'
 
 /** A reading that can be put right: which numbers it has, as they were written. */
@@ -20,21 +22,22 @@ export function PutRight({ run, readings }: { run: string; readings: Correctable
   const [of, setOf] = useState('')
   const [texts, setTexts] = useState<Record<string, string>>({})
   const [reason, setReason] = useState('')
-  const [problem, setProblem] = useState<string>()
+  const [problem, setProblem] = useState<Refused>()
   const [done, setDone] = useState<string>()
   const chosen = readings.find(({ id }) => id === of)
   if (readings.length === 0) return null
   const send = async () => {
     setDone(undefined)
-    if (!chosen) return setProblem('Say which reading.')
+    if (!chosen) return setProblem({ words: 'Say which reading.', field: 'of' })
     const body: Record<string, number> = {}
     for (const { key, label, unit, decimals } of chosen.fields) {
       const read = readFigure(texts[key] ?? '', unit)
-      if (!read.ok) return setProblem(`${label}: ${read.problem}`)
+      if (!read.ok) return setProblem({ words: `${label}: ${read.problem}`, field: key })
       body[key] = read.value.value
       if (decimals) body[decimals] = read.value.decimals
     }
-    if (reason.trim() === '') return setProblem('Say why it is put right: it stays beside the old reading.')
+    if (reason.trim() === '')
+      return setProblem({ words: 'Say why it is put right: it stays beside the old reading.', field: 'reason' })
     setProblem(undefined)
     try {
       await call(`/api/runs/${run}/corrections`, 'POST', { of, body, reason: reason.trim() })
@@ -44,7 +47,7 @@ export function PutRight({ run, readings }: { run: string; readings: Correctable
       setTexts({})
       router.refresh()
     } catch (error) {
-      setProblem((error as Error).message)
+      setProblem(refusalOf(error))
     }
   }
   return (
@@ -61,6 +64,7 @@ export function PutRight({ run, readings }: { run: string; readings: Correctable
         <label>
           reading
           <Form.Select
+            name="of"
             value={of}
             onChange={(event) => {
               setOf(event.currentTarget.value)
@@ -80,6 +84,7 @@ export function PutRight({ run, readings }: { run: string; readings: Correctable
             {unit ? `${label}, ${unit}` : label}
             <Form.Control
               inputMode="decimal"
+              name={key}
               placeholder={String(value)}
               value={texts[key] ?? ''}
               onChange={(event) => setTexts({ ...texts, [key]: event.currentTarget.value })}
@@ -88,17 +93,13 @@ export function PutRight({ run, readings }: { run: string; readings: Correctable
         ))}
         <label>
           because
-          <Form.Control maxLength={200} value={reason} onChange={(event) => setReason(event.currentTarget.value)} />
+          <Form.Control name="reason" maxLength={200} value={reason} onChange={(event) => setReason(event.currentTarget.value)} />
         </label>
         <Button type="submit" variant="quiet">
           Put it right
         </Button>
+        <Problem words={problem?.words} field={problem?.field} />
       </form>
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
       {done && <p role="status">{done}</p>}
     </section>
   )

@@ -7,6 +7,8 @@ import type { Substance } from '@/core/substance/substance'
 import { OwnSubstance } from '../desk/OwnSubstance'
 import { SubstancePicker } from '../desk/SubstancePicker'
 import { formKinds } from '../figures/formText'
+import { Problem } from '../course/Problem'
+import type { Refused } from '../course/refusalOf'
 import { readLeft } from './LeftField'
 
 /** What the strength of each kind is asked in. */
@@ -33,7 +35,7 @@ export function AddBottle({ course, onAdd }: { course: string; onAdd: (bottle: o
   const [strength, setStrength] = useState('100')
   const [left, setLeft] = useState('')
   const [place, setPlace] = useState('')
-  const [problem, setProblem] = useState<string>()
+  const [problem, setProblem] = useState<Refused>()
   const take = (chosen: Substance) => {
     setSubstance(chosen)
     setKind(usualForm(chosen).kind)
@@ -42,10 +44,13 @@ export function AddBottle({ course, onAdd }: { course: string; onAdd: (bottle: o
   const submit = async () => {
     const [amount, share] = [readLeft(left), readNumber(strength)]
     const percent = kind !== 'solution' && kind !== 'mass-volume'
-    if (!substance) return setProblem('Choose what is in the bottle.')
+    if (!substance) return setProblem({ words: 'Choose what is in the bottle.' })
     if (!share.ok || share.value.value <= 0 || (percent && share.value.value > 100))
-      return setProblem(percent ? 'A strength or purity in % is above 0, at most 100.' : 'A strength is more than zero.')
-    if (!amount.ok) return setProblem(amount.problem)
+      return setProblem({
+        words: percent ? 'A strength or purity in % is above 0, at most 100.' : 'A strength is more than zero.',
+        field: 'strength',
+      })
+    if (!amount.ok) return setProblem({ words: amount.problem, field: 'left' })
     setProblem(undefined)
     const form = formOf(kind, share.value.value)
     const done = await onAdd({ substance: substance.name, formula: substance.formula ?? null, form, left: amount.value, place })
@@ -94,6 +99,7 @@ export function AddBottle({ course, onAdd }: { course: string; onAdd: (bottle: o
           {strengthIn[kind]}
           <input
             className="form-control form-control-sm"
+            name="strength"
             value={strength}
             onChange={(event) => setStrength(event.currentTarget.value)}
           />
@@ -102,6 +108,7 @@ export function AddBottle({ course, onAdd }: { course: string; onAdd: (bottle: o
           left
           <input
             className="form-control form-control-sm"
+            name="left"
             value={left}
             placeholder="250 mL, 40 g"
             onChange={(event) => setLeft(event.currentTarget.value)}
@@ -117,11 +124,7 @@ export function AddBottle({ course, onAdd }: { course: string; onAdd: (bottle: o
           />
         </label>
       </div>
-      {problem && (
-        <div className="problem" role="alert">
-          {problem}
-        </div>
-      )}
+      <Problem words={problem?.words} field={problem?.field} />
       <Button type="submit" size="sm">
         Put it on the shelf
       </Button>

@@ -4,6 +4,8 @@ import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import type { StoresRecord } from '@/core/stores/record'
 import { readFigure } from '@/core/quantity/readQuantity'
+import { Problem } from '../course/Problem'
+import type { Refused } from '../course/refusalOf'
 import type { SessionShown } from './shown'
 
 interface Props {
@@ -25,11 +27,12 @@ export function WeighedVials({ records, groups, onWrite }: Props) {
   const [mass, setMass] = useState('')
   const [capped, setCapped] = useState(true)
   const [bench, setBench] = useState('')
-  const [problem, setProblem] = useState<string>()
+  const [problem, setProblem] = useState<Refused>()
   if (!onWrite && vials.length === 0) return null
   const submit = async () => {
     const read = readFigure(mass, 'g')
-    if (!read.ok || read.value.value <= 0) return setProblem('Write what the balance shows in grams, for example 12.345.')
+    if (!read.ok || read.value.value <= 0)
+      return setProblem({ words: 'Write what the balance shows in grams, for example 12.345.', field: 'grams' })
     setProblem(undefined)
     const body = {
       massG: read.value.value,
@@ -78,6 +81,7 @@ export function WeighedVials({ records, groups, onWrite }: Props) {
             <input
               className="form-control form-control-sm"
               inputMode="decimal"
+              name="grams"
               aria-label={`vial ${next} weighs, g`}
               value={mass}
               onChange={(event) => setMass(event.currentTarget.value)}
@@ -111,11 +115,7 @@ export function WeighedVials({ records, groups, onWrite }: Props) {
           <Button type="submit" variant="quiet" size="sm">
             Write it down
           </Button>
-          {problem && (
-            <span className="problem" role="alert">
-              {problem}
-            </span>
-          )}
+          <Problem words={problem?.words} field={problem?.field} />
         </form>
       )}
     </section>
