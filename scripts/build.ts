@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { spawn } from 'node:child_process'
 import { existsSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
+import { bundleApart } from './bundleApart'
 import { endWithUs } from './child'
 import { home, workFolder } from './home'
 import { withLock } from './lock'
@@ -39,6 +40,7 @@ export async function build(name: 'demo' | 'test' | 'service'): Promise<string> 
     console.error('mozle: building the application')
     rmSync(stamp, { force: true })
     await run(folder)
+    await bundleApart(folder)
     // The framework writes into tsconfig.json what it misses there: what was built is what stands now.
     writeFileSync(stamp, fingerprint())
   })

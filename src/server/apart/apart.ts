@@ -1,6 +1,8 @@
 import { fork, type ChildProcess } from 'node:child_process'
+import { existsSync } from 'node:fs'
 import path from 'node:path'
 import type { Answered, Asked, TaskList } from './answerTasks'
+import { apartPrograms } from './programs'
 
 /** A program of this folder's kind, run in a process of its own. */
 export interface Program {
@@ -34,16 +36,19 @@ export class ApartError extends Error {
   }
 }
 
-/** How a program of our own is started apart: by the loader of its language, without the secrets of the application. */
+/** How a program of our own is started apart, without the secrets of the application: as the one file that was made of it when the application was built, and else by the loader of its language. */
 export const startedAs = (program: Program) => {
   const home = process.env.MOZLE_HOME ?? process.cwd()
+  const built = process.env.MOZLE_DIST
+    ? path.join(/*turbopackIgnore: true*/ home, process.env.MOZLE_DIST, 'apart', `${nameOf(program)}.mjs`)
+    : ''
+  const isBuilt = built !== '' && existsSync(/*turbopackIgnore: true*/ built)
   return {
-    script: path.join(/*turbopackIgnore: true*/ home, program.script),
+    script: isBuilt ? built : path.join(/*turbopackIgnore: true*/ home, program.script),
     options: {
       cwd: home,
       execArgv: [
-        '--import',
-        `file://${path.join(home, 'node_modules/tsx/dist/esm/index.mjs')}`,
+        ...(isBuilt ? [] : ['--import', `file://${path.join(home, 'node_modules/tsx/dist/esm/index.mjs')}`]),
         `--max-old-space-size=${program.memoryMB}`,
       ],
       env: {
@@ -56,6 +61,8 @@ export const startedAs = (program: Program) => {
     },
   }
 }
+
+const nameOf = ({ script }: Program) => Object.entries(apartPrograms).find(([, source]) => source === script)?.[0] ?? ''
 
 interface Job {
   task: string

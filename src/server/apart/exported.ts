@@ -6,12 +6,13 @@ import type { SessionTable } from '../exports'
 import { log } from '../log'
 import { Refusal } from '../refusal'
 import { Apart, ApartError, startedAs } from './apart'
+import { apartPrograms } from './programs'
 import type { Tasks } from './exportProcess'
 
 const ownEnv = () => ({ MOZLE_DB_URL: process.env.MOZLE_DB_URL, MOZLE_KEYS: process.env.MOZLE_KEYS })
 
 const maker = new Apart<Tasks>(
-  { script: 'src/server/apart/exportProcess.ts', longestMs: 60_000, memoryMB: 512, env: ownEnv },
+  { script: apartPrograms.export, longestMs: 60_000, memoryMB: 512, env: ownEnv },
   {
     spent: 'This table took too long to make. Export the archive of the session instead.',
     unable: 'Tables cannot be made at the moment. Try again in a moment.',
@@ -40,7 +41,7 @@ export const filesHeader = 'x-archive-files'
 export async function archiveResponse(id: string, now = thisMoment()): Promise<Response> {
   if (making > 0) throw new Refusal(503, 'Another archive is being made. Try again when it is done.')
   making++
-  const { script, options } = startedAs({ script: 'src/server/apart/archiveProcess.ts', memoryMB: archiveMB, env: ownEnv })
+  const { script, options } = startedAs({ script: apartPrograms.archive, memoryMB: archiveMB, env: ownEnv })
   const child = spawn(process.execPath, [...options.execArgv, /*turbopackIgnore: true*/ script, id, now.toISOString()], {
     ...{ cwd: options.cwd, env: options.env },
     stdio: ['ignore', 'pipe', 'inherit', 'ipc'],

@@ -1,10 +1,11 @@
 import { Refusal } from '../refusal'
 import { Apart, ApartError } from './apart'
+import { apartPrograms } from './programs'
 import type { Tasks, TraceHead } from './traceProcess'
 
 /** A file of an instrument is read in some milliseconds. */
 const reader = new Apart<Tasks>(
-  { script: 'src/server/apart/traceProcess.ts', longestMs: 4000, memoryMB: 256 },
+  { script: apartPrograms.trace, longestMs: 4000, memoryMB: 256 },
   {
     spent: 'this file took too long or too much memory to read. Export it from the instrument once more, with fewer points.',
     unable: 'files cannot be read at the moment. Try again in a moment.',

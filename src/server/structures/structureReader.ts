@@ -1,10 +1,11 @@
 import { Apart, ApartError } from '../apart/apart'
+import { apartPrograms } from '../apart/programs'
 import { Refusal } from '../refusal'
 import type { Tasks } from './drawingProcess'
 
 /** A structure of a teaching laboratory is drawn in some milliseconds. */
 const reader = new Apart<Tasks>(
-  { script: 'src/server/structures/drawingProcess.ts', longestMs: 10_000, memoryMB: 192 },
+  { script: apartPrograms.drawing, longestMs: 10_000, memoryMB: 192 },
   {
     spent: 'This structure took too long or too much memory to read. Write the substance by its formula instead.',
     unable: 'Structures cannot be read at the moment.',
