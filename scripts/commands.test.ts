@@ -190,7 +190,7 @@ describe('what a killed command leaves', () => {
     process.kill(first.pid!, 'SIGKILL')
     await started
     expect(lines).toEqual([
-      expect.stringMatching(/ended by itself \(SIGKILL\); it is started again in 0.5 s/),
+      expect.stringMatching(/ended by itself \(SIGKILL\); it is started again in 0.2 s/),
       'mozle: the database is back.',
     ])
     second!.removeAllListeners('exit')
