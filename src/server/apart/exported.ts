@@ -50,7 +50,7 @@ export async function archiveResponse(id: string, now = thisMoment()): Promise<R
   child.once('close', (code) => {
     making--
     clearTimeout(timer)
-    if (code !== 0) log().error({ code }, 'an archive could not be made')
+    if (code !== 0) log().error({ exit: code }, 'an archive could not be made')
   })
   const head = await new Promise<{ name: string; files: number } | null>((resolve) => {
     child.once('message', (message) => resolve(message as { name: string; files: number }))
