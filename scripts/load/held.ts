@@ -80,8 +80,7 @@ export async function held(): Promise<string[]> {
     // Each page is loaded when it is first asked for; what is measured is the second time, and the third.
     for (const where of paths) await read(where)
     for (let turn = 0; turn < 2; turn++) for (const where of paths) all.push(await read(where))
-    all.push(await read('/bench', session.cookie), await read('/bench', session.cookie))
-    all.push(...(await attacks(address, made, cookie, session, ask)))
+    all.push(await read('/bench', session.cookie), ...(await attacks(address, made, cookie, session, ask)))
     return told(all)
   } finally {
     await stopAll()
@@ -110,9 +109,8 @@ async function heldSince(port: number): Promise<number> {
   return 1000 * Number(/^mozle_loop_held_most_seconds (\S+)$/m.exec(text)?.[1])
 }
 
-interface Ids {
-  [place: string]: string
-}
+/** The id that stands in each place of a path. */
+type Ids = Record<string, string>
 
 /** A finished session with as many groups, entries, pictures and files as any has. */
 async function largeClass(made: College): Promise<Ids> {
