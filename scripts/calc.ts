@@ -4,13 +4,8 @@ import { EntriesFileError, readEntriesFile } from '@/core/format/entriesFile'
 import { PlanFileError, readPlanFile } from '@/core/format/planFile'
 import { cases, deviation } from '@/reference/cases'
 import { crystallisationSolvents } from '@/reference/records'
-
-/** What a command leaves: its exit code and what goes to either stream. */
-export interface Outcome {
-  code: number
-  out: string
-  err: string
-}
+import { filesOf, outcomeOfFiles } from './manyFiles'
+import { refuse, type Outcome } from './outcome'
 
 /** Cases that were worked by hand or published, with what is found and how far it is off; exit code 1 where one is further off than it may be. */
 function sheetOfCases(): Outcome {
@@ -30,25 +25,30 @@ function sheetOfCases(): Outcome {
   return { code: bad > 0 ? 1 : 0, out: `${lines.join('\n')}\n${rows.length} cases, ${bad} off\n`, err: '' }
 }
 
-/** `mozle calc PLAN [--log ENTRIES]`: what the core computes as JSON; exit code 2 with the file, the place and the reason on a bad file. */
+const usage = 'usage: ./mozle calc PLAN [--log ENTRIES] [PLAN [--log ENTRIES]] ..., or ./mozle calc --cases'
+
+/**
+ * `mozle calc PLAN [--log ENTRIES] ...`: what the core computes as JSON, each plan with the entries that are named after it; of several plans a list. Exit code 2 with the file, the place and the reason on a bad
+ * file; the others are computed all the same.
+ */
 export function calc(args: readonly string[]): Outcome {
   if (args.length === 1 && args[0] === '--cases') return sheetOfCases()
-  const files = args.filter((_, index) => args[index] !== '--log' && args[index - 1] !== '--log')
-  const log = args.includes('--log') ? args[args.indexOf('--log') + 1] : undefined
-  if (files.length !== 1 || (args.includes('--log') && log === undefined)) {
-    return refuse('usage: ./mozle calc PLAN [--log ENTRIES], or ./mozle calc --cases')
-  }
-  const [plan] = files as [string]
+  const asked = filesOf(args, '--log')
+  if (!asked) return refuse(usage)
+  return outcomeOfFiles(asked.map(({ file, option }) => ({ file, ...computed(file, option) })))
+}
+
+function computed(plan: string, log: string | undefined): { document: object } | { problem: string } {
   try {
     const read = readPlanFile(contentOf(plan))
     const run = log === undefined ? undefined : readEntriesFile(contentOf(log))
-    return { code: 0, out: `${JSON.stringify(calculate(read, run, crystallisationSolvents), null, 2)}\n`, err: '' }
+    return { document: calculate(read, run, crystallisationSolvents) }
   } catch (error) {
-    if (error instanceof PlanFileError) return refuse(`${plan}: ${error.message}`)
-    if (error instanceof EntriesFileError) return refuse(`${log}: ${error.message}`)
-    if (error instanceof UnreadableFile) return refuse(error.message)
+    if (error instanceof PlanFileError) return { problem: `${plan}: ${error.message}` }
+    if (error instanceof EntriesFileError) return { problem: `${log}: ${error.message}` }
+    if (error instanceof UnreadableFile) return { problem: error.message }
     // A fault of ours: still without a stack, and with what was being computed.
-    return refuse(`${log ?? plan}: could not be computed (${(error as Error).message}). Please report this with the file.`)
+    return { problem: `${log ?? plan}: could not be computed (${(error as Error).message}). Please report this with the file.` }
   }
 }
 
@@ -60,8 +60,4 @@ function contentOf(file: string): string {
   } catch (error) {
     throw new UnreadableFile(`${file}: cannot be read (${(error as NodeJS.ErrnoException).code}).`)
   }
-}
-
-function refuse(message: string): Outcome {
-  return { code: 2, out: '', err: `${message}\n` }
 }

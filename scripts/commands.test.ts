@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process'
-import { existsSync, mkdtempSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdtempSync, rmSync, statSync, utimesSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import os from 'node:os'
 import path from 'node:path'
@@ -91,11 +91,39 @@ describe('mozle calc', () => {
     ['a log with a fault', () => [plan(), '--log', file('log2.json', [{ id: 1 }])], /log2.json: \/entries\/0/],
     ['no file', () => [], /usage/],
     ['a log without a name', () => [plan(), '--log'], /usage/],
+    ['a log before its plan', () => ['--log', plan()], /usage/],
+    ['two logs of one plan', () => [plan(), '--log', plan(), '--log', plan()], /usage/],
+    ['a word nobody knows', () => [plan(), '--lag', plan()], /usage/],
   ])('%s ends with exit code 2 and words', (_what, args, message) => {
     const { code, out, err } = calc(args())
     expect([code, out]).toEqual([2, ''])
     expect(err).toMatch(message)
     expect(err).not.toMatch(/ at .*\.ts:\d/)
+  })
+
+  test('several plans are a list, each with the entries named after it; a bad one is said and the others are computed', () => {
+    const log = new TestLog()
+    log.difference('charge-aniline', 26.692, 23.418)
+    const entries = file('many-log.json', { scale: 0.8, entries: log.entries })
+    const gone = path.join(folder, 'gone.json')
+    const { code, out, err } = calc([plan(), gone, plan(), '--log', entries])
+    const alone = (...args: string[]) => JSON.parse(calc(args).out) as object
+    expect(JSON.parse(out)).toEqual([
+      { file: plan(), ...alone(plan()) },
+      { file: plan(), ...alone(plan(), '--log', entries) },
+    ])
+    expect([code, err]).toEqual([2, `${gone}: cannot be read (ENOENT).\n`])
+  })
+
+  test('answers at once: what it needs is one file, which a change of a source makes anew', () => {
+    const made = path.join(home, '.mozle/commands/quick.mjs')
+    mozle('calc', plan())
+    const { mtimeMs } = statSync(made)
+    mozle('calc', plan())
+    expect(statSync(made).mtimeMs).toBe(mtimeMs)
+    utimesSync(made, 0, 0)
+    const { status } = mozle('calc', plan())
+    expect([status, statSync(made).mtimeMs > mtimeMs]).toEqual([0, true])
   })
 
   test('a started command ends the same way', () => {
@@ -229,6 +257,20 @@ describe('mozle read', () => {
     expect((JSON.parse(mozle('read', pdf).stdout) as Read).lines[0]).toMatchObject({ id: 'benzoin' })
     const scheme = JSON.parse(mozle('read', file('a.smi', 'O=Cc1ccccc1.O=Cc1ccccc1>>OC(c1ccccc1)C(=O)c1ccccc1')).stdout) as Read
     expect(scheme).toMatchObject({ product: 'benzoin', balanced: true })
+  })
+
+  test('several files are a list; one that cannot be read does not keep the others', () => {
+    const { status, stdout, stderr } = mozle(
+      'read',
+      file('benzil.txt', text),
+      path.join(folder, 'nowhere.txt'),
+      file('b.txt', text),
+    )
+    expect([status, stderr]).toEqual([2, expect.stringContaining('nowhere.txt: cannot be opened')])
+    expect(JSON.parse(stdout)).toMatchObject([
+      { file: path.join(folder, 'benzil.txt'), title: 'Benzil' },
+      { file: path.join(folder, 'b.txt'), title: 'Benzil' },
+    ])
   })
 
   test('exit code 2 with the reason on what is no text', () => {

@@ -5,7 +5,7 @@ import { strFromU8, unzipSync } from 'fflate'
 import { listedIn, metadataPath } from '@/core/format/archive/crate'
 import { readBack } from '@/core/format/archive/readBack'
 import type { LogProof } from '@/server/proofOf'
-import type { Outcome } from './calc'
+import type { Outcome } from './outcome'
 import { wrongWithProof } from './proofInArchive'
 
 /** Larger archives than this are none of ours, bytes when unpacked. */

@@ -1,4 +1,4 @@
-import type { Outcome } from './calc'
+import { leave } from './outcome'
 
 const usage = `usage: ./mozle COMMAND
 
@@ -15,9 +15,9 @@ const usage = `usage: ./mozle COMMAND
   test [core|database|browser|FILE]   check and test everything, or a part of it
   test dates [PART [N]]       a part of the tests (database) on each weekday, at ends of months and years, when clocks change
   test all                    the same, a cluster, and many tablets at once
-  calc PLAN [--log ENTRIES]   compute a plan file (and a run's entries) and print JSON
+  calc PLAN [--log ENTRIES]   compute plan files (each with a run's entries) and print JSON
   calc --cases                hand-worked and published cases, with how far each is off
-  read FILE                   what a procedure in .txt, .md, .html, .docx or .pdf says, as JSON
+  read FILE ...               what procedures in .txt, .md, .html, .docx or .pdf say, as JSON
   import FILE [--into DIR]    read an archived session back: checksums, and the figures worked out anew
   bench                       print speed figures
   bench load                  how fast entries go through while up to 200 benches write
@@ -28,13 +28,7 @@ const usage = `usage: ./mozle COMMAND
 
 const [command, ...args] = process.argv.slice(2)
 
-function leave({ code, out, err }: Outcome): void {
-  process.stdout.write(out)
-  process.stderr.write(err)
-  process.exitCode = code
-}
-
-// calc must answer in under a second, so the heavier commands are loaded only when asked for.
+// The heavier commands are loaded only when asked for; calc and read are started by mozle itself (quick.ts).
 switch (command) {
   case 'demo':
     await (await import('./demo')).demo(args)
@@ -47,12 +41,6 @@ switch (command) {
     else await (await import('./test')).test(args)
     // Its result is printed; nothing that is still open may keep it.
     process.exit()
-    break
-  case 'calc':
-    leave((await import('./calc')).calc(args))
-    break
-  case 'read':
-    leave(await (await import('./read')).read(args))
     break
   case 'start':
     await (await import('./service/start')).start(args)

@@ -11,8 +11,8 @@ import { NoTextError, textOfFile } from '@/workers/textOfFile'
 const lexicon = lexiconWith()
 
 const tasks = {
-  /** @returns what the file says, as JSON, or why nothing */
-  async read(file: string): Promise<{ json: string } | { problem: string }> {
+  /** @returns what the file says, or why nothing */
+  async read(file: string): Promise<{ document: object } | { problem: string }> {
     let bytes: Uint8Array
     try {
       bytes = readFileSync(file)
@@ -22,7 +22,7 @@ const tasks = {
     try {
       const proposal = await proposalOf(await textOfFile(path.basename(file), bytes), lexicon)
       if ('problem' in proposal) return { problem: `${file}: ${proposal.problem}` }
-      return { json: `${JSON.stringify(handoutJson(proposal), null, 2)}\n` }
+      return { document: handoutJson(proposal) }
     } catch (error) {
       return { problem: error instanceof NoTextError ? error.message : `${file}: ${readerFault(error)}` }
     }

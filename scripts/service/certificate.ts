@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { isIP } from 'node:net'
 import path from 'node:path'
 import forge from 'node-forge'
-import type { Outcome } from '../calc'
+import type { Outcome } from '../outcome'
 
 /** An authority of a laboratory's own is put on its tablets once, and lasts as long as they do. */
 const authorityYears = 10

@@ -1,7 +1,7 @@
 import { connectTo } from '@/data/connect'
 import { bookFile, publicPem, readBook, signingKey } from '@/data/heads'
 import { proveLog } from '@/data/prove'
-import type { Outcome } from '../calc'
+import type { Outcome } from '../outcome'
 import { importArchive } from '../importArchive'
 import { makeBackup } from './backup'
 import { ConfigError, readConfig } from './config'

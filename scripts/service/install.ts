@@ -1,7 +1,7 @@
 import { execFileSync, spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
-import type { Outcome } from '../calc'
+import type { Outcome } from '../outcome'
 import { build } from '../build'
 import { home, workFolder } from '../home'
 import { ensurePackages } from '../packages'

@@ -1,3 +1,4 @@
+import { often } from '@/test-support/often'
 import { type Plan, type Step, type Work } from '@/core/plan/plan'
 import { changeStep } from '@/core/plan/editPlan'
 import { addStep } from '@/core/edit/addStep'
@@ -8,7 +9,7 @@ import { asWords } from '@/core/words/words'
 import { plans } from './plans'
 
 /** So many steps of the demo are turned through for each planner. */
-const stepsEach = 3
+const stepsEach = often(1, 3)
 
 export interface Place {
   name: string

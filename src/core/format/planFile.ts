@@ -1,11 +1,10 @@
-import Ajv from 'ajv'
 import { isOperation, operationKeys } from '../operations/registry'
 import { plannerFor, planners, problemIn } from '../operations/planners'
 import type { Plan } from '../plan/plan'
 import { quantities } from '../result/quantities/registry'
 import { FormulaError, readFormula } from '../substance/readFormula'
 import { problemInJson } from './jsonValue'
-import { planSchema } from '../plan/planSchema'
+import { validatePlan } from './validatePlan'
 import { fromEarlierVersion3 } from '../reading/earlierVersion3'
 import { fromVersion2 } from '../reading/version2'
 
@@ -19,8 +18,6 @@ export class PlanFileError extends Error {
     this.name = 'PlanFileError'
   }
 }
-
-const validate = new Ajv({ allErrors: false, discriminator: true, strict: false, strictNumbers: true }).compile(planSchema)
 
 /** Nothing in a laboratory is larger, in any unit, and nothing that is written there longer or nested deeper. */
 const most = { number: 1e9, text: 20_000, list: 500, depth: 12 } as const
@@ -54,8 +51,8 @@ export function checkPlan(document: unknown): Plan {
   checkSize(document, '', 0)
   const second = version === 1 ? fromVersion1(document) : document
   const current = fromEarlierVersion3(version === 1 || version === 2 ? fromVersion2(second) : second)
-  if (!validate(current)) {
-    const first = validate.errors![0]!
+  if (!validatePlan(current)) {
+    const first = validatePlan.errors![0]!
     const allowed = (first.params as { allowedValues?: unknown[] }).allowedValues
     throw new PlanFileError(`${first.message}${allowed ? ` (${allowed.join(', ')})` : ''}`, first.instancePath)
   }

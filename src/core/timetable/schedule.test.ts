@@ -1,3 +1,4 @@
+import { often } from '@/test-support/often'
 import { instanceOf, instanceSeeds } from '@/test-support/timetableInstances'
 import fc from 'fast-check'
 import { median } from '../quantity/median'
@@ -195,12 +196,11 @@ test.each(known)('with one station more it is never later: %s', (_words, work, m
   })
 })
 
-test('the thirty classes: half of them within 3 % of the bound, none that ends before it', () => {
-  const gaps = instanceSeeds.map((seed) => {
+test('the classes of the measure: half of them within 3 % of the bound, none that ends before it', () => {
+  const gaps = instanceSeeds.slice(0, often(8, 30)).map((seed) => {
     const { minutes, bound } = bestTimetable(instanceOf(seed), repeatable(seed))
     return minutes / bound.minutes - 1
   })
-  expect(gaps).toHaveLength(30)
   expect(Math.min(...gaps)).toBeGreaterThanOrEqual(-1e-9)
   expect(median(gaps)).toBeLessThan(0.005)
   expect(Math.max(...gaps)).toBeLessThan(0.03)

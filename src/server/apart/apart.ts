@@ -2,7 +2,6 @@ import { fork, type ChildProcess } from 'node:child_process'
 import { existsSync } from 'node:fs'
 import path from 'node:path'
 import type { Answered, Asked, TaskList } from './answerTasks'
-import { apartPrograms } from './programs'
 
 /** A program of this folder's kind, run in a process of its own. */
 export interface Program {
@@ -62,7 +61,7 @@ export const startedAs = (program: Program) => {
   }
 }
 
-const nameOf = ({ script }: Program) => Object.entries(apartPrograms).find(([, source]) => source === script)?.[0] ?? ''
+const nameOf = ({ script }: Program) => path.basename(script, '.ts')
 
 interface Job {
   task: string

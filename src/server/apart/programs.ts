@@ -5,5 +5,3 @@ export const apartPrograms = {
   trace: 'src/server/apart/traceProcess.ts',
   drawing: 'src/server/structures/drawingProcess.ts',
 } as const
-
-export type ApartProgram = keyof typeof apartPrograms

@@ -1,4 +1,5 @@
 /** Whatever a person does at the Desk, the plan stays a plan, and every change can be taken back. */
+import { often } from '@/test-support/often'
 import fc from 'fast-check'
 import { patched, changeBetween } from './change'
 import { plans } from '@/demo/plans'
@@ -113,7 +114,7 @@ test('any row of changes leaves a sound plan that everything can read, and each 
       for (const { text } of plan.steps) expect(stepTextPlain(text, table)).not.toContain('undefined')
       expect(comparePlans(plan, plan)).toEqual([])
     }),
-    { numRuns: 150 },
+    { numRuns: often(30, 150) },
   )
 })
 
@@ -126,7 +127,7 @@ test('a remedy settles its query', () => {
         expect(queriesOf(query.remedy.apply(plan)).map(({ id }) => id)).not.toContain(query.id)
       }
     }),
-    { numRuns: 100 },
+    { numRuns: often(20, 100) },
   )
 })
 

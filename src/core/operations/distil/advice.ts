@@ -125,7 +125,9 @@ function at20mmHg(wanted: Worked['wanted']): string {
 
 /** Pairs in the pot that boil together, and pairs that are taken as ideal though they are not alike. */
 function pairAdvice({ named }: Worked, model: string): Advice[] {
-  const there = named.filter(({ mmol, substance }) => mmol > 0 && substance).map(({ substance }) => substance!)
+  const present = named.filter(({ mmol, substance }) => mmol > 0 && substance).map(({ substance }) => substance!)
+  // A substance that stands in two rows is one.
+  const there = present.filter(({ id }, index) => present.findIndex((each) => each.id === id) === index)
   const pairs = there.flatMap((one, i) => there.slice(i + 1).map((other) => [one, other] as const))
   const bonded = (groups: readonly string[] = []) =>
     groups.some((group) => group === 'alcohol' || group === 'phenol' || group === 'carboxylic acid' || group === 'amine')

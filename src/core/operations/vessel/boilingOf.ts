@@ -107,8 +107,15 @@ function parts(contents: readonly Content[]): { parts: Part[]; unknown: string[]
           },
         ]
       : []
-  return { parts: [...water, ...found], unknown }
+  return { parts: [...water, ...together(found)], unknown }
 }
+
+/** What stands in two lines, or is a line and the solvent of another, is one liquid. */
+const together = (parts: readonly Part[]): Part[] =>
+  parts.reduce<Part[]>((all, part) => {
+    const at = all.findIndex(({ name, a }) => name === part.name && a === part.a)
+    return at < 0 ? [...all, part] : all.with(at, { ...all[at]!, mmol: all[at]!.mmol + part.mmol })
+  }, [])
 
 /** The solvent of a solution that is not one in water: its volume, less nothing for what is dissolved. */
 function solventOf({ line: { form }, volumeML }: Content): Part[] {
