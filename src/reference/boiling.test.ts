@@ -39,6 +39,12 @@ test.each(mixtures)('%s', (_what, contents, atC, withinK) => {
   expect(Math.abs(found.atC - atC)).toBeLessThan(found.plusMinusK + 2)
 })
 
+test('a liquid that stands in two lines is one: it boils as all of it would, and makes no azeotrope with itself', () => {
+  const two = boils([neat('ethanol', 4), neat('ethanol', 6), neat('water', 10)])
+  expect(two).toEqual(boils([neat('ethanol', 10), neat('water', 10)]))
+  expect(two.azeotropes).toHaveLength(1)
+})
+
 test('at 600 mmHg everything boils lower', () => {
   for (const contents of [
     [neat('ethanol', 10), neat('water', 10)],
