@@ -255,7 +255,10 @@ test('sections and years side by side, runs found by what is known of them, a se
   await expect(page.getByRole('row')).not.toHaveCount(0)
   await expect(page.locator('tbody tr').first()).toContainText(/yield [34]\d %/)
   await resultsOf(page, 'Isopentyl acetate')
-  const [download] = await Promise.all([page.waitForEvent('download', { timeout: 60_000 }), page.getByRole('button', { name: 'Archive' }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download', { timeout: 60_000 }),
+    page.getByRole('button', { name: 'Archive' }).click(),
+  ])
   expect(download.suggestedFilename()).toMatch(/^isopentyl-acetate-.*\.crate\.zip$/)
 })
 

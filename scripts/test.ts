@@ -234,7 +234,8 @@ function run(program: string, args: string[]): Promise<number> {
     const child = spawn(program, args, {
       cwd: home,
       stdio: ['ignore', 'inherit', 'inherit'],
-      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
+      // Prettier's newer way of starting takes three quarters of the time.
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', PRETTIER_EXPERIMENTAL_CLI: '1' },
     })
     child.once('error', reject)
     child.once('exit', (code) => resolve(code ?? 1))

@@ -1,5 +1,5 @@
 import { thisMoment } from '@/server/clock'
-import Link from 'next/link'
+import { Link } from '@/ui/page/Link'
 import { Frame } from '@/ui/frame/Frame'
 import { State } from '@/ui/figures/State'
 import { clockTime, longDay } from '@/ui/time'

@@ -1,6 +1,4 @@
 import type { Sequelize } from 'sequelize'
-import type { Plan } from '@/core/plan/plan'
-import { takeAsOwn } from '@/core/edit/readFromWords'
 import { acetanilide } from '@/test-support/plans'
 import { TestLog } from '@/test-support/entries'
 import { emptyDatabase } from '@/test-support/database'
@@ -8,10 +6,9 @@ import { setClock } from '@/data/clock'
 import { database } from '@/data/connect'
 import { purgeAttempts } from '@/data/attempts'
 import { appendEntries, FloodError } from '@/data/entries'
-import { Attempt, Course, Draft, EntryRow, Membership, Revision, Run, User } from '@/data/models'
+import { Attempt, Course, EntryRow, Membership, Revision, Run, User } from '@/data/models'
 import { placesOfRuns } from '@/data/people'
 import { defaultLab } from '@/core/lab/lab'
-import { writePlanFile } from '@/core/format/planFile'
 import { scalePlan } from '@/core/edit/scalePlan'
 import { college } from '@/demo/college'
 import { seed } from '../../scripts/seed'
@@ -407,18 +404,6 @@ describe('sequences', () => {
     })
     await archivePreparation(copy.id, true, now)
   })
-})
-
-test('a revision that was written in version 1 of the file is brought forward when it is read', async () => {
-  const { id } = await startPreparation(made.course.id, { ...acetanilide, title: 'Old' }, owner!.id, now)
-  await Draft.update({ plan: writePlanFile(acetanilide).replace('"version": 3', '"version": 1') }, { where: { preparation: id } })
-  const { revision } = await openPreparation(id, ownerHere)
-  // What stands in fields already is read from the words once more, and said to be.
-  const bare = (plan: Plan) => ({ ...plan, steps: takeAsOwn(plan).steps.map((step) => ({ ...step, waste: undefined })) })
-  expect(bare(revision.plan)).toEqual(bare(acetanilide))
-  expect(revision.plan.steps.some(({ read }) => read)).toBe(true)
-  expect(bare((await planToWrite(revision.id, ownerHere)).plan)).toEqual(bare(acetanilide))
-  await archivePreparation(id, true, now)
 })
 
 describe('drafts and revisions', () => {

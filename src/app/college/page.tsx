@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/page/Link'
 import { deedsBefore, deedsOnAPage } from '@/server/deeds'
 import { hasMail } from '@/server/mail'
 import { collegeOverview } from '@/server/colleges'

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/page/Link'
 import { Frame } from '@/ui/frame/Frame'
 import { State } from '@/ui/figures/State'
 import { longDay } from '@/ui/time'

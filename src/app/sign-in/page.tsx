@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/page/Link'
 import { Entry } from '@/ui/frame/Entry'
 import { safePath } from '@/server/safePath'
 import { SignInForm } from '@/ui/frame/SignInForm'

@@ -1,6 +1,6 @@
 import { thisMoment } from '@/server/clock'
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/page/Link'
 import { Frame } from '@/ui/frame/Frame'
 import { amountText } from '@/ui/stores/amount'
 import { Recipe } from '@/ui/stores/Recipe'

@@ -143,7 +143,7 @@ function procedure(before: Plan, after: Plan): Difference[] {
 const titles = ({ steps }: Plan) => steps.map(({ title }) => title).join(', ')
 
 function fields(a: Step, b: Step): string[] {
-  return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((key) => !['id', 'work', 'read'].includes(key))
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((key) => !['id', 'work'].includes(key))
 }
 
 /** What was typed into the planner of a step, field by field. */

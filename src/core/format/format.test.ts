@@ -1,6 +1,3 @@
-import { readFileSync } from 'node:fs'
-import path from 'node:path'
-import type { Plan } from '../plan/plan'
 import { acetanilide, benzoin, fractionation, isopentylAcetate, separation } from '@/test-support/plans'
 import { TestLog } from '@/test-support/entries'
 import { calculate } from './calculation'
@@ -18,7 +15,9 @@ describe('plan file', () => {
     ['not JSON', '{', '', /not JSON/],
     ['another document', '{"format":"other"}', '/format', /not a plan/],
     ['nothing', 'null', '/format', /not a plan/],
-    ['a newer version', '{"format":"mozle-plan","version":4}', '/version', /version 4.*reads versions 1 to 3/],
+    ['a newer version', '{"format":"mozle-plan","version":4}', '/version', /version 4.*reads version 3. Use a newer program/],
+    ['an older version', '{"format":"mozle-plan","version":2}', '/version', /version 2.*reads version 3. Write it anew/],
+    ['no version', '{"format":"mozle-plan"}', '/version', /version none of the file/],
   ])('%s is refused', (_what, text, where, message) => {
     const read = () => readPlanFile(text)
     expect(read).toThrow(PlanFileError)
@@ -28,33 +27,6 @@ describe('plan file', () => {
     } catch (error) {
       expect((error as PlanFileError).where).toBe(where)
     }
-  })
-
-  test('a file of version 1 is brought forward: its pause becomes a step of its own kind, all else stays', () => {
-    const pause = { id: 'stop', kind: 'act', verb: 'Pause', title: 'Stop', text: 'Close the flask.', handsOnMin: 3, waitMin: 0 }
-    const second = readFileSync(path.join(__dirname, '../reading/version2/isopentylAcetate.json'), 'utf8')
-    const plan = JSON.parse(second) as Plan
-    const old = { ...plan, version: 1, steps: [...plan.steps, pause] }
-    const brought = readPlanFile(second)
-    const read = checkPlan(old)
-    expect(read).toEqual({
-      ...brought,
-      steps: [
-        ...brought.steps,
-        {
-          id: 'stop',
-          kind: 'pause',
-          title: 'Stop',
-          text: 'Close the flask.',
-          handsOnMin: 3,
-          waitMin: 0,
-          meanwhile: 'Close the flask.',
-          endsDay: false,
-        },
-      ],
-    })
-    expect(readPlanFile(writePlanFile(read))).toEqual(read)
-    expect(() => checkPlan({ format: 'mozle-plan', version: 1 })).toThrow(/title/)
   })
 
   const broken = (change: (plan: ReturnType<typeof structuredClone<typeof acetanilide>>) => void) => {

@@ -5,8 +5,6 @@ import { quantities } from '../result/quantities/registry'
 import { FormulaError, readFormula } from '../substance/readFormula'
 import { problemInJson } from './jsonValue'
 import { validatePlan } from './validatePlan'
-import { fromEarlierVersion3 } from '../reading/earlierVersion3'
-import { fromVersion2 } from '../reading/version2'
 
 /** A plan file that cannot be used: `where` points into the document (`/lines/2/anchor`), the message says what is wrong there. */
 export class PlanFileError extends Error {
@@ -40,23 +38,23 @@ export function readPlanFile(text: string): Plan {
 export function checkPlan(document: unknown): Plan {
   const { format, version } = (document ?? {}) as { format?: unknown; version?: unknown }
   if (format !== 'mozle-plan') throw new PlanFileError('This is not a plan: "format" must be "mozle-plan".', '/format')
-  if (typeof version === 'number' && version > 3) {
+  if (version !== 3) {
+    const advice =
+      typeof version === 'number' && version > 3 ? 'Use a newer program.' : 'Write it anew from a plan that this program exports.'
     throw new PlanFileError(
-      `This plan was written in version ${version} of the file; this program reads versions 1 to 3. Use a newer program.`,
+      `This plan was written in version ${JSON.stringify(version) ?? 'none'} of the file; this program reads version 3. ${advice}`,
       '/version',
     )
   }
   const odd = problemInJson(document)
   if (odd) throw new PlanFileError(odd, '')
   checkSize(document, '', 0)
-  const second = version === 1 ? fromVersion1(document) : document
-  const current = fromEarlierVersion3(version === 1 || version === 2 ? fromVersion2(second) : second)
-  if (!validatePlan(current)) {
+  if (!validatePlan(document)) {
     const first = validatePlan.errors![0]!
     const allowed = (first.params as { allowedValues?: unknown[] }).allowedValues
     throw new PlanFileError(`${first.message}${allowed ? ` (${allowed.join(', ')})` : ''}`, first.instancePath)
   }
-  const plan = current as unknown as Plan
+  const plan = document as unknown as Plan
   const unique = (what: 'substances' | 'lines' | 'steps') => {
     const ids = plan[what].map(({ id }) => id)
     ids.forEach((id, index) => {
@@ -167,21 +165,6 @@ function checkWork(step: Plan['steps'][number], index: number): void {
     const problem = key === 'of' ? undefined : field ? problemIn(field, value) : 'there is no such field'
     if (problem) throw new PlanFileError(problem, `/steps/${index}/work/${key}`)
   }
-}
-
-/**
- * A document of version 1 in the words of version 2: a pause was a step to tick off, and is now a step of its own kind that says what becomes of the
- * material and whether the day ends. Everything else of version 1 is still said the same way. What is no plan is left for the schema to refuse.
- */
-function fromVersion1(document: unknown): unknown {
-  const plan = document as { steps?: unknown }
-  if (!Array.isArray(plan.steps)) return { ...plan, version: 2 }
-  const steps = (plan.steps as Record<string, unknown>[]).map((step) => {
-    if (step?.kind !== 'act' || step.verb !== 'Pause') return step
-    const { verb: _verb, ...rest } = step
-    return { ...rest, kind: 'pause', meanwhile: step.text, endsDay: false }
-  })
-  return { ...plan, version: 2, steps }
 }
 
 /** The plan file of a plan: the same keys in the same order, two-space JSON, a newline at the end. */

@@ -185,11 +185,6 @@ export function moveStep(plan: Plan, id: string, to: number): Plan {
   return { ...plan, steps: moved(plan.steps, id, to) }
 }
 
-/** True while a field that was read from the words has not been written. */
-function isAsRead(before: Step, after: Step, key: string): boolean {
-  return key === 'says' || key === 'waste' ? after[key] === before[key] : after.work?.[key] === before.work?.[key]
-}
-
 /** The span of the minutes holds what is usual: it is widened where the usual has left it. */
 function withinSpan(step: Step): Step {
   if (!step.minutes) return step
@@ -201,13 +196,12 @@ function withinSpan(step: Step): Step {
 
 /** The plan with some fields of a step changed; fields that became empty and may be absent are left out. */
 export function changeStep(plan: Plan, id: string, part: Readonly<Record<string, unknown>>): Plan {
-  const optional = ['until', 'caution', 'witness', 'vessel', 'portion', 'says', 'waste', 'read', 'minutes', 'station', 'safeStop']
+  const optional = ['until', 'caution', 'witness', 'vessel', 'portion', 'says', 'waste', 'minutes', 'station', 'safeStop']
   return {
     ...plan,
     steps: plan.steps.map((step) => {
       if (step.id !== id) return step
       const next = { ...step, ...part } as Record<string, unknown>
-      if (step.read) next.read = step.read.filter((key) => isAsRead(step, next as unknown as Step, key))
       for (const key of optional) if (!next[key] || (Array.isArray(next[key]) && next[key].length === 0)) delete next[key]
       return withinSpan(next as unknown as Step)
     }),

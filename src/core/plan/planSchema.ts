@@ -126,8 +126,6 @@ const base = {
   waste: Type.Optional(
     Type.Array(exact({ into: oneOf(wasteStreams), what: Type.Optional(oneOf(discarded)) }), { uniqueItems: true }),
   ),
-  /** Names of the fields above, and of blanks of the planner, that nobody typed: they were read from the words of an older version of the file. */
-  read: Type.Optional(Type.Array(Type.String({ maxLength: 40 }), { uniqueItems: true })),
 }
 
 const stepOf = <K extends string, T extends Record<string, TSchema>>(kind: K, own: T) =>

@@ -1,6 +1,6 @@
 'use client'
 
-import Link from 'next/link'
+import { Link } from '../page/Link'
 import { useMemo, useState } from 'react'
 import type { Plan } from '@/core/plan/plan'
 import { foldRun, type RunState } from '@/core/run/foldRun'

@@ -1,7 +1,7 @@
 'use client'
 
 import { uncapital } from '@/core/words/capital'
-import Link from 'next/link'
+import { Link } from '../page/Link'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import { openCalls, type Call } from '@/core/run/calls'

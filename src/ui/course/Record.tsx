@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '../page/Link'
 import { clockTime, longDay } from '../time'
 
 interface DeedLine {

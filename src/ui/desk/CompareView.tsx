@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '../page/Link'
 import { comparePlans, type Difference } from '@/core/edit/comparePlans'
 import type { Plan } from '@/core/plan/plan'
 import { longDay } from '../time'

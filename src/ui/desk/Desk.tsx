@@ -160,7 +160,6 @@ export function Desk(props: DeskProps) {
     plan,
     queries,
     readOnly,
-    unread: !readOnly && base.state === 'draft',
     change,
     beside,
   })

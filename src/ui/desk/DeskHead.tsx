@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '../page/Link'
 import { Button } from 'react-bootstrap'
 import type { Plan } from '@/core/plan/plan'
 import { clockTime } from '../time'

@@ -1,5 +1,5 @@
 import { memo } from 'react'
-import Link from 'next/link'
+import { Link } from '../page/Link'
 import { longDay } from '../time'
 
 export interface Revision {

@@ -1,6 +1,6 @@
 'use client'
 
-import Link from 'next/link'
+import { Link } from '../page/Link'
 import { Button } from 'react-bootstrap'
 import type { Plan } from '@/core/plan/plan'
 import type { GraverNote } from '@/reference/graver'

@@ -1,26 +1,22 @@
 import { uncapital } from '@/core/words/capital'
 import { useMemo, type ReactNode } from 'react'
-import { readFromWords, takeAsOwn } from '@/core/edit/readFromWords'
 import type { Plan } from '@/core/plan/plan'
 import type { queriesOf } from '@/core/query/queries'
 import { State } from '../figures/State'
 import type { MarginNote } from '../page/Margin'
 import { QueryNote } from './QueryNote'
-import { ReadNote } from './ReadNote'
 
 interface Asked {
   plan: Plan
   queries: ReturnType<typeof queriesOf>
   readOnly: boolean
-  /** True where what was read from old words waits to be looked at. */
-  unread: boolean
   change: (plan: Plan, label: string) => void
   /** What stands beside the figure where the cursor is. */
   beside: { about: string; node: ReactNode } | undefined
 }
 
-/** The margin of a plan: queries with their remedies, what was read from old words, and the cautions of its substances. */
-export function useMarginNotes({ plan, queries, readOnly, unread, change, beside }: Asked): MarginNote[] {
+/** The margin of a plan: queries with their remedies and the cautions of its substances. */
+export function useMarginNotes({ plan, queries, readOnly, change, beside }: Asked): MarginNote[] {
   const standing = useMemo(
     () => [
       ...queries.map((query): MarginNote => ({
@@ -46,32 +42,11 @@ export function useMarginNotes({ plan, queries, readOnly, unread, change, beside
           />
         ),
       })),
-      ...(unread ? readNotes(plan, change) : []),
       ...cautionNotes(plan),
     ],
-    [plan, queries, readOnly, unread, change],
+    [plan, queries, readOnly, change],
   )
   return useMemo(() => (beside ? [{ key: 'working', inView: true, ...beside }, ...standing] : standing), [beside, standing])
-}
-
-function readNotes(plan: Plan, change: Asked['change']): MarginNote[] {
-  const waiting = plan.steps.filter(({ read }) => read)
-  return waiting.map((step) => ({
-    key: `read-${step.id}`,
-    about: step.id,
-    node: (
-      <ReadNote
-        phrases={readFromWords(step)}
-        more={waiting.length - 1}
-        onOwn={(all) =>
-          change(
-            takeAsOwn(plan, all ? undefined : step.id),
-            all ? 'what was read taken over' : `what was read of “${step.title}” taken over`,
-          )
-        }
-      />
-    ),
-  }))
 }
 
 function cautionNotes(plan: Plan): MarginNote[] {

@@ -1,6 +1,6 @@
 'use client'
 
-import Link from 'next/link'
+import { Link } from '../page/Link'
 import { usePathname } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { call } from '../call'

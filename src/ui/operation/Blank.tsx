@@ -33,8 +33,6 @@ interface Props {
   problem?: ((value: string | number) => string | undefined) | undefined
   /** The cursor has come: where the figure comes from may be shown. */
   onAsk?: (() => void) | undefined
-  /** True for what was read from the words of an older version of the plan, which nobody has looked at yet. */
-  read?: boolean
   /** Absent where it is only read. */
   onValue?: ((value: WorkValue | undefined) => void) | undefined
 }
@@ -72,21 +70,9 @@ const namesOf = (offers: Offers | undefined, kind: keyof Offers) =>
 const backToPlan = '\u0000'
 
 /** One blank of a sentence: what was typed stands in ink, what the plan suggests in pencil. Emptied, it goes back to the plan's. */
-export function Blank({
-  field,
-  value,
-  suggested,
-  source,
-  offers,
-  typed,
-  own = false,
-  read = false,
-  problem: check,
-  onAsk,
-  onValue,
-}: Props) {
+export function Blank({ field, value, suggested, source, offers, typed, own = false, problem: check, onAsk, onValue }: Props) {
   const id = useId()
-  const label = `${field.label}${field.kind === 'number' && field.unit ? `, ${field.unit}` : ''}${typed ? '' : read ? ', read from the words' : `, ${sourceWords[source ?? 'plan']}`}`
+  const label = `${field.label}${field.kind === 'number' && field.unit ? `, ${field.unit}` : ''}${typed ? '' : `, ${sourceWords[source ?? 'plan']}`}`
   const style = `blank ${typed ? 'typed' : 'derived'}`
   const none = standIn(field, value, typed)
   const holds = field.kind === 'text' ? field.holds : undefined
@@ -132,7 +118,7 @@ export function Blank({
         onKeyDown={askOnEquals}
         onChange={(event) => onValue(event.currentTarget.value === backToPlan ? undefined : event.currentTarget.value)}
       >
-        {(typed || read) && suggested !== undefined && (
+        {typed && suggested !== undefined && (
           <option value={backToPlan}>
             as the plan has it: {field.ways.find((way) => way.value === suggested)?.words ?? shown(suggested)}
           </option>

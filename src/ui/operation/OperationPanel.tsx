@@ -82,8 +82,7 @@ export function OperationPanel({ plan, table, step, lab, measured, solvents, que
         suggested={suggested[key]?.value as string | number}
         source={suggested[key]?.from}
         offers={offers}
-        typed={key in typed && !step.read?.includes(key)}
-        read={step.read?.includes(key) ?? false}
+        typed={key in typed}
         onAsk={onAsk && (() => onAsk(key))}
         onValue={onValue}
       />

@@ -54,11 +54,7 @@ export function SourceNote({ plan, table, step, blank, lab, solvents, onLeave }:
         {typed && (
           <>
             <dt>typed</dt>
-            <dd>
-              {step.read?.includes(blank)
-                ? 'read from the words of an older version; nobody has looked at it yet'
-                : 'in this step'}
-            </dd>
+            <dd>in this step</dd>
           </>
         )}
         {said && (

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '../page/Link'
 
 const pages = [
   ['/reference', 'Substances'],

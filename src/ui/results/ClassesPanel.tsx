@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '../page/Link'
 import { liesApart, trendPerYear, type ClassFigures } from '@/core/classroom/compareClasses'
 import { writeNumber } from '@/core/quantity/write'
 import { State } from '../figures/State'

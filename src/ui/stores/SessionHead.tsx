@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '../page/Link'
 import type { ReactNode } from 'react'
 import { clockTime, longDay } from '../time'
 

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/page/Link'
 import { redirect } from 'next/navigation'
 import { scalePlan } from '@/core/edit/scalePlan'
 import { withPrinted } from '@/core/operations/printedPlan'

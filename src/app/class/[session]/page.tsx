@@ -1,6 +1,6 @@
 import { thisMoment } from '@/server/clock'
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/page/Link'
 import { BenchCards } from '@/ui/class/BenchCards'
 import { ChangeSession } from '@/ui/class/ChangeSession'
 import { RestoreSession } from '@/ui/class/RestoreSession'

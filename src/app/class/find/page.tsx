@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/page/Link'
 import { readNumber } from '@/core/quantity/readQuantity'
 import { writeNumber } from '@/core/quantity/write'
 import { findRuns } from '@/server/findRuns'

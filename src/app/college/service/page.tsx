@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/page/Link'
 import { collegeOverview } from '@/server/colleges'
 import { collegeVisitor } from '@/server/page'
 import { serviceView } from '@/server/service'

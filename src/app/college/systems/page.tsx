@@ -1,6 +1,6 @@
 import { thisMoment } from '@/server/clock'
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/page/Link'
 import { collegeOverview } from '@/server/colleges'
 import { collegeVisitor } from '@/server/page'
 import { tokenRights } from '@/server/rights'

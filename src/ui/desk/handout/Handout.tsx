@@ -1,6 +1,6 @@
 'use client'
 
-import Link from 'next/link'
+import { Link } from '../../page/Link'
 import { useRef, useState } from 'react'
 import { Button } from 'react-bootstrap'
 import type { Plan } from '@/core/plan/plan'

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/page/Link'
 import { notFound } from 'next/navigation'
 import { withPrinted } from '@/core/operations/printedPlan'
 import { figuresInWords } from '@/core/operations/wordFigures'

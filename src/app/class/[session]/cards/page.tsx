@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { headers } from 'next/headers'
-import Link from 'next/link'
+import { Link } from '@/ui/page/Link'
 import { scalePlan } from '@/core/edit/scalePlan'
 import { chargedLines, dispensed, reactionTable } from '@/core/reaction/reactionTable'
 import { lineName } from '@/core/plan/lineName'

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/page/Link'
 import { filesOf } from '@/server/files'
 import { orNotFound, visitor } from '@/server/page'
 import { subjectOfSession, viewSession } from '@/server/sessions'

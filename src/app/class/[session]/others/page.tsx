@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/page/Link'
 import { comparePlans } from '@/core/edit/comparePlans'
 import { otherClasses } from '@/server/otherClasses'
 import { orNotFound, visitor } from '@/server/page'

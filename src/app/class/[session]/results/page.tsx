@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/page/Link'
 import { findable } from '@/core/classroom/findable'
 import { resultsOf } from '@/core/classroom/classResults'
 import { classPanels } from '@/core/classroom/panels/panels'
