@@ -4,7 +4,7 @@ import { statfs } from 'node:fs/promises'
 import { QueryTypes } from 'sequelize'
 import { addressesOf } from '@/data/addresses'
 import { connectTo } from '@/data/connect'
-import { tablesState } from '@/data/migrationNames'
+import { tablesProblem, tablesState } from '@/data/migrationNames'
 import { leastFreeBytes } from '@/server/health'
 import type { Outcome } from '../outcome'
 import { freePort } from '../freePort'
@@ -86,10 +86,12 @@ async function database(config: Config): Promise<Finding[]> {
   for (const [who, url] of users) {
     const sequelize = connectTo(url, 1)
     try {
-      const { missing, newer, empty } = await tablesState(sequelize)
+      const state = await tablesState(sequelize)
+      const problem = tablesProblem(state)
+      const { missing, empty } = state
       found.push(
-        newer.length > 0
-          ? bad(`The tables are of a newer Mozle (${newer.join(', ')}).`)
+        problem
+          ? bad(problem)
           : empty || missing.length > 0
             ? note(`${who} reaches the database; the tables are changed at the next start`)
             : good(`${who} reaches the database, and its tables are those of this program`),

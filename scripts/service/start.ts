@@ -1,7 +1,7 @@
 import { rmSync } from 'node:fs'
 import path from 'node:path'
 import { connectTo } from '@/data/connect'
-import { tablesState } from '@/data/migrationNames'
+import { tablesProblem, tablesState } from '@/data/migrationNames'
 import { build } from '../build'
 import { stopAll, stopAllOnSignals } from '../child'
 import { databaseRecord, secretsOf, startDatabase } from '../database'
@@ -65,8 +65,8 @@ async function tablesAreMade(url: string): Promise<void> {
     // Before the tables are there, their user may not even look for them.
     const state = await tablesState(app).catch(() => undefined)
     await app.close()
-    if (state && state.newer.length > 0)
-      throw new Error(`This data was written by a newer Mozle (${state.newer.join(', ')}): put the same release here as there.`)
+    const problem = state && tablesProblem(state)
+    if (problem) throw new Error(problem)
     if (state?.missing.length === 0) return
     if (!said) say('waiting for the tables that this program needs: the service that keeps the data makes them when it starts.')
     await new Promise((resolve) => setTimeout(resolve, 2000))

@@ -1,9 +1,8 @@
 import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { connectTo } from '@/data/connect'
-import { migrate } from '@/data/migrate'
-import { tablesState } from '@/data/migrationNames'
-import { version } from '../../package.json'
+import { migrate, migrations, type Migrations } from '@/data/migrate'
+import { tablesProblem, tablesState } from '@/data/migrationNames'
 import { makeBackup } from './backup'
 import type { Config } from './config'
 import { appUser, type Reached } from './database'
@@ -14,13 +13,13 @@ const markerFile = (config: Config) => path.join(config.dataFolder, 'upgrade.jso
 
 /**
  * Brings the tables to what this program needs. Before anything is changed a backup is made; where a change fails, or was cut off the last time, the tables are put back to it.
- * @throws Error where the data is newer than this program, or a change failed
+ * @throws Error where the data is another program’s, or a change failed
  */
 export async function upgrade(
   config: Config,
   reached: Reached,
   say: (line: string) => void,
-  change: typeof migrate = migrate,
+  changes: Migrations = migrations,
 ): Promise<void> {
   const marker = markerFile(config)
   if (existsSync(marker)) {
@@ -31,21 +30,20 @@ export async function upgrade(
   }
   const owner = connectTo(reached.ownerUrl, 2)
   try {
-    const { missing, newer, empty } = await tablesState(owner)
-    if (newer.length > 0)
-      throw new Error(
-        `This data was written by a newer Mozle (${newer.join(', ')}); this is ${version}, and would not understand it. Start the newer one again, or restore a backup that was made before it into an empty place.`,
-      )
+    const state = await tablesState(owner, Object.keys(changes))
+    const problem = tablesProblem(state)
+    if (problem) throw new Error(problem)
+    const { missing, empty } = state
     const app = await appUser(reached.url)
     if (empty || missing.length === 0) {
-      await change(owner, undefined, app)
+      await migrate(owner, app, changes)
       return
     }
     const backup = await makeBackup(config, reached, 'before an upgrade')
     say(`Before ${missing.length} ${missing.length === 1 ? 'change' : 'changes'} of the tables a backup was made: ${backup}`)
     writeFileSync(marker, JSON.stringify({ backup, missing }), { mode: 0o600 })
     try {
-      await change(owner, undefined, app)
+      await migrate(owner, app, changes)
     } catch (error) {
       await putBackTo(backup, reached.ownerUrl)
       rmSync(marker)

@@ -6,7 +6,6 @@ import { seed } from '../../scripts/seed'
 import { database } from './connect'
 import { appendEntries, ForeignEntryError, lastNumbers, readEntries, UnknownEntryError } from './entries'
 import { migrate } from './migrate'
-import { migrationNames } from './migrationNames'
 import { EntryRow, Revision, Run } from './models'
 
 const now = new Date('2026-11-23T15:00:00Z')
@@ -26,22 +25,21 @@ function fresh(count: number) {
 }
 
 describe('migrations', () => {
-  test('run on a database that holds data, and running them again changes nothing', async () => {
-    const owner = await emptyDatabase('0001-people-and-plans')
-    const insert = (sql: string) => owner.query(sql)
-    await insert("INSERT INTO user VALUES ('01J00000000000000000000001', 'varga', 'Ilse Varga', 'x')")
-    await insert("INSERT INTO course VALUES ('01J00000000000000000000002', 'Organic', 'Quillmere', 'UTC')")
-    await insert("INSERT INTO preparation VALUES ('01J00000000000000000000003', '01J00000000000000000000002', 'Acetanilide')")
-    await insert(
-      "INSERT INTO revision (id, preparation, number, state, plan, version, saved_at, saved_by) VALUES ('01J00000000000000000000004', '01J00000000000000000000003', 1, 'draft', '{}', 1, NOW(3), '01J00000000000000000000001')",
-    )
-    expect(await migrate(owner)).toEqual(migrationNames.slice(1))
+  test('running them again changes nothing', async () => {
+    const owner = await emptyDatabase()
     expect(await migrate(owner)).toEqual([])
-    // A draft has moved to its own table; a document without a title keeps that of its preparation.
-    expect(await owner.query('SELECT number, title FROM draft', { type: QueryTypes.SELECT })).toEqual([
-      { number: 1, title: 'Acetanilide' },
-    ])
-    expect(await owner.query('SELECT id FROM revision', { type: QueryTypes.SELECT })).toEqual([])
+    await owner.close()
+  })
+
+  test.each([
+    ['0001-people-and-plans', /before the first release.*backup.*plan files.*demo --fresh/],
+    ['9001-of-tomorrow', /by a newer Mozle \(9001-of-tomorrow\)/],
+  ])('tables of another program (%s) are refused with words, and left as they are', async (name, words) => {
+    const owner = await emptyDatabase()
+    await owner.query('INSERT INTO migration (name) VALUES (?)', { replacements: [name] })
+    await owner.query('DROP TABLE beside')
+    await expect(migrate(owner)).rejects.toThrow(words)
+    expect(await owner.query("SHOW TABLES LIKE 'beside'", { type: QueryTypes.SELECT })).toEqual([])
     await owner.close()
   })
 })

@@ -1,35 +1,23 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
 
 /** Every change of the tables, in order. */
-export const migrationNames = [
-  '0001-people-and-plans',
-  '0002-sessions-and-log',
-  '0003-shelf-and-archive',
-  '0004-laboratory',
-  '0005-kept-promises',
-  '0006-form-beside-bytes',
-  '0007-compared-values',
-  '0008-a-real-college',
-  '0009-at-the-bench',
-  '0010-after-the-day',
-  '0011-files-of-groups',
-  '0012-chain',
-  '0013-stores',
-  '0014-more-machines',
-  '0015-limits',
-] as const
+export const migrationNames = ['0001-tables'] as const
 
-export type MigrationName = (typeof migrationNames)[number]
+/** The first change of tables that stood before the first release. */
+const beforeRelease = '0001-people-and-plans'
 
-/** How the tables stand to this program: changes that are still to be made, and changes that a newer program has made. */
+/** How the tables stand to this program: changes that are still to be made, and changes that another program has made. */
 export interface TablesState {
-  missing: MigrationName[]
+  missing: string[]
   newer: string[]
+  /** True where they were made before the first release: this program reads nothing of them. */
+  unreleased: boolean
   /** True where there are no tables at all. */
   empty: boolean
 }
 
-export async function tablesState(sequelize: Sequelize): Promise<TablesState> {
+/** @param known the changes that the program would make */
+export async function tablesState(sequelize: Sequelize, known: readonly string[] = migrationNames): Promise<TablesState> {
   const tables = await sequelize.query<{ name: string }>(
     'SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE()',
     { type: QueryTypes.SELECT },
@@ -40,8 +28,18 @@ export async function tablesState(sequelize: Sequelize): Promise<TablesState> {
       )
     : []
   return {
-    missing: migrationNames.filter((name) => !done.includes(name)),
-    newer: done.filter((name) => !(migrationNames as readonly string[]).includes(name)),
+    missing: known.filter((name) => !done.includes(name)),
+    newer: done.filter((name) => !known.includes(name)),
+    unreleased: done.includes(beforeRelease),
     empty: tables.length === 0,
   }
+}
+
+/** Why this program cannot use these tables, and what to do; undefined where it can. */
+export function tablesProblem({ newer, unreleased }: TablesState): string | undefined {
+  if (unreleased)
+    return 'This data was written before the first release of Mozle, in tables that this program does not read. It was left as it is. With the program that wrote it, make a backup, and export what you want to keep: plans as plan files, sessions as archives. Then start with an empty place (the demo: ./mozle demo --fresh) and import the plans.'
+  if (newer.length > 0)
+    return `This data was written by a newer Mozle (${newer.join(', ')}), and this program would not understand it. Start the newer one again, or restore a backup that was made before it into an empty place.`
+  return undefined
 }

@@ -27,7 +27,7 @@ export async function readDocument(row: Revision | Draft): Promise<Plan> {
   const known = isDraft ? undefined : frozen.get(row.id)
   if (known) return known
   try {
-    const read = readPlanFile((isDraft ? undefined : row.broughtForward) ?? row.plan)
+    const read = readPlanFile(row.plan)
     if (isDraft) return read
     // What is frozen is read with the hazards that its records have gained since: no page, label or sheet has to think of it.
     const { plan } = withGraver(read)

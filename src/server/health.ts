@@ -42,8 +42,12 @@ export async function diskIsFull(now = performance.now()): Promise<boolean> {
 
 async function tables(): Promise<Ready['tables']> {
   try {
-    const { missing, newer } = await tablesState(database())
-    return newer.length > 0 ? 'of a newer program' : missing.length > 0 ? 'of an earlier program' : 'as this program needs them'
+    const { missing, newer, unreleased } = await tablesState(database())
+    return newer.length > 0 && !unreleased
+      ? 'of a newer program'
+      : missing.length > 0
+        ? 'of an earlier program'
+        : 'as this program needs them'
   } catch {
     return 'not known'
   }

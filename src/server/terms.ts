@@ -34,11 +34,11 @@ export async function copyCourse(
       const common = { preparation: copy, version: 1, savedAt: now, savedBy: by }
       const revision = revisions.find((each) => each.preparation === preparation.id)
       if (revision) {
-        const { title: called, aim, plan, broughtForward, safetyReadAt, fault } = revision
+        const { title: called, aim, plan, safetyReadAt, fault } = revision
         await Revision.create(
           {
             ...common,
-            ...{ title: called, aim, plan, broughtForward, safetyReadAt, fault },
+            ...{ title: called, aim, plan, safetyReadAt, fault },
             id: ulid(),
             number: 1,
             state: 'published',

@@ -1,15 +1,14 @@
 import type { Sequelize } from 'sequelize'
 import { connectTo, database } from '@/data/connect'
 import { migrate } from '@/data/migrate'
-import type { MigrationName } from '@/data/migrationNames'
 
-/** An empty database for a test file, migrated all the way or up to one migration; the owner's connection to it. */
-export async function emptyDatabase(upTo?: MigrationName): Promise<Sequelize> {
+/** An empty database for a test file, migrated; the owner's connection to it. */
+export async function emptyDatabase(): Promise<Sequelize> {
   const owner = connectTo(process.env.MOZLE_OWNER_URL!)
   await owner.query('SET FOREIGN_KEY_CHECKS = 0')
   await owner.getQueryInterface().dropAllTables()
   await owner.query('SET FOREIGN_KEY_CHECKS = 1')
-  await migrate(owner, upTo)
+  await migrate(owner)
   return owner
 }
 

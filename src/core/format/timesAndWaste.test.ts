@@ -79,11 +79,9 @@ test('what the groups share and where one can stop are kept, and go when nothing
   ])
 })
 
-test('a waste container says what goes into it; one that stood alone is read as it was meant', () => {
+test('a waste container says what goes into it', () => {
   const { waste } = stepIn(acetanilide, 'dispose')
   expect(waste).toEqual([{ into: 'aqueous acid or base' }, { into: 'solid' }])
-  const alone = acetanilide.steps.map((step) => (step.waste ? { ...step, waste: step.waste.map(({ into }) => into) } : step))
-  expect(checkPlan({ ...acetanilide, steps: alone })).toEqual(acetanilide)
   const said = withStep('dispose', { waste: [{ into: 'aqueous acid or base', what: 'mother liquor' }, { into: 'solid' }] })
   expect(readPlanFile(writePlanFile(said))).toEqual(said)
   expect(comparePlans(acetanilide, said).map(({ after }) => after)).toEqual(['mother liquor into aqueous acid or base; solid'])

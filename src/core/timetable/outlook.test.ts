@@ -17,7 +17,7 @@ const stations = [
 ]
 const orders = [asWritten(steps), ...otherOrders(steps)].map((order) => tasksOf(steps, order, { stations }))
 const told = Array.from({ length: 12 }, () => ({ startMin: 0, order: 0 }))
-const asked = { stations, orders, told, closesMin: 240, together: 0.4, steps: ['reflux'], classes: often(50, 150) }
+const asked = { stations, orders, told, closesMin: 240, together: 0.4, steps: ['reflux'], classes: often(20, 150) }
 
 test('twelve groups at one apparatus: it holds the class up, and a second one helps most', () => {
   const found = outlook(asked)

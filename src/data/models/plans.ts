@@ -75,8 +75,6 @@ export class Revision extends Row<Revision> {
   /** When its author confirmed the safety sheet, which happens before it is published. */
   declare safetyReadAt: CreationOptional<Date | null>
   declare fault: CreationOptional<string | null>
-  /** What it says in the file's present version, where its bytes are of an older one: worked out once, when the program was brought up to date. */
-  declare broughtForward: CreationOptional<string | null>
 }
 
 /** That a second person has approved a published plan. */
@@ -139,7 +137,6 @@ export function definePlans(sequelize: Sequelize): void {
       publishedAt: moment(),
       publishedBy: ulid(),
       safetyReadAt: { type: DataTypes.DATE(3) },
-      broughtForward: { type: DataTypes.TEXT('long') },
     },
     table('revision'),
   )
