@@ -1,3 +1,0 @@
-import { runShare } from './files'
-
-runShare(2)
