@@ -14,39 +14,47 @@ async function resultsOf(page: Page, title: string, section = ''): Promise<strin
 }
 const panel = (page: Page, name: string | RegExp) => page.getByRole('region', { name, exact: true }).first()
 
-test('a day of tests has a panel of tubes: what each bench saw, how long it took, and what spoils a test', async ({ page }) => {
-  await signIn(page, owner)
-  await resultsOf(page, 'A day of tests')
-  const carbonyl = panel(page, 'Carbonyl test')
-  await expect(carbonyl.getByRole('row', { name: /^blank: water/ })).toContainText('sign')
-  await expect(carbonyl).toContainText('The test itself did not work')
-  await expect(carbonyl.locator('.tube.otherwise')).toHaveCount(2)
-  await expect(panel(page, 'Iodoform test').locator('.tube.otherwise')).toHaveCount(1)
-  await expectAccessible(page)
-})
+test(
+  'a day of tests has a panel of tubes: what each bench saw, how long it took, and what spoils a test',
+  { tag: '@all' },
+  async ({ page }) => {
+    await signIn(page, owner)
+    await resultsOf(page, 'A day of tests')
+    const carbonyl = panel(page, 'Carbonyl test')
+    await expect(carbonyl.getByRole('row', { name: /^blank: water/ })).toContainText('sign')
+    await expect(carbonyl).toContainText('The test itself did not work')
+    await expect(carbonyl.locator('.tube.otherwise')).toHaveCount(2)
+    await expect(panel(page, 'Iodoform test').locator('.tube.otherwise')).toHaveCount(1)
+    await expectAccessible(page)
+  },
+)
 
-test('a separation and a fractionation: what came back of each part, and the curves over the planned one', async ({ page }) => {
-  await signIn(page, owner)
-  await resultsOf(page, 'Separation of an acid')
-  const balance = panel(page, /^Mass balance of mixture/)
-  await expect(balance.getByRole('row')).toHaveCount(9)
-  await expect(panel(page, 'Recovery of fluorene, of fluorene put in')).toContainText('Above 100 %')
-  await expectAccessible(page)
-  await resultsOf(page, 'Fractionating')
-  const curves = panel(page, /^Distil the light fraction/)
-  await expect(curves.locator('.recharts-line')).toHaveCount(9)
-  await curves.getByText('The readings').click()
-  await expect(curves.getByRole('row')).toHaveCount(9)
-  await resultsOf(page, 'Benzilic acid')
-  await expect(panel(page, 'The whole sequence').getByRole('columnheader')).toContainText([
-    'bench',
-    'Benzoin',
-    'Benzil',
-    'Benzilic acid',
-    'overall',
-    'overall',
-  ])
-})
+test(
+  'a separation and a fractionation: what came back of each part, and the curves over the planned one',
+  { tag: '@all' },
+  async ({ page }) => {
+    await signIn(page, owner)
+    await resultsOf(page, 'Separation of an acid')
+    const balance = panel(page, /^Mass balance of mixture/)
+    await expect(balance.getByRole('row')).toHaveCount(9)
+    await expect(panel(page, 'Recovery of fluorene, of fluorene put in')).toContainText('Above 100 %')
+    await expectAccessible(page)
+    await resultsOf(page, 'Fractionating')
+    const curves = panel(page, /^Distil the light fraction/)
+    await expect(curves.locator('.recharts-line')).toHaveCount(9)
+    await curves.getByText('The readings').click()
+    await expect(curves.getByRole('row')).toHaveCount(9)
+    await resultsOf(page, 'Benzilic acid')
+    await expect(panel(page, 'The whole sequence').getByRole('columnheader')).toContainText([
+      'bench',
+      'Benzoin',
+      'Benzil',
+      'Benzilic acid',
+      'overall',
+      'overall',
+    ])
+  },
+)
 
 test('why not all of it, with workings; a result that does not count; a release stays while a correction stands beside it', async ({
   page,
@@ -159,46 +167,50 @@ test('a file of an instrument finds its bench by its slot; peaks are named, and 
   await expect(panel(page, /^Purity of isopentyl acetate/)).toContainText('81.8 %')
 })
 
-test('a group reads its own spectra with its code for reading, and types in what it has on paper', async ({ page, browser }) => {
-  await signIn(page, owner)
-  const session = await resultsOf(page, 'Isopentyl acetate')
-  await page.goto(`${session}/cards`)
-  const [, code] = /to read afterwards (\w+)/.exec((await page.locator('main').innerText()).replaceAll(/\s+/g, ' '))!
-  const tablet = await browser.newPage()
-  await tablet.goto(new URL('/bench', session).href)
-  await tablet.getByLabel('Bench code').fill(code!)
-  await tablet.getByRole('button', { name: 'Open our bench' }).click()
-  await expect(tablet.getByText('This run is read')).toBeVisible()
-  await tablet.goto(new URL('/bench/record', session).href)
-  const ours = tablet.getByRole('region', { name: 'What the instruments gave' })
-  const spectrum = ours.getByRole('region', { name: /^A1 h-nmr/ })
-  await expect(spectrum.getByLabel('whose it is')).toBeHidden()
-  await spectrum.getByLabel('shift, ppm, line 1').fill('2.04')
-  await spectrum.getByLabel('protons, line 1').fill('3')
-  await spectrum.getByRole('button', { name: 'Keep these shifts' }).click()
-  await expect(spectrum).toContainText('Said by the group.')
-  await ours.getByText('Type in a printed report').click()
-  const table = ours.getByLabel('Peak table: a time and an area in each line').last()
-  await table.fill('ester')
-  await ours.getByRole('button', { name: 'Take this table' }).last().click()
-  await expect(ours.getByRole('alert')).toContainText('each line has a time and an area')
-  await expect(table).toHaveValue('ester')
-  await table.fill('1 3.40 30\n2 5.61 970')
-  await ours.getByRole('button', { name: 'Take this table' }).last().click()
-  const typed = ours.getByRole('region', { name: /^printed report/ })
-  await expect(typed.getByRole('row')).toHaveCount(3)
-  await typed.getByLabel('What peak 2 is').selectOption('isopentyl acetate')
-  await expect(typed).toContainText('97.0 %')
-  await expectAccessible(tablet)
-  // Staff see both, and who said what.
-  await page.goto(`${session}/files`)
-  await page.getByRole('button', { name: /h-nmr/ }).click()
-  await expect(page.getByRole('region', { name: /^A1 h-nmr/ })).toContainText('Said by the group.')
-  await expect(page.getByLabel('shift, ppm, line 1')).toHaveValue('2.04')
-  await page.getByRole('button', { name: /printed report/ }).click()
-  await expect(page.getByRole('region', { name: /^printed report/ })).toContainText('97.0 %')
-  await tablet.close()
-})
+test(
+  'a group reads its own spectra with its code for reading, and types in what it has on paper',
+  { tag: '@all' },
+  async ({ page, browser }) => {
+    await signIn(page, owner)
+    const session = await resultsOf(page, 'Isopentyl acetate')
+    await page.goto(`${session}/cards`)
+    const [, code] = /to read afterwards (\w+)/.exec((await page.locator('main').innerText()).replaceAll(/\s+/g, ' '))!
+    const tablet = await browser.newPage()
+    await tablet.goto(new URL('/bench', session).href)
+    await tablet.getByLabel('Bench code').fill(code!)
+    await tablet.getByRole('button', { name: 'Open our bench' }).click()
+    await expect(tablet.getByText('This run is read')).toBeVisible()
+    await tablet.goto(new URL('/bench/record', session).href)
+    const ours = tablet.getByRole('region', { name: 'What the instruments gave' })
+    const spectrum = ours.getByRole('region', { name: /^A1 h-nmr/ })
+    await expect(spectrum.getByLabel('whose it is')).toBeHidden()
+    await spectrum.getByLabel('shift, ppm, line 1').fill('2.04')
+    await spectrum.getByLabel('protons, line 1').fill('3')
+    await spectrum.getByRole('button', { name: 'Keep these shifts' }).click()
+    await expect(spectrum).toContainText('Said by the group.')
+    await ours.getByText('Type in a printed report').click()
+    const table = ours.getByLabel('Peak table: a time and an area in each line').last()
+    await table.fill('ester')
+    await ours.getByRole('button', { name: 'Take this table' }).last().click()
+    await expect(ours.getByRole('alert')).toContainText('each line has a time and an area')
+    await expect(table).toHaveValue('ester')
+    await table.fill('1 3.40 30\n2 5.61 970')
+    await ours.getByRole('button', { name: 'Take this table' }).last().click()
+    const typed = ours.getByRole('region', { name: /^printed report/ })
+    await expect(typed.getByRole('row')).toHaveCount(3)
+    await typed.getByLabel('What peak 2 is').selectOption('isopentyl acetate')
+    await expect(typed).toContainText('97.0 %')
+    await expectAccessible(tablet)
+    // Staff see both, and who said what.
+    await page.goto(`${session}/files`)
+    await page.getByRole('button', { name: /h-nmr/ }).click()
+    await expect(page.getByRole('region', { name: /^A1 h-nmr/ })).toContainText('Said by the group.')
+    await expect(page.getByLabel('shift, ppm, line 1')).toHaveValue('2.04')
+    await page.getByRole('button', { name: /printed report/ }).click()
+    await expect(page.getByRole('region', { name: /^printed report/ })).toContainText('97.0 %')
+    await tablet.close()
+  },
+)
 
 test('marks: proposed by the record, decided by a person, handed back to the group', async ({ page, browser }) => {
   await signIn(page, owner)
@@ -235,32 +247,36 @@ test('marks: proposed by the record, decided by a person, handed back to the gro
   await tablet.close()
 })
 
-test('sections and years side by side, runs found by what is known of them, a session out as an archive', async ({ page }) => {
-  await signIn(page, owner)
-  await resultsOf(page, 'Acetanilide', 'Section A')
-  await page.getByRole('link', { name: 'Sections and years' }).click()
-  const classes = panel(page, 'Sections and years')
-  await expect(classes.getByRole('row')).toHaveCount(4)
-  await expect(classes).toContainText('of theory a year')
-  await expectAccessible(page)
-  await page.goto('/class')
-  await page.getByRole('link', { name: 'Find a run' }).click()
-  await page.getByLabel('preparation').fill('acetanilide')
-  await page.getByLabel('result from, %').fill('many')
-  await page.getByRole('button', { name: 'Find', exact: true }).click()
-  await expect(page.locator('main [role=alert]')).toContainText('“many” is no per cent')
-  await page.getByLabel('result from, %').fill('0')
-  await page.getByLabel('to, %', { exact: true }).fill('50')
-  await page.getByRole('button', { name: 'Find', exact: true }).click()
-  await expect(page.getByRole('row')).not.toHaveCount(0)
-  await expect(page.locator('tbody tr').first()).toContainText(/yield [34]\d %/)
-  await resultsOf(page, 'Isopentyl acetate')
-  const [download] = await Promise.all([
-    page.waitForEvent('download', { timeout: 60_000 }),
-    page.getByRole('button', { name: 'Archive' }).click(),
-  ])
-  expect(download.suggestedFilename()).toMatch(/^isopentyl-acetate-.*\.crate\.zip$/)
-})
+test(
+  'sections and years side by side, runs found by what is known of them, a session out as an archive',
+  { tag: '@all' },
+  async ({ page }) => {
+    await signIn(page, owner)
+    await resultsOf(page, 'Acetanilide', 'Section A')
+    await page.getByRole('link', { name: 'Sections and years' }).click()
+    const classes = panel(page, 'Sections and years')
+    await expect(classes.getByRole('row')).toHaveCount(4)
+    await expect(classes).toContainText('of theory a year')
+    await expectAccessible(page)
+    await page.goto('/class')
+    await page.getByRole('link', { name: 'Find a run' }).click()
+    await page.getByLabel('preparation').fill('acetanilide')
+    await page.getByLabel('result from, %').fill('many')
+    await page.getByRole('button', { name: 'Find', exact: true }).click()
+    await expect(page.locator('main [role=alert]')).toContainText('“many” is no per cent')
+    await page.getByLabel('result from, %').fill('0')
+    await page.getByLabel('to, %', { exact: true }).fill('50')
+    await page.getByRole('button', { name: 'Find', exact: true }).click()
+    await expect(page.getByRole('row')).not.toHaveCount(0)
+    await expect(page.locator('tbody tr').first()).toContainText(/yield [34]\d %/)
+    await resultsOf(page, 'Isopentyl acetate')
+    const [download] = await Promise.all([
+      page.waitForEvent('download', { timeout: 60_000 }),
+      page.getByRole('button', { name: 'Archive' }).click(),
+    ])
+    expect(download.suggestedFilename()).toMatch(/^isopentyl-acetate-.*\.crate\.zip$/)
+  },
+)
 
 test('a reader sees results and files, and decides nothing', async ({ page }) => {
   await signIn(page, reader)

@@ -199,7 +199,7 @@ test('two tablets write one reading at once: both are seen, the figure is open, 
   for (const tablet of [one, two]) await leave(tablet)
 })
 
-test('two groups go on as one and part again', async ({ page, browser }) => {
+test('two groups go on as one and part again', { tag: '@all' }, async ({ page, browser }) => {
   const { codes } = await twoBenches(page)
   const [one, two] = [await openBench(browser, codes[0]!), await openBench(browser, codes[1]!)]
   for (const bench of [one, two]) await press(bench, 'We have read this')

@@ -247,37 +247,41 @@ test('a session that is to come is moved, parted, set again, and cancelled with 
   expect(calendar).not.toContain('Two 1')
 })
 
-test('a plan is approved by a second person before it is set, where the course asks for it', async ({ page, browser }) => {
-  await signIn(page, owner)
-  const benzil = made.preparations.find(({ plan }) => plan.title === 'Benzil')!
-  await page.goto('/course')
-  await page.getByLabel('A second person approves a plan').check()
-  await page.getByRole('form', { name: 'Title and term' }).getByRole('button', { name: 'Save' }).click()
-  await expect(page.getByRole('form', { name: 'Title and term' }).getByRole('button', { name: 'Save' })).toBeDisabled()
-  try {
-    await page.goto(`/desk/${benzil.id}/safety`)
-    await expect(page.getByText('Not approved yet')).toBeVisible()
-    await expect(page.getByRole('button', { name: 'I have read it, and approve it' })).toHaveCount(0)
-    await page.goto(`/class/new?revision=${benzil.revision}`)
-    await expect(page.getByText(/a second person approves a plan before a session/)).toBeVisible()
-    const other = await (await browser.newContext({ baseURL: base })).newPage()
-    await signIn(other, demonstrator)
-    await other.goto(`/desk/${benzil.id}/safety`)
-    await press(other, 'I have read it, and approve it')
-    await expect(other.getByText(`Approved by ${demonstrator.name}`)).toBeVisible()
-    await expectAccessible(other)
-    await leave(other)
-    await page.reload()
-    await expect(page.getByText(/a second person approves a plan before a session/)).toHaveCount(0)
-  } finally {
-    await page.request.put(`/api/courses/${made.course.id}`, {
-      data: { title: made.course.title, term: 'autumn 2026', approval: false },
-      headers: { origin: base },
-    })
-  }
-})
+test(
+  'a plan is approved by a second person before it is set, where the course asks for it',
+  { tag: '@all' },
+  async ({ page, browser }) => {
+    await signIn(page, owner)
+    const benzil = made.preparations.find(({ plan }) => plan.title === 'Benzil')!
+    await page.goto('/course')
+    await page.getByLabel('A second person approves a plan').check()
+    await page.getByRole('form', { name: 'Title and term' }).getByRole('button', { name: 'Save' }).click()
+    await expect(page.getByRole('form', { name: 'Title and term' }).getByRole('button', { name: 'Save' })).toBeDisabled()
+    try {
+      await page.goto(`/desk/${benzil.id}/safety`)
+      await expect(page.getByText('Not approved yet')).toBeVisible()
+      await expect(page.getByRole('button', { name: 'I have read it, and approve it' })).toHaveCount(0)
+      await page.goto(`/class/new?revision=${benzil.revision}`)
+      await expect(page.getByText(/a second person approves a plan before a session/)).toBeVisible()
+      const other = await (await browser.newContext({ baseURL: base })).newPage()
+      await signIn(other, demonstrator)
+      await other.goto(`/desk/${benzil.id}/safety`)
+      await press(other, 'I have read it, and approve it')
+      await expect(other.getByText(`Approved by ${demonstrator.name}`)).toBeVisible()
+      await expectAccessible(other)
+      await leave(other)
+      await page.reload()
+      await expect(page.getByText(/a second person approves a plan before a session/)).toHaveCount(0)
+    } finally {
+      await page.request.put(`/api/courses/${made.course.id}`, {
+        data: { title: made.course.title, term: 'autumn 2026', approval: false },
+        headers: { origin: base },
+      })
+    }
+  },
+)
 
-test('each role reaches its own part of people, sections, terms and the record', async ({ browser }) => {
+test('each role reaches its own part of people, sections, terms and the record', { tag: '@all' }, async ({ browser }) => {
   const { section } = { section: made.sections[0]!.id }
   const asks: [string, string, object, (typeof made.people)[number][]][] = [
     ['POST', `/api/courses/${made.course.id}/people`, { name: 'x', signIn: 'x y', role: 'reader' }, [owner]],

@@ -14,7 +14,7 @@ interface KillStand {
 
 const pidIn = (record: string) => (JSON.parse(readFileSync(record, 'utf8')) as { pid: number }).pid
 
-test('kill -9 of the application and of the database while a bench writes', async ({ browser }) => {
+test('kill -9 of the application and of the database while a bench writes', { tag: '@all' }, async ({ browser }) => {
   test.setTimeout(240_000)
   const home = process.cwd()
   const child = spawn(

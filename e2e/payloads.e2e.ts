@@ -79,7 +79,7 @@ async function draftOf(author: APIRequestContext): Promise<string> {
   throw new Error('No draft could be started.')
 }
 
-test('who sees what, walked through', async ({ playwright }) => {
+test('who sees what, walked through', { tag: '@all' }, async ({ playwright }) => {
   test.setTimeout(240_000)
   const as = () => playwright.request.newContext({ baseURL: base })
   const author = await as()

@@ -111,7 +111,7 @@ test('a sequence: what the first makes, what the next needs, the overall yield, 
   await expect(page.getByLabel(/scale/i).first()).not.toHaveValue('1')
 })
 
-test('the shelf: how many groups a bottle serves, from the stores and at the Desk', async ({ page }) => {
+test('the shelf: how many groups a bottle serves, from the stores and at the Desk', { tag: '@all' }, async ({ page }) => {
   await signIn(page, stores)
   await page.goto('/stores/shelf')
   const row = page.getByRole('row', { name: /acetic anhydride/ })
@@ -171,7 +171,7 @@ test('words are shown as a person writes them, and kept as they are', async ({ p
   expect(await file.text()).toContain('"sulfuric acid"')
 })
 
-test('structures go out as molfiles, SMILES and RXN; what cannot is said', async ({ page }) => {
+test('structures go out as molfiles, SMILES and RXN; what cannot is said', { tag: '@all' }, async ({ page }) => {
   await signIn(page, owner)
   await openDesk(page, 'Benzoin')
   const download = page.waitForEvent('download')

@@ -22,35 +22,39 @@ async function paste(page: Page, words: string): Promise<void> {
 }
 
 for (const by of ['mouse', 'keyboard'] as const)
-  test(`by ${by}, a handout of 14 steps becomes a plan without queries in under 60 interactions`, async ({ page }) => {
-    await signIn(page, owner)
-    await page.goto('/desk/new')
-    const hand = handOf(page, by)
-    await hand.press(page.getByRole('link', { name: 'Paste a procedure' }))
-    await expect(text(page)).toBeFocused()
-    // One paste.
-    await page.keyboard.insertText(fourteen)
-    await hand.press(page.getByRole('button', { name: 'Read it' }))
-    await expect(page.getByText('23 items ready, 1 asks, 0 sentences stay as words; nothing is kept yet')).toBeVisible()
-    await expect(page.getByText('They give 6.46 g, and the text says 5.1 g.')).toBeVisible()
-    if (by === 'mouse') await hand.press(row(page, /^sulfuric acid/).getByRole('button', { name: '96 %, 1.84 g/mL' }))
-    else {
-      // The row is reached with an arrow or two; the answer is a digit.
-      await row(page, /^sulfuric acid/).focus()
-      await page.keyboard.press('1')
-    }
-    await hand.press(page.getByRole('button', { name: 'Take all (24)' }))
-    await expect(page.getByRole('heading', { name: 'Isopentyl acetate', level: 1 })).toBeVisible()
-    await expect(page.getByRole('region', { name: 'Procedure' }).locator('li[data-about]')).toHaveCount(16)
-    await expect(page.getByRole('button', { name: 'Answer', exact: true })).toHaveCount(0)
-    await expect(page.getByRole('textbox', { name: /^volume of isopentyl alcohol,/ })).toHaveValue('5.4 mL')
-    expect(hand.count).toBeLessThan(59)
-    // What was read follows the scale as any plan does.
-    await page.getByRole('textbox', { name: /^volume of isopentyl alcohol,/ }).fill('10.8 mL')
-    await page.keyboard.press('Enter')
-    await expect(page.getByRole('textbox', { name: /^mass of isopentyl acetate,/ })).toHaveValue('12.9 g')
-    await saved(page)
-  })
+  test(
+    `by ${by}, a handout of 14 steps becomes a plan without queries in under 60 interactions`,
+    { tag: by === 'mouse' ? '@all' : [] },
+    async ({ page }) => {
+      await signIn(page, owner)
+      await page.goto('/desk/new')
+      const hand = handOf(page, by)
+      await hand.press(page.getByRole('link', { name: 'Paste a procedure' }))
+      await expect(text(page)).toBeFocused()
+      // One paste.
+      await page.keyboard.insertText(fourteen)
+      await hand.press(page.getByRole('button', { name: 'Read it' }))
+      await expect(page.getByText('23 items ready, 1 asks, 0 sentences stay as words; nothing is kept yet')).toBeVisible()
+      await expect(page.getByText('They give 6.46 g, and the text says 5.1 g.')).toBeVisible()
+      if (by === 'mouse') await hand.press(row(page, /^sulfuric acid/).getByRole('button', { name: '96 %, 1.84 g/mL' }))
+      else {
+        // The row is reached with an arrow or two; the answer is a digit.
+        await row(page, /^sulfuric acid/).focus()
+        await page.keyboard.press('1')
+      }
+      await hand.press(page.getByRole('button', { name: 'Take all (24)' }))
+      await expect(page.getByRole('heading', { name: 'Isopentyl acetate', level: 1 })).toBeVisible()
+      await expect(page.getByRole('region', { name: 'Procedure' }).locator('li[data-about]')).toHaveCount(16)
+      await expect(page.getByRole('button', { name: 'Answer', exact: true })).toHaveCount(0)
+      await expect(page.getByRole('textbox', { name: /^volume of isopentyl alcohol,/ })).toHaveValue('5.4 mL')
+      expect(hand.count).toBeLessThan(59)
+      // What was read follows the scale as any plan does.
+      await page.getByRole('textbox', { name: /^volume of isopentyl alcohol,/ }).fill('10.8 mL')
+      await page.keyboard.press('Enter')
+      await expect(page.getByRole('textbox', { name: /^mass of isopentyl acetate,/ })).toHaveValue('12.9 g')
+      await saved(page)
+    },
+  )
 
 test('what is doubtful asks, is answered, changed, left out and taken back by keyboard; a reload keeps it', async ({ page }) => {
   await signIn(page, owner)

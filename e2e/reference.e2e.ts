@@ -122,7 +122,7 @@ test('the safety sheet prints without the frame, on white, with its pictograms',
   await expect(page.getByText('Above 15 °C a second group enters')).toBeVisible()
 })
 
-test('a record that is not there, and the whole list on a narrow screen', async ({ page }) => {
+test('a record that is not there, and the whole list on a narrow screen', { tag: '@all' }, async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 740 })
   await signIn(page, reader)
   await page.goto('/reference?substance=phlogiston')

@@ -111,123 +111,127 @@ test('what benches charged goes out of the bottle, once; a bottle that is not to
   expect(await used.text()).toContain('zinc dust,0.8,g,1')
 })
 
-test('a timetable that changes when an apparatus breaks; starts by keyboard, undone, as a table, and kept', async ({ page }) => {
-  await signIn(page, owner)
-  await page.goto(`/stores/${next.id}/timetable`)
-  const head = page.locator('.timetable-head')
-  await expect(head).toContainText(/\d+ % of 600 played classes/, { timeout: 30_000 })
-  await expectAccessible(page)
-  const ends = async () =>
-    Number(
-      /(\d+):(\d+) usual end/
-        .exec(await head.innerText())!
-        .slice(1, 3)
-        .reduce((sum, part) => String(Number(sum) * 60 + Number(part)), '0'),
-    )
-  const late = page.locator('svg.timetable .late')
-  const before = await late.count()
-  // A second one, and everybody is earlier; none of it breaks, and all wait for the first again.
-  const apparatus = page.getByLabel('melting-point apparatus: how many')
-  await apparatus.fill('2')
-  await page.keyboard.press('Enter')
-  await expect.poll(() => late.count()).toBeLessThan(before)
-  await expect(page.getByRole('heading', { name: 'The melting-point apparatus holds the class up' })).toHaveCount(0, {
-    timeout: 30_000,
-  })
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(apparatus).toHaveValue('1')
-  await expect(page.getByRole('heading', { name: 'The melting-point apparatus holds the class up' })).toBeVisible({
-    timeout: 30_000,
-  })
-  await expect(page.getByText(/^One more melting-point apparatus/)).toBeVisible()
+test(
+  'a timetable that changes when an apparatus breaks; starts by keyboard, undone, as a table, and kept',
+  { tag: '@all' },
+  async ({ page }) => {
+    await signIn(page, owner)
+    await page.goto(`/stores/${next.id}/timetable`)
+    const head = page.locator('.timetable-head')
+    await expect(head).toContainText(/\d+ % of 600 played classes/, { timeout: 30_000 })
+    await expectAccessible(page)
+    const ends = async () =>
+      Number(
+        /(\d+):(\d+) usual end/
+          .exec(await head.innerText())!
+          .slice(1, 3)
+          .reduce((sum, part) => String(Number(sum) * 60 + Number(part)), '0'),
+      )
+    const late = page.locator('svg.timetable .late')
+    const before = await late.count()
+    // A second one, and everybody is earlier; none of it breaks, and all wait for the first again.
+    const apparatus = page.getByLabel('melting-point apparatus: how many')
+    await apparatus.fill('2')
+    await page.keyboard.press('Enter')
+    await expect.poll(() => late.count()).toBeLessThan(before)
+    await expect(page.getByRole('heading', { name: 'The melting-point apparatus holds the class up' })).toHaveCount(0, {
+      timeout: 30_000,
+    })
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(apparatus).toHaveValue('1')
+    await expect(page.getByRole('heading', { name: 'The melting-point apparatus holds the class up' })).toBeVisible({
+      timeout: 30_000,
+    })
+    await expect(page.getByText(/^One more melting-point apparatus/)).toBeVisible()
 
-  // By keyboard a group begins later, and its row follows at once.
-  const bench = page.getByRole('slider', { name: /^Bench 3/ })
-  await bench.focus()
-  await page.keyboard.press('ArrowRight')
-  await page.keyboard.press('ArrowRight')
-  await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:40')
-  // The reload is answered before the change arrives, and comes after it: the change stands all the same.
-  const stands = (words: string) =>
-    expect.poll(async () => (await page.request.get(`/stores/${next.id}/timetable`)).text()).toContain(words)
-  const route = `**/api/sessions/${next.id}/timetable`
-  const address = `**/stores/${next.id}/timetable`
-  const loaded = later()
-  const written = later()
-  await page.route(route, async (asked) => {
-    await loaded.promise
-    await asked.fulfill({ response: await asked.fetch() })
-    written.resolve()
-  })
-  await page.route(address, async (asked) => {
-    const response = await asked.fetch()
-    loaded.resolve()
-    await written.promise
-    // So long that the page that is left has heard of it.
-    await new Promise((resolve) => setTimeout(resolve, 500))
-    await asked.fulfill({ response })
-  })
-  await bench.press('ArrowRight')
-  await page.reload()
-  await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:45')
-  await page.unrouteAll({ behavior: 'wait' })
-  await bench.press('ArrowLeft')
-  await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:40')
-  // A page that is left before it has reached the server takes it up again; until then it says so.
-  await page.route(route, (asked) => asked.abort())
-  await bench.press('ArrowRight')
-  await expect(page.getByText('The server cannot be reached. What you typed is still here.')).toBeVisible()
-  await page.unroute(route)
-  await page.reload()
-  await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:45')
-  await stands('begins 13:45')
-  // Somebody else who has not seen it is told; theirs can still go over it.
-  const other = await page.context().newPage()
-  await other.goto(`/stores/${next.id}/timetable`)
-  const same = other.getByRole('slider', { name: /^Bench 3/ })
-  await expect(same).toHaveAttribute('aria-valuetext', 'begins 13:45')
-  await bench.press('ArrowRight')
-  await stands('begins 13:50')
-  await same.press('ArrowLeft')
-  await expect(other.getByText('Somebody else changed this meanwhile')).toBeVisible()
-  await expect(same).toHaveAttribute('aria-valuetext', 'begins 13:50')
-  await expect(other.getByRole('button', { name: 'Undo' })).toBeDisabled()
-  await expectAccessible(other)
-  await other.getByRole('button', { name: 'Write mine over it' }).click()
-  await expect(same).toHaveAttribute('aria-valuetext', 'begins 13:40')
-  await expect(other.getByText('Somebody else changed this meanwhile')).toHaveCount(0)
-  await stands('begins 13:40')
-  await other.getByRole('button', { name: 'Undo' }).click()
-  await expect(same).toHaveAttribute('aria-valuetext', 'begins 13:50')
-  await stands('begins 13:50')
-  await other.close()
-  // What stands is what this page knew: nobody was in between.
-  await bench.press('ArrowLeft')
-  await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:45')
-  await stands('begins 13:45')
-  // And with the mouse.
-  const box = (await page.getByRole('slider', { name: /^Bench 5/ }).boundingBox())!
-  await page.mouse.move(box.x + 300, box.y + 15)
-  await page.mouse.down()
-  await page.mouse.move(box.x + 340, box.y + 15, { steps: 4 })
-  await page.mouse.up()
-  const dragged = page.getByRole('slider', { name: /^Bench 5/ })
-  await expect(dragged).not.toHaveAttribute('aria-valuetext', 'begins 13:30')
-  // One drag is one change.
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(dragged).toHaveAttribute('aria-valuetext', 'begins 13:30')
-  await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:45')
+    // By keyboard a group begins later, and its row follows at once.
+    const bench = page.getByRole('slider', { name: /^Bench 3/ })
+    await bench.focus()
+    await page.keyboard.press('ArrowRight')
+    await page.keyboard.press('ArrowRight')
+    await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:40')
+    // The reload is answered before the change arrives, and comes after it: the change stands all the same.
+    const stands = (words: string) =>
+      expect.poll(async () => (await page.request.get(`/stores/${next.id}/timetable`)).text()).toContain(words)
+    const route = `**/api/sessions/${next.id}/timetable`
+    const address = `**/stores/${next.id}/timetable`
+    const loaded = later()
+    const written = later()
+    await page.route(route, async (asked) => {
+      await loaded.promise
+      await asked.fulfill({ response: await asked.fetch() })
+      written.resolve()
+    })
+    await page.route(address, async (asked) => {
+      const response = await asked.fetch()
+      loaded.resolve()
+      await written.promise
+      // So long that the page that is left has heard of it.
+      await new Promise((resolve) => setTimeout(resolve, 500))
+      await asked.fulfill({ response })
+    })
+    await bench.press('ArrowRight')
+    await page.reload()
+    await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:45')
+    await page.unrouteAll({ behavior: 'wait' })
+    await bench.press('ArrowLeft')
+    await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:40')
+    // A page that is left before it has reached the server takes it up again; until then it says so.
+    await page.route(route, (asked) => asked.abort())
+    await bench.press('ArrowRight')
+    await expect(page.getByText('The server cannot be reached. What you typed is still here.')).toBeVisible()
+    await page.unroute(route)
+    await page.reload()
+    await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:45')
+    await stands('begins 13:45')
+    // Somebody else who has not seen it is told; theirs can still go over it.
+    const other = await page.context().newPage()
+    await other.goto(`/stores/${next.id}/timetable`)
+    const same = other.getByRole('slider', { name: /^Bench 3/ })
+    await expect(same).toHaveAttribute('aria-valuetext', 'begins 13:45')
+    await bench.press('ArrowRight')
+    await stands('begins 13:50')
+    await same.press('ArrowLeft')
+    await expect(other.getByText('Somebody else changed this meanwhile')).toBeVisible()
+    await expect(same).toHaveAttribute('aria-valuetext', 'begins 13:50')
+    await expect(other.getByRole('button', { name: 'Undo' })).toBeDisabled()
+    await expectAccessible(other)
+    await other.getByRole('button', { name: 'Write mine over it' }).click()
+    await expect(same).toHaveAttribute('aria-valuetext', 'begins 13:40')
+    await expect(other.getByText('Somebody else changed this meanwhile')).toHaveCount(0)
+    await stands('begins 13:40')
+    await other.getByRole('button', { name: 'Undo' }).click()
+    await expect(same).toHaveAttribute('aria-valuetext', 'begins 13:50')
+    await stands('begins 13:50')
+    await other.close()
+    // What stands is what this page knew: nobody was in between.
+    await bench.press('ArrowLeft')
+    await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:45')
+    await stands('begins 13:45')
+    // And with the mouse.
+    const box = (await page.getByRole('slider', { name: /^Bench 5/ }).boundingBox())!
+    await page.mouse.move(box.x + 300, box.y + 15)
+    await page.mouse.down()
+    await page.mouse.move(box.x + 340, box.y + 15, { steps: 4 })
+    await page.mouse.up()
+    const dragged = page.getByRole('slider', { name: /^Bench 5/ })
+    await expect(dragged).not.toHaveAttribute('aria-valuetext', 'begins 13:30')
+    // One drag is one change.
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(dragged).toHaveAttribute('aria-valuetext', 'begins 13:30')
+    await expect(bench).toHaveAttribute('aria-valuetext', 'begins 13:45')
 
-  await expect(head).toContainText('usual end', { timeout: 30_000 })
-  const asTold = await ends()
-  await page.getByRole('button', { name: 'Tell the groups so' }).last().click()
-  await expect.poll(ends, { timeout: 30_000 }).toBeLessThanOrEqual(asTold)
-  await page.getByRole('button', { name: 'As a table' }).click()
-  await expect(page.getByRole('row', { name: /Adeyemi/ })).toContainText(/\d\d:\d\d/)
-  await expectAccessible(page)
-  const calendar = await page.request.get(`/api/sessions/${next.id}/timetable.ics`)
-  expect((await calendar.text()).match(/BEGIN:VEVENT/g)).toHaveLength(8)
-})
+    await expect(head).toContainText('usual end', { timeout: 30_000 })
+    const asTold = await ends()
+    await page.getByRole('button', { name: 'Tell the groups so' }).last().click()
+    await expect.poll(ends, { timeout: 30_000 }).toBeLessThanOrEqual(asTold)
+    await page.getByRole('button', { name: 'As a table' }).click()
+    await expect(page.getByRole('row', { name: /Adeyemi/ })).toContainText(/\d\d:\d\d/)
+    await expectAccessible(page)
+    const calendar = await page.request.get(`/api/sessions/${next.id}/timetable.ics`)
+    expect((await calendar.text()).match(/BEGIN:VEVENT/g)).toHaveLength(8)
+  },
+)
 
 test('waste is forecast and written down; a bench finds its container and its vial; the board says who will not finish', async ({
   page,

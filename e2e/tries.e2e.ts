@@ -236,17 +236,16 @@ async function runAndJudge(page: Page, browser: Browser, one: Try, title: string
   await expect(page.getByRole('main')).toContainText(one.inClass)
 }
 
-/** The longest by keyboard and the two longest by mouse always; the others where there is time: `./mozle test all`. */
-const always = { keyboard: tries.slice(0, 1), mouse: tries.slice(0, 2) }
+/** The longest always; the others where there is time: `./mozle test all`. */
+const always = tries[0]
 
 for (const one of tries) {
-  test(`${one.title}: written by keyboard alone`, async ({ page }) => {
-    test.skip(!process.env.MOZLE_ALL && !always.keyboard.includes(one), 'in ./mozle test all')
+  const tag = one === always ? [] : '@all'
+  test(`${one.title}: written by keyboard alone`, { tag }, async ({ page }) => {
     test.setTimeout(120_000)
     await write(page, one, 'keyboard')
   })
-  test(`${one.title}: written by mouse, run and judged`, async ({ page, browser }) => {
-    test.skip(!process.env.MOZLE_ALL && !always.mouse.includes(one), 'in ./mozle test all')
+  test(`${one.title}: written by mouse, run and judged`, { tag }, async ({ page, browser }) => {
     test.setTimeout(240_000)
     const title = await write(page, one, 'mouse')
     await runAndJudge(page, browser, one, title)
