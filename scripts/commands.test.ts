@@ -148,6 +148,8 @@ describe('ports and locks', () => {
     expect(given).not.toBe(port)
     await new Promise((resolve) => taken.close(resolve))
     expect(await freePort(port)).toBe(port)
+    const several = await Promise.all(Array.from({ length: 40 }, () => freePort()))
+    expect(new Set(several).size).toBe(40)
   })
 
   test('a lock is held by one process; a dead one’s is taken over, and one whose id another process has by now', () => {

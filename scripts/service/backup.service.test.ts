@@ -271,7 +271,7 @@ describe('an upgrade', () => {
     const before = await everything(of)
     const fails = { ...later, '0003-fails': () => Promise.reject(new Error('no room on the disk')) }
     await expect(upgrade(old, there(), say, fails)).rejects.toThrow(
-      /The upgrade failed, and the data is as it was before it\. no room/,
+      /The upgrade failed, and the data is as it was before it\. .*no room/,
     )
     expect(await everything(of)).toEqual(before)
     await upgrade(old, there(), say, later)
@@ -345,7 +345,7 @@ test('an existing database of the college: its users get the rights they need an
       'SELECT COUNT(*) AS triggers FROM information_schema.triggers WHERE trigger_schema = DATABASE()',
       { type: QueryTypes.SELECT },
     )
-    expect(Number(plan!.triggers)).toBeGreaterThanOrEqual(3)
+    expect(Number(plan!.triggers)).toBe(2)
     await other.close()
     await expect(restore(annexe, file)).rejects.toThrow(/holds the keys of a service already/)
   } finally {

@@ -102,11 +102,11 @@ it('reads two pages in under 300 ms', () => {
     .map(({ text }) => text)
     .join('\n\n')
   expect(pages.length).toBeGreaterThan(4500)
-  // The quickest of three, so that nothing else on the machine is measured.
-  const took = [1, 2, 3].map(() => {
-    const before = performance.now()
+  // The quickest of five, by what the processor worked for it: nothing else on the machine is measured.
+  const took = [1, 2, 3, 4, 5].map(() => {
+    const before = process.cpuUsage()
     readText(pages, lexicon, table)
-    return performance.now() - before
+    return process.cpuUsage(before).user / 1000
   })
   expect(Math.min(...took)).toBeLessThan(300)
 })
