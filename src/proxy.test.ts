@@ -29,14 +29,6 @@ describe('headers on every answer', () => {
     expect(directive('img-src')).toBe("img-src 'self' data:")
   })
 
-  test.each([
-    ['x-content-type-options', 'nosniff'],
-    ['referrer-policy', 'no-referrer'],
-    ['x-frame-options', 'DENY'],
-    ['cross-origin-opener-policy', 'same-origin'],
-    ['cross-origin-resource-policy', 'same-origin'],
-  ])('%s: %s', (name, value) => expect(headersOf('/api/health').get(name)).toBe(value))
-
   test('only built files go without', () => {
     const matcher = new RegExp(`^${config.matcher}$`)
     for (const path of ['/', '/desk', '/api/sign-in', '/class/x/results']) expect(matcher.test(path)).toBe(true)

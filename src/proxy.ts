@@ -1,7 +1,7 @@
 import { NextResponse, type NextRequest } from 'next/server'
 
 /**
- * Security headers on every page and route. The content security policy allows nothing from outside; scripts run only with this request's nonce. Style
+ * The content security policy of every page and route; what else is said with each answer stands in scripts/front.ts. It allows nothing from outside; scripts run only with this request's nonce. Style
  * attributes are allowed because charts and bars set sizes in them; style elements are not.
  */
 export function proxy(request: NextRequest) {
@@ -25,12 +25,6 @@ export function proxy(request: NextRequest) {
   headers.set('content-security-policy', policy)
   const response = NextResponse.next({ request: { headers } })
   response.headers.set('content-security-policy', policy)
-  response.headers.set('x-content-type-options', 'nosniff')
-  response.headers.set('referrer-policy', 'no-referrer')
-  response.headers.set('x-frame-options', 'DENY')
-  response.headers.set('cross-origin-opener-policy', 'same-origin')
-  response.headers.set('cross-origin-resource-policy', 'same-origin')
-  response.headers.set('permissions-policy', 'camera=(), microphone=(), geolocation=()')
   return response
 }
 

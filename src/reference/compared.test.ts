@@ -44,11 +44,9 @@ describe('graver since', () => {
 
   test('what a record says more than the copy of a plan is shown and said', () => {
     const { plan, graver } = withGraver(frozen)
-    expect(graver).toEqual([
-      { substance: 'toluene', news: expect.arrayContaining([expect.stringMatching(/^H361d /)]) as string[] },
-    ])
-    expect(graver[0]!.news).not.toContainEqual(expect.stringMatching(/^H225/))
-    const codes = plan.substances[0]!.hazards!.statements.map((statement) => statement.split(' ')[0])
+    expect(graver).toEqual([{ substance: 'toluene', news: expect.arrayContaining(['H361d']) as string[] }])
+    expect(graver[0]!.news).not.toContain('H225')
+    const codes = plan.substances[0]!.hazards!.statements
     expect(codes).toEqual(expect.arrayContaining(['H225', 'H304', 'H361d', 'H373']))
     expect(plan.substances[0]!.hazards!.pictograms).toContain('GHS08')
   })

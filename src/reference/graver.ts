@@ -1,24 +1,22 @@
 import type { Plan } from '@/core/plan/plan'
 import type { SubstanceRecord } from '@/core/substance/record'
 import type { Substance } from '@/core/substance/substance'
-import { signalOf, statementText } from './hazardStatements'
+import { signalOf } from './hazardStatements'
 import { pictogramsOf } from './pictograms'
 import { cautionOf, substanceRecords } from './records'
 
 /** A substance of a plan about which its record says graver things now than when the plan took its copy. */
 export interface GraverNote {
   substance: string
-  /** What is new, in full words. */
+  /** Codes of the statements that are new. */
   news: string[]
 }
-
-const codeOf = (statement: string) => statement.split(' ')[0]!
 
 /** The part of a record that is graver than a plan's copy; undefined where the copy says as much. Hazards that an author took from a label stand as they are. */
 function graver(copy: Substance, record: SubstanceRecord): { merged: Substance; news: string[] } | undefined {
   if (copy.formula !== record.formula || !record.hazards) return undefined
   if (copy.hazards && copy.hazards.byAuthor) return undefined
-  const had = copy.hazards?.statements.map(codeOf) ?? []
+  const had = copy.hazards?.statements ?? []
   const more = record.hazards.statements.filter((code) => !had.includes(code))
   if (more.length === 0) return undefined
   const codes = [...had, ...more]
@@ -30,12 +28,12 @@ function graver(copy: Substance, record: SubstanceRecord): { merged: Substance; 
       hazards: {
         signal: decided === 'asked' ? record.hazards.signal : decided,
         pictograms: pictogramsOf(codes),
-        statements: [...(copy.hazards?.statements ?? []), ...more.map(statementText)],
+        statements: codes,
         source: record.hazards.source,
       },
       ...(caution ? { caution } : {}),
     },
-    news: more.map(statementText),
+    news: more,
   }
 }
 

@@ -216,9 +216,8 @@ export function precautionsFor(hazards: readonly string[]): string[] {
   return [...new Set(codes)].sort()
 }
 
-/** A statement as it is printed: code and full text. @throws for a code that is not in the tables. */
+/** A statement as it is printed: code and full text; the code alone where its words are not in the tables. */
 export function statementText(code: string): string {
   const text = hazardStatements[code] ?? precautionaryStatements[code]
-  if (!text) throw new Error(`There is no hazard or precautionary statement “${code}”.`)
-  return `${code} ${text}`
+  return text ? `${code} ${text}` : code
 }

@@ -41,8 +41,7 @@ export function hazardsAt(
   const inWater = dissolved && !('solvent' in form && form.solvent !== undefined)
   const fraction = inWater && formula !== undefined ? fractionOf(form, molarMass(formula)) : null
   const byLimit = fraction !== null ? dilutionHazards({ formula, groups }, fraction) : null
-  // Statements stand as codes in a record, and with their words in a plan.
-  const codes = byLimit ? [...byLimit] : (hazards?.statements ?? []).map((statement) => statement.split(' ')[0]!)
+  const codes = byLimit ? [...byLimit] : [...(hazards?.statements ?? [])]
   const decided = signalOf(codes)
   return {
     codes,

@@ -2,7 +2,6 @@ import { strengthText } from '@/core/plan/lineName'
 import type { Form } from '@/core/plan/plan'
 import type { WasteStream } from '@/core/substance/lists'
 import { wasteWords } from '@/core/substance/wasteWords'
-import { hazardStatements, statementText } from './hazardStatements'
 import { substanceRecords } from './records'
 import { hazardsAt } from './hazardsAt'
 
@@ -14,7 +13,7 @@ export interface Label {
   detail: string
   signal: string
   pictograms: string[]
-  /** Hazard statements in words, the codes before them. */
+  /** Codes of hazard statements. */
   statements: string[]
   /** Where the hazards come from, or that none is on record. */
   from: string
@@ -37,7 +36,7 @@ export function labelOf(substance: Labelled, form: Form): Label {
     detail: strengthText(form),
     signal,
     pictograms,
-    statements: codes.map((code) => (code in hazardStatements ? statementText(code) : code)),
+    statements: codes,
     from,
     path: cardOf(substance.name),
   }

@@ -2,7 +2,6 @@ import { usualSolvents } from '@/core/operations/crystallise/usualSolvents'
 import { plainName } from '@/core/substance/search'
 import type { Substance } from '@/core/substance/substance'
 import type { SubstanceRecord } from '@/core/substance/record'
-import { statementText } from './hazardStatements'
 import { sources } from './sources'
 import raw from './substances.json'
 
@@ -61,7 +60,7 @@ export function forPlan(record: SubstanceRecord): Substance {
     ...(groups ? { groups } : {}),
     ...(classes ? { classes } : {}),
     ...(incompatible ? { incompatible } : {}),
-    ...(hazards ? { hazards: { ...hazards, statements: hazards.statements.map(statementText) } } : {}),
+    ...(hazards ? { hazards } : {}),
     ...(waste ? { waste } : {}),
     ...(hazards && cautionOf(hazards.statements) ? { caution: cautionOf(hazards.statements)! } : {}),
   }

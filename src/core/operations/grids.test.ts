@@ -33,7 +33,7 @@ import { fact, inPowers, when } from './planner'
 import { deprotonated, targetPH } from './quench/neutralise'
 import { heatingFor } from './reflux/heating'
 import { ofStandard, ofTitrant, ofTitrated, titreKnown, volumeKnown } from './titrate/strengthFound'
-import { concordant, mean } from './titrate/titres'
+import { concordant, mean } from '../measurements/concordant'
 import { timeInBand } from './vessel/timeInBand'
 
 const kept = new Kept(path.join(__dirname, 'grids.txt'))

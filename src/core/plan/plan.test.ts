@@ -219,9 +219,9 @@ describe('the safety sheet', () => {
       hazards: hazards(signal, statements),
     })
     const plan = [
-      named('much', 'warning', ['H302 x', 'H312 x', 'H332 x', 'H315 x']),
-      named('one', 'danger', ['H301 x']),
-      named('two', 'danger', ['H301 x', 'H311 x']),
+      named('much', 'warning', ['H302', 'H312', 'H332', 'H315']),
+      named('one', 'danger', ['H301']),
+      named('two', 'danger', ['H301', 'H311']),
     ].reduce((all, substance) => addLine(all, substance, 'reagent'), { ...acetanilide, lines: [], substances: [] } as Plan)
     expect(ids(safetySheet(plan).substances)).toEqual(['two', 'one', 'much'])
   })

@@ -151,8 +151,10 @@ test('titrations until two in a row agree', () => {
       }
     })
   expect(titrate(10)).toEqual([])
-  expect(titrate(10, 10.15)).toEqual(['open: No two agree yet: the nearest two in a row differ by 0.15 mL.'])
-  expect(titrate(10, 10.1)).toEqual(['good: Two titrations agree: the nearest two in a row differ by 0.10 mL.'])
+  expect(titrate(10, 10.15)).toEqual(['open: No two agree yet: the nearest differ by 0.15 mL.'])
+  // As the result takes them: not only two in a row.
+  expect(titrate(10, 10.3, 10.05)).toEqual(['good: 2 titrations agree: they differ by 0.05 mL.'])
+  expect(titrate(10, 10.1)).toEqual(['good: 2 titrations agree: they differ by 0.10 mL.'])
 })
 
 test('a step that is over, or not yet due, says nothing', () => {

@@ -1,4 +1,5 @@
 import { agreementOf } from '../measurements/agreement'
+import { concordant } from '../measurements/concordant'
 import { headsIn } from '../measurements/head'
 import { readability, readingsIn } from '../measurements/numbers'
 import { markedAt } from '../measurements/press'
@@ -108,18 +109,18 @@ const window: Sign = (state) => {
   return { level: 'good', words: `${shown}: inside ${band}, collect.` }
 }
 
-/** Titrations that agree within a tenth of a millilitre are usually enough. */
-const titresAgreeML = 0.1
-
 const titres: Sign = ({ standing }) => {
   const all = titresOf(standing)
   if (all.length < 2) return null
-  const pairs = all.slice(1).map((each, index) => Math.abs(each - all[index]!))
-  const apart = Math.min(...pairs)
-  const words = `the nearest two in a row differ by ${writeNumber(apart, 2)} mL`
-  return apart <= titresAgreeML + 1e-9
-    ? { level: 'good', words: `Two titrations agree: ${words}.` }
-    : { level: 'open', words: `No two agree yet: ${words}.` }
+  const agreeing = concordant(all)
+  const sorted = (agreeing ?? all).toSorted((a, b) => a - b)
+  if (agreeing)
+    return {
+      level: 'good',
+      words: `${agreeing.length} titrations agree: they differ by ${writeNumber(sorted.at(-1)! - sorted[0]!, 2)} mL.`,
+    }
+  const apart = Math.min(...sorted.slice(1).map((each, index) => each - sorted[index]!))
+  return { level: 'open', words: `No two agree yet: the nearest differ by ${writeNumber(apart, 2)} mL.` }
 }
 
 /** The time of a clock that is up, or what is left of it. */

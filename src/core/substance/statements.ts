@@ -1,8 +1,7 @@
 import type { Substance } from './substance'
 
-/** The codes of a substance's statements, `EUH019` of “EUH019 May form explosive peroxides”; none where no hazards are on record. */
-export const statementCodes = ({ hazards }: Pick<Substance, 'hazards'>): string[] =>
-  (hazards?.statements ?? []).map((statement) => statement.split(' ')[0]!)
+/** The codes of a substance's hazard statements, such as `EUH019`; none where no hazards are on record. */
+export const statementCodes = ({ hazards }: Pick<Substance, 'hazards'>): string[] => hazards?.statements ?? []
 
 /** Extremely flammable, highly flammable and flammable liquid and vapour (Regulation (EC) No 1272/2008, annex III). */
 const flammableLiquid: ReadonlySet<string> = new Set(['H224', 'H225', 'H226'])

@@ -58,7 +58,8 @@ export const substanceSchema = exact({
     exact({
       signal: oneOf(signalWords),
       pictograms: Type.Array(Type.String({ pattern: '^GHS0[1-9]$' })),
-      statements: Type.Array(words()),
+      /** Codes of hazard statements, such as H225 or EUH019; their words are made where they are printed. */
+      statements: Type.Array(Type.String({ pattern: '^(EU)?H\\d{3}[A-Za-z]{0,2}(\\+H\\d{3}[A-Za-z]{0,2})*$' })),
       source,
       /** True where the author took them from a label or a safety data sheet: then no record is put over them. */
       byAuthor: Type.Optional(Type.Boolean()),

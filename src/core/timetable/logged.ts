@@ -1,4 +1,5 @@
 import type { Step } from '../plan/plan'
+import { z95 } from './simulate'
 import type { Logged } from './stepMinutes'
 import { stationOf } from './tasksOf'
 
@@ -35,8 +36,6 @@ export interface LoggedClasses {
 const longestMin = 6 * 60
 /** Times are written in minutes: what is shorter than half of one took half of one. */
 const shortestMin = 0.5
-/** z of the 95th percentile of a normal distribution. */
-const z95 = 1.6449
 /** What is taken of the variance between groups where it cannot be had from the log; judgement. */
 export const usualTogether = 0.4
 

@@ -33,7 +33,7 @@ export interface Spread {
 export const pieceMin = 5
 
 /** z of the 95th percentile of a normal distribution. */
-const z95 = 1.6449
+export const z95 = 1.6449
 
 /**
  * Plays a class so many times. The minutes of each task are drawn around what is usual, in two halves of a log-normal distribution of which one in twenty lies below `least` and one in twenty above `most`.

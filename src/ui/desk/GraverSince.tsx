@@ -1,3 +1,4 @@
+import { statementText } from '@/reference/hazardStatements'
 import type { GraverNote } from '@/reference/graver'
 import { State } from '../figures/State'
 
@@ -10,7 +11,7 @@ export function GraverSince({ notes }: { notes: readonly GraverNote[] }) {
       <ul>
         {notes.map(({ substance, news }) => (
           <li key={substance}>
-            <b>{substance}:</b> {news.join('. ')}.
+            <b>{substance}:</b> {news.map(statementText).join('. ')}.
           </li>
         ))}
       </ul>

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react'
 import type { Plan } from '@/core/plan/plan'
 import { safetySheet } from '@/core/safety/safetySheet'
 import type { GraverNote } from '@/reference/graver'
+import { statementText } from '@/reference/hazardStatements'
 import { writeNumber } from '@/core/quantity/write'
 import { GraverSince } from './GraverSince'
 import { Pictogram } from '../figures/Pictogram'
@@ -63,7 +64,7 @@ export function SafetyParts({ plan, measures, heading, graver = [] }: Props) {
               </td>
               <td>
                 {substance.caution && <b>{substance.caution} </b>}
-                <span className="quiet">{substance.hazards!.statements.join('. ')}.</span>
+                <span className="quiet">{substance.hazards!.statements.map(statementText).join('. ')}.</span>
               </td>
             </tr>
           ))}

@@ -10,7 +10,7 @@ import type { Substance } from '@/core/substance/substance'
 import type { SignalWord } from '@/core/substance/lists'
 import { readFigure, type Reading } from '@/core/quantity/readQuantity'
 import { wasteStreams, type WasteStream } from '@/core/substance/lists'
-import { readStatements, signalOf, statementText } from '@/reference/hazardStatements'
+import { readStatements, signalOf } from '@/reference/hazardStatements'
 import { pictogramsOf } from '@/reference/pictograms'
 import { Pictogram } from '../figures/Pictogram'
 import { NumberField, TextField } from './fields'
@@ -62,7 +62,7 @@ export function SubstanceFields({ plan, substance, onChange }: Props) {
             className="form-select form-select-sm"
             aria-label="signal word"
             value={hazards?.signal ?? ''}
-            disabled={!hazards || signalOf(codesOf(hazards.statements)) !== 'asked'}
+            disabled={!hazards || signalOf(hazards.statements) !== 'asked'}
             onChange={(event) =>
               hazards && change({ hazards: { ...hazards, signal: event.currentTarget.value as SignalWord } }, 'signal word')
             }
@@ -75,7 +75,7 @@ export function SubstanceFields({ plan, substance, onChange }: Props) {
         </label>
         <TextField
           label="hazard statements, codes"
-          value={hazards ? codesOf(hazards.statements).join(' ') : ''}
+          value={hazards ? hazards.statements.join(' ') : ''}
           onText={(text) => {
             const read = readStatements(text)
             if (!read.ok) return setProblem(read.problem)
@@ -88,7 +88,7 @@ export function SubstanceFields({ plan, substance, onChange }: Props) {
                 hazards:
                   codes.length === 0
                     ? undefined
-                    : { signal, pictograms: pictogramsOf(codes), statements: codes.map(statementText), source, byAuthor: true },
+                    : { signal, pictograms: pictogramsOf(codes), statements: codes, source, byAuthor: true },
               },
               'hazards',
             )
@@ -170,8 +170,6 @@ export function SubstanceFields({ plan, substance, onChange }: Props) {
     </details>
   )
 }
-
-const codesOf = (statements: readonly string[]) => statements.map((statement) => statement.split(' ')[0]!)
 
 /** `114.3`, `113–115` or `113 to 115`; nothing for an empty field. */
 function readRange(text: string): Reading<{ lowC: number; highC: number } | undefined> {

@@ -1,3 +1,4 @@
+import { statementText } from '@/reference/hazardStatements'
 import { Pictogram } from '../figures/Pictogram'
 import { QrCode } from '../figures/QrCode'
 
@@ -29,9 +30,9 @@ const lettersPerCM2 = 14
 export function LabelFace({ label, day, initials, link, at }: Props) {
   const { kind, name, detail, signal, pictograms, statements, from, note } = label
   const room = ((at.widthMM - 18) * (at.heightMM - 16)) / 100
-  const words = statements.join('. ')
+  const words = statements.map(statementText).join('. ')
   const fits = words.length <= room * lettersPerCM2
-  const shown = fits ? words : statements.map((statement) => statement.split(' ')[0]).join(' · ')
+  const shown = fits ? words : statements.join(' · ')
   return (
     <div
       className={`label-face ${kind}${at.heightMM < 30 ? ' small' : ''}`}

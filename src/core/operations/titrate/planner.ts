@@ -5,7 +5,7 @@ import { molarMass } from '../../substance/molarMass'
 import { fact, planner, unknown, usual, when, type Context } from '../planner'
 import { blank, substanceNamed, oneOf, type Blanks } from '../fields'
 import { ofStandard, ofTitrant, ofTitrated, titreKnown, volumeKnown, type Known } from './strengthFound'
-import { agreeML, concordant } from './titres'
+import { agreeML, concordant } from '../../measurements/concordant'
 
 const balances = devices.filter(({ measures }) => measures === 'mass')
 

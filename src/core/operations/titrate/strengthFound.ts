@@ -1,5 +1,5 @@
 import { deviceOf, uncertaintyOf } from '../../quantity/device'
-import { mean } from './titres'
+import { mean } from '../../measurements/concordant'
 
 /** A figure with its standard uncertainty, in the same unit. */
 export interface Known {

@@ -8,7 +8,7 @@ import { measuredOf } from '../../run/measured'
 import type { OperationKey } from '../registry'
 import { contextOf, filledFor, reportFor } from '../planners'
 import { titreKnown } from './strengthFound'
-import { concordant } from './titres'
+import { concordant } from '../../measurements/concordant'
 
 /** What a step of that operation works out with these blanks, from a run where one is given. */
 function reported(operation: OperationKey, typed: Record<string, string | number>, log?: TestLog) {
