@@ -11,7 +11,7 @@ async function openFurther(page: Page): Promise<void> {
 }
 const title = (page: Page) => page.locator('.step-face h1')
 
-test('a test day: tubes at the bench, what was seen, and results without a yield', async ({ page, browser }) => {
+test('a test day: tubes at the bench, what was seen, and results without a yield', { tag: '@all' }, async ({ page, browser }) => {
   test.setTimeout(120_000)
   await signIn(page, owner)
   const code = await session(page, 'A day of tests on alcohols and carbonyl compounds, revision 1')

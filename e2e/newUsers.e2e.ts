@@ -95,43 +95,45 @@ test('day 2 is cancelled: day 1 and Today say it, and it can be restored', async
   await expect(page.getByText(/is cancelled/)).toHaveCount(0)
 })
 
-test('on a phone all benches stand, targets are large, one touch marks nobody absent, and nothing scrolls without the keyboard', async ({
-  browser,
-}) => {
-  const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
-  const page = await context.newPage()
-  await signIn(page, demonstrator)
-  const on = made.sessions[1]!
-  await page.goto(`/class/${on.id}`)
-  await expect(page.getByRole('region', { name: 'Benches now' }).getByRole('listitem')).toHaveCount(8)
-  const name = page.locator('.presence .plain-name').first()
-  const who = (await name.textContent())!
-  expect((await name.boundingBox())!.height).toBeGreaterThanOrEqual(44)
-  await name.click()
-  await expect(name).not.toContainText('absent')
-  await press(page, `Mark ${who} absent`)
-  await expect(name).toContainText('absent')
-  await name.click()
-  await press(page, `Mark ${who} present`)
-  await expect(name).not.toContainText('absent')
-  const small = await page
-    .locator('main.class .btn:visible')
-    .evaluateAll((all) => all.filter((each) => each.getBoundingClientRect().height < 43.5).map((each) => each.textContent))
-  expect(small).toEqual([])
-  const finished = made.sessions[0]!
-  await signIn(page, owner)
-  for (const path of [
-    `/class/${on.id}`,
-    `/class/${finished.id}/results`,
-    `/class/${finished.id}/${finished.runs[0]!.id}`,
-    `/stores/${on.id}/labels`,
-  ]) {
-    await page.goto(path)
-    await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
-    await expectAccessible(page)
-  }
-  await context.close()
-})
+test(
+  'on a phone all benches stand, targets are large, one touch marks nobody absent, and nothing scrolls without the keyboard',
+  { tag: '@all' },
+  async ({ browser }) => {
+    const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
+    const page = await context.newPage()
+    await signIn(page, demonstrator)
+    const on = made.sessions[1]!
+    await page.goto(`/class/${on.id}`)
+    await expect(page.getByRole('region', { name: 'Benches now' }).getByRole('listitem')).toHaveCount(8)
+    const name = page.locator('.presence .plain-name').first()
+    const who = (await name.textContent())!
+    expect((await name.boundingBox())!.height).toBeGreaterThanOrEqual(44)
+    await name.click()
+    await expect(name).not.toContainText('absent')
+    await press(page, `Mark ${who} absent`)
+    await expect(name).toContainText('absent')
+    await name.click()
+    await press(page, `Mark ${who} present`)
+    await expect(name).not.toContainText('absent')
+    const small = await page
+      .locator('main.class .btn:visible')
+      .evaluateAll((all) => all.filter((each) => each.getBoundingClientRect().height < 43.5).map((each) => each.textContent))
+    expect(small).toEqual([])
+    const finished = made.sessions[0]!
+    await signIn(page, owner)
+    for (const path of [
+      `/class/${on.id}`,
+      `/class/${finished.id}/results`,
+      `/class/${finished.id}/${finished.runs[0]!.id}`,
+      `/stores/${on.id}/labels`,
+    ]) {
+      await page.goto(path)
+      await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
+      await expectAccessible(page)
+    }
+    await context.close()
+  },
+)
 
 test('after a burn the first words are about the burn, with the number to call; a spill asks what and how much', async ({
   browser,

@@ -165,7 +165,7 @@ test('extraction: what is where after each step; the pH decides', async ({ page 
   await expectAccessible(page)
 })
 
-test('washes are proposed, written over, and given back', async ({ page }) => {
+test('washes are proposed, written over, and given back', { tag: '@all' }, async ({ page }) => {
   await signIn(page, owner)
   await openDesk(page, 'Isopentyl acetate')
   const panel = await planner(page, 'Wash with bicarbonate', 'Washing')

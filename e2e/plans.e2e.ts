@@ -5,45 +5,49 @@ import { cell, expectAccessible, openDesk, owner, reader, saved, signIn, stores 
 
 const table = 'Reaction table'
 
-test('an isolation from nothing: a material without a formula, and a recovery instead of a yield', async ({ page }) => {
-  await signIn(page, owner)
-  await page.goto('/desk/new')
-  await page.getByLabel('Title').fill('Fat of nutmeg, new')
-  await page.getByLabel('isolates or separates').check()
-  await page.getByRole('combobox', { name: 'It starts from' }).fill('ground nutmeg, coarse')
-  await page.locator('.picker [role=option]:visible').last().click()
-  const own = page.getByRole('dialog')
-  await own.getByLabel('a mixture or a natural material').check()
-  await own.getByRole('button', { name: 'Look at it' }).click()
-  await expect(own.getByRole('status')).toContainText('measured by mass or volume')
-  await own.getByRole('button', { name: 'Take it' }).click()
-  await page.getByRole('combobox', { name: 'It gets back' }).fill('trimyr')
-  await page.locator('.picker [role=option]:visible').first().click()
-  await page.getByRole('button', { name: 'Write this preparation' }).click()
-  await expect(page.getByRole('heading', { name: 'Fat of nutmeg, new', level: 1 })).toBeVisible()
+test(
+  'an isolation from nothing: a material without a formula, and a recovery instead of a yield',
+  { tag: '@all' },
+  async ({ page }) => {
+    await signIn(page, owner)
+    await page.goto('/desk/new')
+    await page.getByLabel('Title').fill('Fat of nutmeg, new')
+    await page.getByLabel('isolates or separates').check()
+    await page.getByRole('combobox', { name: 'It starts from' }).fill('ground nutmeg, coarse')
+    await page.locator('.picker [role=option]:visible').last().click()
+    const own = page.getByRole('dialog')
+    await own.getByLabel('a mixture or a natural material').check()
+    await own.getByRole('button', { name: 'Look at it' }).click()
+    await expect(own.getByRole('status')).toContainText('measured by mass or volume')
+    await own.getByRole('button', { name: 'Take it' }).click()
+    await page.getByRole('combobox', { name: 'It gets back' }).fill('trimyr')
+    await page.locator('.picker [role=option]:visible').first().click()
+    await page.getByRole('button', { name: 'Write this preparation' }).click()
+    await expect(page.getByRole('heading', { name: 'Fat of nutmeg, new', level: 1 })).toBeVisible()
 
-  await cell(page, 'mass of ground nutmeg, coarse').fill('5.00 g')
-  await cell(page, 'mass of ground nutmeg, coarse').press('Enter')
-  await page.getByRole('table', { name: table }).getByRole('button', { name: 'trimyristin', exact: true }).click()
-  const line = page.getByRole('group', { name: 'Line of trimyristin' })
-  await expect(line.getByLabel('got back as the sample')).toHaveValue('purified')
-  // Nothing is expected until somebody says so.
-  await expect(line.getByLabel('expected from, %')).toHaveValue('')
-  await line.getByLabel('to, %').fill('20')
-  await line.getByLabel('to, %').press('Enter')
-  await line.getByLabel('expected from, %').fill('30')
-  await line.getByLabel('expected from, %').press('Enter')
-  await expect(line.getByRole('alert')).toContainText('at most 20')
-  await line.getByLabel('expected from, %').fill('10')
-  await line.getByLabel('expected from, %').press('Enter')
-  await expect(page.getByText('expect 0.50 to 1.00 g (10–20 %)')).toBeVisible()
-  await line.getByLabel('got back as the sample').fill('')
-  await line.getByLabel('got back as the sample').press('Enter')
-  // A plan may want no yield and no recovery at all, and says so.
-  await expect(page.getByRole('region', { name: 'Results' })).toContainText('none is wanted')
-  await saved(page)
-  await expectAccessible(page)
-})
+    await cell(page, 'mass of ground nutmeg, coarse').fill('5.00 g')
+    await cell(page, 'mass of ground nutmeg, coarse').press('Enter')
+    await page.getByRole('table', { name: table }).getByRole('button', { name: 'trimyristin', exact: true }).click()
+    const line = page.getByRole('group', { name: 'Line of trimyristin' })
+    await expect(line.getByLabel('got back as the sample')).toHaveValue('purified')
+    // Nothing is expected until somebody says so.
+    await expect(line.getByLabel('expected from, %')).toHaveValue('')
+    await line.getByLabel('to, %').fill('20')
+    await line.getByLabel('to, %').press('Enter')
+    await line.getByLabel('expected from, %').fill('30')
+    await line.getByLabel('expected from, %').press('Enter')
+    await expect(line.getByRole('alert')).toContainText('at most 20')
+    await line.getByLabel('expected from, %').fill('10')
+    await line.getByLabel('expected from, %').press('Enter')
+    await expect(page.getByText('expect 0.50 to 1.00 g (10–20 %)')).toBeVisible()
+    await line.getByLabel('got back as the sample').fill('')
+    await line.getByLabel('got back as the sample').press('Enter')
+    // A plan may want no yield and no recovery at all, and says so.
+    await expect(page.getByRole('region', { name: 'Results' })).toContainText('none is wanted')
+    await saved(page)
+    await expectAccessible(page)
+  },
+)
 
 test('mol %, mL to the gram and % w/v are typed where they are read', async ({ page }) => {
   await signIn(page, owner)

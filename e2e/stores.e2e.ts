@@ -233,78 +233,79 @@ test(
   },
 )
 
-test('waste is forecast and written down; a bench finds its container and its vial; the board says who will not finish', async ({
-  page,
-  browser,
-}) => {
-  await signIn(page, owner)
-  const section = await ownSection(page, 1)
-  await page.goto('/class/new')
-  await page.getByLabel('Preparation').selectOption({ label: 'Acetanilide, revision 1' })
-  await page.getByLabel('Section').selectOption(section)
-  await page.getByLabel('Room', { exact: true }).fill(section)
-  // It is on now, and over long before its four hours.
-  const clock = (minutes: number) =>
-    new Intl.DateTimeFormat('en-GB', { timeZone: made.course.zone, hour: '2-digit', minute: '2-digit' }).format(
-      Date.now() + minutes * 60_000,
-    )
-  await page.getByLabel('From', { exact: true }).fill(clock(-20) < clock(60) ? clock(-20) : '00:00')
-  await page.getByLabel('To', { exact: true }).fill(clock(60) > clock(0) ? clock(60) : '23:59')
-  await page.getByRole('button', { name: 'Set this session' }).click()
-  await expect(page.getByText('0 of 1 benches have begun')).toBeVisible()
-  const warning = page.getByRole('region', { name: 'Will not be done in time' })
-  await expect(warning).toContainText('Bench 1: will not finish')
-  await expect(warning).toContainText('Could be left for another day')
-  const code = (await page.locator('.cards .code').first().textContent())!
-  const session = page.url().split('/').at(-1)!
+test(
+  'waste is forecast and written down; a bench finds its container and its vial; the board says who will not finish',
+  { tag: '@all' },
+  async ({ page, browser }) => {
+    await signIn(page, owner)
+    const section = await ownSection(page, 1)
+    await page.goto('/class/new')
+    await page.getByLabel('Preparation').selectOption({ label: 'Acetanilide, revision 1' })
+    await page.getByLabel('Section').selectOption(section)
+    await page.getByLabel('Room', { exact: true }).fill(section)
+    // It is on now, and over long before its four hours.
+    const clock = (minutes: number) =>
+      new Intl.DateTimeFormat('en-GB', { timeZone: made.course.zone, hour: '2-digit', minute: '2-digit' }).format(
+        Date.now() + minutes * 60_000,
+      )
+    await page.getByLabel('From', { exact: true }).fill(clock(-20) < clock(60) ? clock(-20) : '00:00')
+    await page.getByLabel('To', { exact: true }).fill(clock(60) > clock(0) ? clock(60) : '23:59')
+    await page.getByRole('button', { name: 'Set this session' }).click()
+    await expect(page.getByText('0 of 1 benches have begun')).toBeVisible()
+    const warning = page.getByRole('region', { name: 'Will not be done in time' })
+    await expect(warning).toContainText('Bench 1: will not finish')
+    await expect(warning).toContainText('Could be left for another day')
+    const code = (await page.locator('.cards .code').first().textContent())!
+    const session = page.url().split('/').at(-1)!
 
-  // The laboratory says what stands in the room, and where.
-  await page.goto('/reference/laboratory')
-  await page.getByLabel('another room, as sessions name it').fill(section)
-  await page.getByRole('button', { name: 'Add this room' }).click()
-  const room = page.getByRole('region', { name: section })
-  await room.getByLabel(`another container in ${section}`).selectOption('aqueous acid or base')
-  await room.getByLabel('aqueous acid or base: stands').fill('hood 7, behind')
-  await page.keyboard.press('Tab')
-  await room.getByLabel(`also shared in ${section}`).selectOption('balance')
-  await expect(page.getByText('Written.')).toBeVisible()
+    // The laboratory says what stands in the room, and where.
+    await page.goto('/reference/laboratory')
+    await page.getByLabel('another room, as sessions name it').fill(section)
+    await page.getByRole('button', { name: 'Add this room' }).click()
+    const room = page.getByRole('region', { name: section })
+    await room.getByLabel(`another container in ${section}`).selectOption('aqueous acid or base')
+    await room.getByLabel('aqueous acid or base: stands').fill('hood 7, behind')
+    await page.keyboard.press('Tab')
+    await room.getByLabel(`also shared in ${section}`).selectOption('balance')
+    await expect(page.getByText('Written.')).toBeVisible()
 
-  await page.goto(`/stores/${session}/waste`)
-  const container = page.getByRole('listitem', { name: 'Container: aqueous acid or base' })
-  await expect(container).toContainText('hood 7, behind')
-  await container.getByLabel('came back of aqueous acid or base, L').fill('much')
-  await container.getByRole('button', { name: 'Write it down' }).click()
-  await expect(container.getByRole('alert')).toContainText('for example 1.8')
-  await container.getByLabel('came back of aqueous acid or base, L').fill('0.4')
-  await container.getByRole('button', { name: 'Write it down' }).click()
-  await expect(container).toContainText('Came back: 0.4 L')
-  await expectAccessible(page)
+    await page.goto(`/stores/${session}/waste`)
+    const container = page.getByRole('listitem', { name: 'Container: aqueous acid or base' })
+    await expect(container).toContainText('hood 7, behind')
+    await container.getByLabel('came back of aqueous acid or base, L').fill('much')
+    await container.getByRole('button', { name: 'Write it down' }).click()
+    await expect(container.getByRole('alert')).toContainText('for example 1.8')
+    await container.getByLabel('came back of aqueous acid or base, L').fill('0.4')
+    await container.getByRole('button', { name: 'Write it down' }).click()
+    await expect(container).toContainText('Came back: 0.4 L')
+    await expectAccessible(page)
 
-  await page.goto(`/stores/${session}`)
-  await page.getByLabel('vial 1 weighs, g').fill('12.345')
-  await page.getByRole('button', { name: 'Write it down' }).click()
-  await expect(page.getByRole('region', { name: 'Vials weighed beforehand' })).toContainText('12.345 g, with cap')
+    await page.goto(`/stores/${session}`)
+    await page.getByLabel('vial 1 weighs, g').fill('12.345')
+    await page.getByRole('button', { name: 'Write it down' }).click()
+    await expect(page.getByRole('region', { name: 'Vials weighed beforehand' })).toContainText('12.345 g, with cap')
 
-  const bench = await openBench(browser, code)
-  const steps = bench.getByRole('navigation', { name: 'Steps' })
-  await steps.getByRole('button', { name: /^Waste and clean-up/ }).click()
-  await expect(bench.getByRole('list', { name: 'Where the waste goes' })).toContainText('aqueous acid or base: hood 7, behind')
-  await press(bench, 'Back to what is now')
-  await press(bench, 'We have read this')
-  await expect(bench.locator('.step-face h1')).toHaveText('Set up')
-  for (const check of await bench.locator('.pad').getByRole('checkbox').all()) await check.check()
-  await bench.locator('.pad .go').click()
-  await expect(bench.locator('.step-face h1')).toHaveText('Charge aniline')
-  await press(bench, 'With cap')
-  await writeReading(bench, '16.433')
-  await press(bench, 'Vial 1: 12.345 g, with cap')
-  await expect(bench.getByRole('textbox')).toHaveValue('12.345')
-  await press(bench, 'Write it down')
-  await expect(bench.locator('.step-face h1')).toHaveText('Add acetic acid')
-  await steps.getByRole('button', { name: /^Charge aniline/ }).click()
-  await expect(bench.locator('.step-face')).toContainText('4.088 g')
-  await leave(bench)
-})
+    const bench = await openBench(browser, code)
+    const steps = bench.getByRole('navigation', { name: 'Steps' })
+    await steps.getByRole('button', { name: /^Waste and clean-up/ }).click()
+    await expect(bench.getByRole('list', { name: 'Where the waste goes' })).toContainText('aqueous acid or base: hood 7, behind')
+    await press(bench, 'Back to what is now')
+    await press(bench, 'We have read this')
+    await expect(bench.locator('.step-face h1')).toHaveText('Set up')
+    for (const check of await bench.locator('.pad').getByRole('checkbox').all()) await check.check()
+    await bench.locator('.pad .go').click()
+    await expect(bench.locator('.step-face h1')).toHaveText('Charge aniline')
+    await press(bench, 'With cap')
+    await writeReading(bench, '16.433')
+    await press(bench, 'Vial 1: 12.345 g, with cap')
+    await expect(bench.getByRole('textbox')).toHaveValue('12.345')
+    await press(bench, 'Write it down')
+    await expect(bench.locator('.step-face h1')).toHaveText('Add acetic acid')
+    await steps.getByRole('button', { name: /^Charge aniline/ }).click()
+    await expect(bench.locator('.step-face')).toContainText('4.088 g')
+    await leave(bench)
+  },
+)
 
 /** A moment that is waited for. */
 function later() {

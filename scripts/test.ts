@@ -26,8 +26,8 @@ interface Count {
   failed: number
 }
 
-/** Two more than a small machine has cores: a test in a browser mostly waits. */
-const workers = 4
+/** One more than a small machine has cores: a test in a browser mostly waits. */
+const workers = 3
 
 /** A slow machine may take ten times as long as a quick one. */
 const longestTestMs = 60_000
