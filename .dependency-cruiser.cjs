@@ -1,5 +1,5 @@
 // The layers, lowest first. A layer may import from itself and from those before it, never from those after it.
-const layers = ['core', 'reference', 'demo', 'devices', 'data', 'server', 'workers', 'ui', 'app']
+const layers = ['core', 'reference', 'demo', 'devices', 'views', 'data', 'server', 'workers', 'ui', 'app']
 
 /** The floors of core, lowest first: each knows only those before it, types included. */
 const floors = [

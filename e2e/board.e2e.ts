@@ -1,7 +1,18 @@
 /** What goes between the benches and the people who look after them: calls, notes, signatures by PIN, groups together, two tablets at once. */
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { ownSection } from './group'
-import { base, demonstrator, expectAccessible, leave, openBench, owner, reader, signIn, writeReading } from './support'
+import {
+  base,
+  choosePreparation,
+  demonstrator,
+  expectAccessible,
+  leave,
+  openBench,
+  owner,
+  reader,
+  signIn,
+  writeReading,
+} from './support'
 
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' }).click()
 const title = (page: Page) => page.locator('.step-face h1')
@@ -11,7 +22,7 @@ async function twoBenches(page: Page): Promise<{ board: string; codes: string[] 
   await signIn(page, owner)
   const section = await ownSection(page, 2)
   await page.goto('/class/new')
-  await page.getByLabel('Preparation').selectOption({ label: 'Acetanilide, revision 1' })
+  await choosePreparation(page, 'Acetanilide')
   await page.getByLabel('Section').selectOption(section)
   await page.getByLabel('Room', { exact: true }).fill(section)
   await page.getByLabel('From', { exact: true }).fill('00:01')

@@ -2,7 +2,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { defaultLab } from '../src/core/lab/lab'
-import { base, codeToday, leave, made, openBench, openDesk, owner, signIn } from './support'
+import { base, choosePreparation, codeToday, leave, made, openBench, openDesk, owner, signIn } from './support'
 
 const [finished, on] = made.sessions as [(typeof made.sessions)[0], (typeof made.sessions)[0]]
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' }).click()
@@ -98,7 +98,7 @@ test('a draft is discarded after a second question, and the published revision s
 test('a group whose scale the vessels do not bear is told so before the session is set', async ({ page }) => {
   await signIn(page, owner)
   await page.goto('/class/new')
-  await page.getByLabel('Preparation').selectOption({ label: 'Acetanilide, revision 1' })
+  await choosePreparation(page, 'Acetanilide')
   await expect(page.locator('.scale-doubt')).toHaveCount(0)
   await page.getByLabel('Scale of bench 1').fill('15')
   await expect(

@@ -2,7 +2,19 @@
 import { expect, test, type Page } from '@playwright/test'
 import { ownSection } from './group'
 import { beginning } from './stand'
-import { base, demonstrator, expectAccessible, leave, made, openBench, owner, reader, signIn, stores } from './support'
+import {
+  base,
+  choosePreparation,
+  demonstrator,
+  expectAccessible,
+  leave,
+  made,
+  openBench,
+  owner,
+  reader,
+  signIn,
+  stores,
+} from './support'
 
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' }).click()
 const inDays = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)
@@ -113,7 +125,7 @@ test('a session over two days is set, refused where it clashes, moved and parted
   await signIn(page, owner)
   const section = await ownSection(page, 3)
   await page.goto('/class/new')
-  await page.getByLabel('Preparation').selectOption({ label: '2-Methylhexan-2-ol, revision 1' })
+  await choosePreparation(page, '2-Methylhexan-2-ol')
   await page.getByLabel('Section').selectOption(section)
   await page.getByLabel('Room', { exact: true }).fill(section)
   await page.getByLabel('Room, day 2').fill(section)
@@ -133,7 +145,7 @@ test('a session over two days is set, refused where it clashes, moved and parted
   const first = page.url()
   // The same section again in that hour is refused, and what was typed stays.
   await page.goto('/class/new')
-  await page.getByLabel('Preparation').selectOption({ label: 'Benzoin, revision 1' })
+  await choosePreparation(page, 'Benzoin')
   await page.getByLabel('Section').selectOption(section)
   await page.getByLabel('From', { exact: true }).fill('10:00')
   await page.getByLabel('To', { exact: true }).fill('23:58')
@@ -187,7 +199,7 @@ test(
     await signIn(page, owner)
     const section = await ownSection(page, 4)
     await page.goto('/class/new')
-    await page.getByLabel('Preparation').selectOption({ label: 'Benzoin, revision 1' })
+    await choosePreparation(page, 'Benzoin')
     await page.getByLabel('Section').selectOption(section)
     await page.getByLabel('Room', { exact: true }).fill(section)
     await page.getByLabel('Day', { exact: true }).fill(inDays(30))

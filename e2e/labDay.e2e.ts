@@ -1,7 +1,7 @@
 /** One whole preparation on a tablet, over two days, as it really goes: with a strike, a witness, a stretch without the network, what is left out, repeated, seen, set aside, and nearly thrown away. */
 import { expect, test, type Page } from '@playwright/test'
 import { ownSection } from './group'
-import { demonstrator, expectAccessible, leave, openBench, owner, signIn, writeReading } from './support'
+import { choosePreparation, demonstrator, expectAccessible, leave, openBench, owner, signIn, writeReading } from './support'
 
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' }).click()
 const title = (page: Page) => page.locator('.step-face h1')
@@ -25,12 +25,12 @@ async function charge(bench: Page, name: string): Promise<void> {
   await writeReading(bench, planned)
 }
 
-test('from the safety page to the melting point, over two days', async ({ page, browser }) => {
+test('from the safety page to the melting point, over two days', { tag: '@all' }, async ({ page, browser }) => {
   test.setTimeout(240_000)
   await signIn(page, owner)
   const section = await ownSection(page, 1)
   await page.goto('/class/new')
-  await page.getByLabel('Preparation').selectOption({ label: 'Tartaric acid from cream of tartar, revision 1' })
+  await choosePreparation(page, 'Tartaric acid from cream of tartar')
   await page.getByLabel('Section').selectOption(section)
   await page.getByLabel('Room', { exact: true }).fill(section)
   await page.getByLabel('Room, day 2').fill(section)

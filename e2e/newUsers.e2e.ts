@@ -1,7 +1,7 @@
 /** What people met who had never seen the program. */
 import { expect, test, type Page } from '@playwright/test'
 import { ownSection } from './group'
-import { demonstrator, expectAccessible, made, openBench, openDesk, owner, signIn, stores } from './support'
+import { choosePreparation, demonstrator, expectAccessible, made, openBench, openDesk, owner, signIn, stores } from './support'
 
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' }).click()
 const pickIn = async (page: Page, name: RegExp, letters: string, shown: string) => {
@@ -67,7 +67,7 @@ test('day 2 is cancelled: day 1 and Today say it, and it can be restored', async
   await signIn(page, owner)
   const section = await ownSection(page, 1)
   await page.goto('/class/new')
-  await page.getByLabel('Preparation').selectOption({ label: 'Benzoin, revision 1' })
+  await choosePreparation(page, 'Benzoin')
   await page.getByLabel('Section').selectOption(section)
   const tomorrow = new Date(Date.now() + 2 * 86_400_000).toISOString().slice(0, 10)
   const later = new Date(Date.now() + 9 * 86_400_000).toISOString().slice(0, 10)
@@ -142,7 +142,7 @@ test('after a burn the first words are about the burn, with the number to call; 
   await signIn(page, owner)
   const section = await ownSection(page, 1)
   await page.goto('/class/new')
-  await page.getByLabel('Preparation').selectOption({ label: 'Acetanilide, revision 1' })
+  await choosePreparation(page, 'Acetanilide')
   await page.getByLabel('Section').selectOption(section)
   await page.getByLabel('Room', { exact: true }).fill(section)
   await page.getByLabel('From', { exact: true }).fill('00:01')

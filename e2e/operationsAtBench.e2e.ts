@@ -3,7 +3,18 @@ import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import type { Plan } from '../src/core/plan/plan'
 import { ownSection } from './group'
-import { base as origin, expectAccessible, leave, made, openBench, owner, secondServer, signIn, writeReading } from './support'
+import {
+  base as origin,
+  choosePreparation,
+  expectAccessible,
+  leave,
+  made,
+  openBench,
+  owner,
+  secondServer,
+  signIn,
+  writeReading,
+} from './support'
 
 test.describe.configure({ mode: 'serial' })
 
@@ -83,7 +94,7 @@ test('a session is set with a preparation of one’s own', async ({ page }) => {
   await expect(page.getByTestId('revision')).toContainText('revision 1, published')
   const section = await ownSection(page, 2)
   await page.goto('/class/new')
-  await page.getByLabel('Preparation').selectOption({ label: 'Fractionation, tested first, revision 1' })
+  await choosePreparation(page, 'Fractionation, tested first')
   await page.getByLabel('Section').selectOption(section)
   await page.getByLabel('Room', { exact: true }).fill(section)
   await page.getByLabel('From', { exact: true }).fill('00:01')

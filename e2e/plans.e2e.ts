@@ -1,7 +1,7 @@
 /** Preparations that isolate and separate, sequences, the shelf, a person's own words, and what becomes of a preparation. */
 import { expect, test } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { cell, expectAccessible, openDesk, owner, reader, saved, signIn, stores } from './support'
+import { cell, choosePreparation, expectAccessible, openDesk, owner, reader, saved, signIn, stores } from './support'
 
 const table = 'Reaction table'
 
@@ -105,7 +105,7 @@ test('a sequence: what the first makes, what the next needs, the overall yield, 
   await expect(cell(page, 'mass of benzil \\(from the step before\\)')).toHaveValue(before)
   await saved(page)
   await page.goto('/class/new')
-  await page.getByLabel('Preparation').selectOption({ label: 'Benzil, revision 1' })
+  await choosePreparation(page, 'Benzil')
   await expect(page.getByText('This preparation goes on from Benzoin')).toBeVisible()
   // Of section A nobody has made any, of section B all have.
   const scale = page.getByRole('button', { name: 'Scale each group to what it weighed' })

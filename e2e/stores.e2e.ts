@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { leave, made, openBench, owner, base, signIn, stores, expectAccessible, writeReading } from './support'
+import { base, choosePreparation, expectAccessible, leave, made, openBench, owner, signIn, stores, writeReading } from './support'
 import { ownSection } from './group'
 
 const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
@@ -240,7 +240,7 @@ test(
     await signIn(page, owner)
     const section = await ownSection(page, 1)
     await page.goto('/class/new')
-    await page.getByLabel('Preparation').selectOption({ label: 'Acetanilide, revision 1' })
+    await choosePreparation(page, 'Acetanilide')
     await page.getByLabel('Section').selectOption(section)
     await page.getByLabel('Room', { exact: true }).fill(section)
     // It is on now, and over long before its four hours.

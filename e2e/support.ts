@@ -57,6 +57,12 @@ export async function openDesk(page: Page, title: string): Promise<void> {
   await expect(page.getByRole('heading', { name: title, level: 1 })).toBeVisible({ timeout: 30_000 })
 }
 
+/** Chooses a preparation in the form of a session, whatever its revision: another test may have published a further one. */
+export async function choosePreparation(page: Page, title: string): Promise<void> {
+  const options = page.getByLabel('Preparation').locator('option', { hasText: new RegExp(`^${title}, revision`) })
+  await page.getByLabel('Preparation').selectOption((await options.first().getAttribute('value'))!)
+}
+
 /** The text of a table cell as it stands. */
 export const cell = (page: Page, label: string) => page.getByRole('textbox', { name: new RegExp(`^${label}(,|$)`) })
 

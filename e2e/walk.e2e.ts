@@ -1,6 +1,17 @@
 import { expect, test, type Page } from '@playwright/test'
 import { ownSection } from './group'
-import { codeToday, demonstrator, leave, openBench, openDesk, owner, secondServer, signIn, writeReading } from './support'
+import {
+  choosePreparation,
+  codeToday,
+  demonstrator,
+  leave,
+  openBench,
+  openDesk,
+  owner,
+  secondServer,
+  signIn,
+  writeReading,
+} from './support'
 
 test.describe.configure({ mode: 'serial' })
 
@@ -15,7 +26,7 @@ test('the owner sets a session for today, each group at its own scale', async ({
   await openDesk(page, 'Acetanilide')
   await page.getByRole('link', { name: 'Class' }).click()
   await page.getByRole('link', { name: 'Set a lab session' }).click()
-  await page.getByLabel('Preparation').selectOption({ label: 'Acetanilide, revision 1' })
+  await choosePreparation(page, 'Acetanilide')
   await page.getByLabel('Section').selectOption(section)
   await page.getByLabel('Room', { exact: true }).fill(section)
   await page.getByLabel('From', { exact: true }).fill('08:00')

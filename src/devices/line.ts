@@ -15,6 +15,13 @@ export interface InstrumentReading {
 
 export type InstrumentKind = 'balance' | 'thermometer' | 'melting' | 'refractometer'
 
+/** An instrument that a server can ask, and a bench read with one press. */
+export interface KnownInstrument {
+  kind: InstrumentKind
+  name: string
+  standIn: boolean
+}
+
 export const instrumentKinds = ['balance', 'thermometer', 'melting', 'refractometer'] as const satisfies readonly InstrumentKind[]
 
 const number = String.raw`([+-]?\d{1,7}(?:\.\d{1,6})?)`

@@ -1,3 +1,4 @@
+import type { DeedView } from '@/views/people'
 import { thisMoment } from './clock'
 import { Op, QueryTypes } from 'sequelize'
 import { ulid } from 'ulid'
@@ -72,21 +73,11 @@ export async function record({ what, person, course, about = {}, from }: Done, n
   })
 }
 
-export interface DeedRow {
-  id: string
-  at: string
-  who: string | null
-  course: string | null
-  what: string
-  about: string
-  from: string
-}
-
 export const deedsOnAPage = 100
 
 /** A page of the record, the latest first: those before an id. */
-export async function deedsBefore(before: string | undefined): Promise<DeedRow[]> {
-  const rows = await database().query<Omit<DeedRow, 'at'> & { at: Date | string }>(
+export async function deedsBefore(before: string | undefined): Promise<DeedView[]> {
+  const rows = await database().query<Omit<DeedView, 'at'> & { at: Date | string }>(
     `SELECT d.id, d.at, COALESCE(u.name, t.name) AS who, c.title AS course, d.what, d.about, d.\`from\` FROM deed d
      LEFT JOIN user u ON u.id = d.person LEFT JOIN token t ON t.id = d.person LEFT JOIN course c ON c.id = d.course
      WHERE :before = '' OR d.id < :before ORDER BY d.id DESC LIMIT ${deedsOnAPage}`,

@@ -1,3 +1,4 @@
+import type { FileView } from '@/views/files'
 import { thisMoment } from './clock'
 import { createHash } from 'node:crypto'
 import type { WhereOptions } from 'sequelize'
@@ -59,19 +60,6 @@ export const readingSchema = object({
 export const reportSchema = object({
   text: string().min(1, 'the report is empty').max(20_000, 'the report is too long: its table is enough').required(),
 }).noUnknown()
-
-export interface FileView {
-  id: string
-  name: string
-  kind: TraceKind
-  title: string
-  simulated: boolean
-  slot: string
-  run: string | null
-  reading: TraceReading
-  addedBy: string
-  addedAt: string
-}
 
 /** The slots that a session's groups have written for their vials. */
 export function slotsOfRuns(view: SessionView): { id: string; bench: number; slots: string[] }[] {

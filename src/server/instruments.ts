@@ -1,13 +1,13 @@
 import { connect } from 'node:net'
-import { instrumentKinds, nameIn, readingIn, type InstrumentKind, type InstrumentReading } from '@/devices/line'
+import {
+  instrumentKinds,
+  nameIn,
+  readingIn,
+  type InstrumentKind,
+  type InstrumentReading,
+  type KnownInstrument,
+} from '@/devices/line'
 import { Refusal } from './refusal'
-
-/** An instrument that this server can ask. */
-export interface KnownInstrument {
-  kind: InstrumentKind
-  name: string
-  standIn: boolean
-}
 
 interface Address {
   kind: InstrumentKind

@@ -1,3 +1,4 @@
+import type { PersonView } from '@/views/people'
 import { thisMoment } from './clock'
 import { QueryTypes, type Transaction } from 'sequelize'
 import { ulid } from 'ulid'
@@ -10,22 +11,8 @@ import { lookOf } from './looksLike'
 import { Refusal } from './refusal'
 import type { Actor } from './rights'
 
-/** Somebody who works here. */
-export interface PersonRow {
-  id: string
-  name: string
-  signIn: string
-  role: CourseRole
-  /** False until an invitation is taken up. */
-  here: boolean
-  /** When the link that was made for them ends, where one is open. */
-  linkUntil: string | null
-  /** True where the owner of this course may make a new link for them. */
-  mayLink: boolean
-}
-
 /** The people of a course, those who have not taken up their invitation included. */
-export async function peopleOfCourse(course: string, now = thisMoment()): Promise<PersonRow[]> {
+export async function peopleOfCourse(course: string, now = thisMoment()): Promise<PersonView[]> {
   const rows = await database().query<{
     id: string
     name: string

@@ -1,3 +1,4 @@
+import type { SignerView } from '@/views/people'
 import { QueryTypes } from 'sequelize'
 import { database } from '@/data/connect'
 import { User } from '@/data/models'
@@ -14,15 +15,8 @@ const patience = {
   person: { free: 12, longestS: 600 },
 } as const
 
-/** A person who may sign in a course, and whether they have a PIN for it. */
-export interface SignerChoice {
-  id: string
-  name: string
-  pin: boolean
-}
-
 /** Who may sign readings of a course, by name. */
-export async function signersOf(course: string): Promise<SignerChoice[]> {
+export async function signersOf(course: string): Promise<SignerView[]> {
   const rows = await database().query<{ id: string; name: string; pin: string }>(
     `SELECT u.id, u.name, u.pin_hash AS pin FROM membership m JOIN user u ON u.id = m.user
      WHERE m.course = :course AND m.role IN ('owner', 'demonstrator') AND u.withdrawn_at IS NULL AND u.password_hash <> '' ORDER BY u.name`,

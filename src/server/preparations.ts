@@ -1,3 +1,4 @@
+import type { HistoryView } from '@/views/plans'
 import type { Plan } from '@/core/plan/plan'
 import { Draft, Revision, User } from '@/data/models'
 import { readDocument } from './documents'
@@ -10,16 +11,9 @@ export function revisionNumber(text: string | undefined): number | undefined {
   return text !== undefined && /^\d{1,6}$/.test(text) ? Number(text) : undefined
 }
 
-interface HistoryLine {
-  number: number
-  state: RevisionView['state']
-  at: string
-  by: string
-}
-
 export interface Opened {
   archived: boolean
-  history: HistoryLine[]
+  history: HistoryView[]
   revision: RevisionView
 }
 

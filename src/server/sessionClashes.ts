@@ -1,3 +1,4 @@
+import type { SaidBefore } from '@/views/sessions'
 import { thisMoment } from './clock'
 import { Op, QueryTypes, type Transaction } from 'sequelize'
 import { days, lengthOf, writeMinutes } from '@/core/plan/duration'
@@ -13,14 +14,6 @@ export interface WantedDay {
   startsAt: string
   endsAt: string
   room: string
-}
-
-/** Something said about a session before it is set: it cannot be so, or it is to be thought over. */
-export interface SaidBefore {
-  level: 'danger' | 'doubt'
-  /** Which of the days, from 0; null where it is about all of them. */
-  day: number | null
-  words: string
 }
 
 interface Taken {

@@ -10,7 +10,8 @@ import { planOfRevision } from './documents'
 import { labFrom } from './laboratory'
 import { recheck } from './live'
 import { Refusal } from './refusal'
-import { hasBegun, refuseClashes, saidBefore, settable, type SaidBefore, type WantedDay } from './sessionClashes'
+import { hasBegun, refuseClashes, saidBefore, settable, type WantedDay } from './sessionClashes'
+import type { SaidBefore } from '@/views/sessions'
 import { takeMembers } from './students'
 
 export interface NewSession {

@@ -1,10 +1,11 @@
+import type { SettingOutView } from '@/views/stores'
 import type { Lab } from '@/core/lab/lab'
 import { batchOf, batches, fetchedFor, mixingWords } from '@/core/stores/batch'
 import { orderList, type Ahead, type ToOrder } from '@/core/stores/orderList'
 import type { NamedBottle, SetRow, SolutionRow } from '@/core/stores/setRow'
-import { settingOut, usualSpare, type Need, type Unsaid } from '@/core/stores/settingOut'
+import { settingOut, usualSpare, type Need } from '@/core/stores/settingOut'
 import { beforeSetOut, pickFor } from '@/core/stores/stock'
-import { thingsFor, type Thing } from '@/core/stores/things'
+import { thingsFor } from '@/core/stores/things'
 import type { Bottle } from '@/core/stores/bottle'
 import type { StoresRecord } from '@/core/stores/record'
 import { strengthText } from '@/core/plan/lineName'
@@ -13,16 +14,7 @@ import { listBottles } from './bottles'
 import { UnreadableDocument } from './documents'
 import { sessionsBetween, type SessionHead } from './sessions'
 import { dayPlanOf } from './dayPlans'
-import { countsFor, storesRecords, storesSession, type StoresSession } from './stores'
-
-export interface SettingOutView {
-  session: Omit<StoresSession, 'plan'>
-  rows: SetRow[]
-  things: Thing[]
-  unsaid: Unsaid[]
-  spare: number
-  records: StoresRecord[]
-}
+import { countsFor, storesRecords, storesSession } from './stores'
 
 /** Everything that is set out for one session. @throws Refusal 404, UnreadableDocument */
 export async function settingOutView(id: string, lab: Lab): Promise<SettingOutView> {

@@ -1,3 +1,4 @@
+import type { StoresGroup } from '@/views/stores'
 import { thisMoment } from './clock'
 import { Op, QueryTypes } from 'sequelize'
 import { ulid } from 'ulid'
@@ -9,14 +10,6 @@ import { database } from '@/data/connect'
 import { Run, RunDay, StoresRecordRow } from '@/data/models'
 import { planOfRevision } from './documents'
 import { sessionHead, type SessionHead } from './sessions'
-
-/** One bench as the stores see it. */
-export interface StoresGroup {
-  run: string
-  bench: number
-  members: string
-  scale: number
-}
 
 /** A session as the stores see it: what is done, and by whom. Nothing of what was written at the benches. */
 export interface StoresSession extends SessionHead {

@@ -1,3 +1,4 @@
+import type { SectionView } from '@/views/people'
 import { thisMoment } from './clock'
 import { Op, QueryTypes, type Transaction } from 'sequelize'
 import { ulid } from 'ulid'
@@ -14,13 +15,6 @@ export function membersText(names: readonly (string | null)[]): string {
   const gone = names.length - kept.length
   const parts = [...kept, ...(gone > 0 ? [`${gone} no longer named`] : [])]
   return (parts.join(', ') || 'nobody').slice(0, 200)
-}
-
-export interface SectionView {
-  id: string
-  name: string
-  sessions: number
-  groups: { id: string; bench: number; members: { id: string; name: string | null }[] }[]
 }
 
 /** The sections of a course with their groups and who is in them: three statements. */

@@ -1,5 +1,4 @@
-import type { Form } from '@/core/plan/plan'
-import type { Substance } from '@/core/substance/substance'
+import type { FoundSubstance } from '@/views/plans'
 import { stockSolutions, wordsOfSolution } from '@/reference/solutions'
 import { molarMass } from '@/core/substance/molarMass'
 import type { SubstanceRecord } from '@/core/substance/record'
@@ -16,18 +15,6 @@ import { drawStructure } from './structures/structures'
 const index = substanceIndex(substanceRecords)
 const stocks = stockSolutions.map((stock) => ({ stock, words: wordsOfSolution(stock) }))
 const mostSolutions = 3
-
-/** A substance as a search answers it: what a plan takes. It waits for no picture. */
-export interface FoundSubstance {
-  substance: Substance
-  synonyms: string[]
-  /** How it is dispensed, where what was found is a stock solution of it. */
-  form?: Form
-  /** The stock solution's own name. */
-  solution?: string
-  /** g/mol; null for a mixture. */
-  molarMass: number | null
-}
 
 /** Records found by any name or formula, best first, as the course knows them: with what it has compared. */
 export function findSubstances(text: string, comparisons: readonly Comparison[] = []): FoundSubstance[] {

@@ -1,3 +1,4 @@
+import type { HappenedView, TimetableView } from '@/views/stores'
 import { thisMoment } from './clock'
 import { QueryTypes } from 'sequelize'
 import { foldRun } from '@/core/run/foldRun'
@@ -5,7 +6,6 @@ import type { Lab } from '@/core/lab/lab'
 import { scalePlan } from '@/core/edit/scalePlan'
 import { days } from '@/core/plan/duration'
 import type { Plan, Step } from '@/core/plan/plan'
-import type { DayPlan } from '@/core/stores/record'
 import { loggedTimes, type ClassTimes, type GroupTimes, type LoggedClasses } from '@/core/timetable/logged'
 import { compiled, usualMinutes } from '@/core/timetable/compiled'
 import { Player, slotsOf } from '@/core/timetable/play'
@@ -19,30 +19,6 @@ import { LabSession } from '@/data/models'
 import { dayPlanOf } from './dayPlans'
 import { countsFor, storesSession, type StoresSession } from './stores'
 import { slowly } from './slowly'
-
-/** What really happened at a bench on the day, for the picture. */
-export interface Happened {
-  bench: number
-  /** When each step was ended, ms; and when the group began. */
-  beganAt: number | null
-  ended: Record<string, number>
-  /** The step that it is in; null where it is done with all. */
-  now: string | null
-}
-
-export interface TimetableView {
-  session: Omit<StoresSession, 'plan'>
-  /** The steps of this day; and as they are at the scales of groups that do not work at the plan's. */
-  steps: Step[]
-  scaled: { scale: number; steps: Step[] }[]
-  /** What the groups share, and how many of it there are; null where nobody has said it. */
-  stations: { name: string; count: number | null }[]
-  /** The same as the room has it, without what was said for the day. */
-  usual: Record<string, number>
-  day: DayPlan
-  logged: LoggedClasses & { classes: number }
-  happened: Happened[]
-}
 
 /** The steps of the day that a session is: from where it goes on to the pause that ends it. */
 export function stepsOfDay(plan: Plan, beginsAtStep: string | null): Step[] {
@@ -159,7 +135,7 @@ async function earlierClasses(session: Omit<StoresSession, 'plan'>, plan: Plan, 
 /** The times of a class that is over, read once as long as nothing comes to its log. */
 const kept = new Map<string, { key: string; groups: GroupTimes[] }>()
 
-async function happenedIn({ groups }: Pick<StoresSession, 'groups'>, plan: Plan): Promise<Happened[]> {
+async function happenedIn({ groups }: Pick<StoresSession, 'groups'>, plan: Plan): Promise<HappenedView[]> {
   const entries = await readEntries(groups.map(({ run }) => run))
   return slowly(groups, ({ run, bench, scale }) => {
     const times = timesOf(plan, scale, entries[run] ?? [])

@@ -1,3 +1,4 @@
+import type { TokenView } from '@/views/people'
 import { thisMoment } from './clock'
 import { createHash, randomBytes } from 'node:crypto'
 import { Op } from 'sequelize'
@@ -49,18 +50,6 @@ export async function makeToken(
 }
 
 const rightsIn = (text: string): TokenRight[] => tokenRights.filter((right) => text.split(' ').includes(right))
-
-export interface TokenView {
-  id: string
-  name: string
-  rights: TokenRight[]
-  course: string | null
-  madeAt: string
-  madeBy: string
-  endsAt: string
-  usedAt: string | null
-  withdrawnAt: string | null
-}
 
 /** Every token that was made, the newest first; never its secret. */
 export async function tokensOfCollege(): Promise<TokenView[]> {

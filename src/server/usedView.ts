@@ -1,34 +1,19 @@
+import type { StoresSessionView, UsedRowView } from '@/views/stores'
 import { foldRun } from '@/core/run/foldRun'
 import type { Lab } from '@/core/lab/lab'
 import type { StoresRecord } from '@/core/stores/record'
 import { usedUp } from '@/core/stores/usedUp'
 import { readEntries } from '@/data/entries'
-import type { NamedBottle } from '@/core/stores/setRow'
 import { settingOutView } from './settingOut'
 import { isOver } from './sessions'
-import { planOfSession, type StoresSession } from './stores'
+import { planOfSession } from './stores'
 import { slowly } from './slowly'
 
-/** What became of one thing that was issued. */
-export interface UsedRow {
-  item: string
-  name: string
-  unit: 'g' | 'mL'
-  /** What left the bottles when it was set out, bottle by bottle; empty where it never was. */
-  out: { bottle: string; take: number; perUnit: number }[]
-  charged: number
-  benches: number
-  unreadable: number
-  /** Bottles that it could be taken from now, where nothing was set out. */
-  bottles: (NamedBottle & { perUnit: number })[]
-  settled: StoresRecord<'settled'> | null
-}
-
 export interface UsedView {
-  session: Omit<StoresSession, 'plan'>
+  session: StoresSessionView
   /** True when nothing is charged any more: the session is over, or all benches are done. */
   over: boolean
-  rows: UsedRow[]
+  rows: UsedRowView[]
 }
 
 /** What the benches of a session really used, against what was set out. @throws Refusal 404, UnreadableDocument */

@@ -2,7 +2,9 @@ import { DataTypes, type CreationOptional, type Sequelize } from 'sequelize'
 import { Row, flag, key, maybe, moment, perhaps, tables, text, ulid, whole } from './columns'
 
 /** What a person may be in a course. */
-export type CourseRole = 'owner' | 'demonstrator' | 'stores' | 'reader'
+import type { CourseRole } from '@/views/people'
+
+export type { CourseRole }
 
 export class User extends Row<User> {
   declare id: string

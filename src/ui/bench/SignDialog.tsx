@@ -1,5 +1,6 @@
 'use client'
 
+import type { SignerView } from '@/views/people'
 import { printed, type Words } from '@/core/words/words'
 import { useEffect, useState } from 'react'
 import { Button, Form, Modal } from 'react-bootstrap'
@@ -7,12 +8,6 @@ import { Problem } from '../course/Problem'
 import { refusalOf, type Refused } from '../course/refusalOf'
 import { call } from '../call'
 import type { Numbered } from '../run/useLive'
-
-interface Signer {
-  id: string
-  name: string
-  pin: boolean
-}
 
 interface Props {
   run: string
@@ -26,7 +21,7 @@ interface Props {
 
 /** A demonstrator signs on the bench's tablet, by a PIN or with name and password, for one step or all that wait; the tablet stays the bench. */
 export function SignDialog({ run, steps, first, onSigned, onClose }: Props) {
-  const [signers, setSigners] = useState<Signer[]>([])
+  const [signers, setSigners] = useState<SignerView[]>([])
   const [who, setWho] = useState<string>()
   const [pin, setPin] = useState('')
   const [signIn, setSignIn] = useState('')
@@ -35,7 +30,7 @@ export function SignDialog({ run, steps, first, onSigned, onClose }: Props) {
   const [problem, setProblem] = useState<Refused>()
   const [busy, setBusy] = useState(false)
   useEffect(() => {
-    call<{ signers: Signer[] }>(`/api/runs/${run}/signatures`, 'GET').then(
+    call<{ signers: SignerView[] }>(`/api/runs/${run}/signatures`, 'GET').then(
       ({ signers: all }) => setSigners(all.filter((each) => each.pin)),
       () => {
         // By name and password it is signed as well.

@@ -1,27 +1,20 @@
 'use client'
 
 import { useEffect, useState } from 'react'
-import type { InstrumentKind, InstrumentReading } from '@/devices/line'
+import type { InstrumentKind, InstrumentReading, KnownInstrument } from '@/devices/line'
 import { call } from '../call'
 
-/** An instrument that this bench can read with one press. */
-export interface AtHand {
-  kind: InstrumentKind
-  name: string
-  standIn: boolean
-}
-
-const none: AtHand[] = []
-const asked = new Map<string, Promise<AtHand[]>>()
+const none: KnownInstrument[] = []
+const asked = new Map<string, Promise<KnownInstrument[]>>()
 
 /** The instruments that the server can ask for this run; asked once, and nothing where there are none or no network. */
-export function useInstruments(run: string): AtHand[] {
+export function useInstruments(run: string): KnownInstrument[] {
   const [found, setFound] = useState(none)
   useEffect(() => {
     let gone = false
     const asking =
       asked.get(run) ??
-      call<{ instruments: AtHand[] }>(`/api/runs/${run}/instruments`, 'GET').then(({ instruments }) => instruments)
+      call<{ instruments: KnownInstrument[] }>(`/api/runs/${run}/instruments`, 'GET').then(({ instruments }) => instruments)
     asked.set(run, asking)
     asking.then(
       (all) => !gone && setFound(all),

@@ -5,7 +5,7 @@ import type { FieldErrors, UseFormRegister } from 'react-hook-form'
 import { writeMinutes } from '@/core/plan/duration'
 import { State } from '../figures/State'
 import type { SessionDay } from './sessionDay'
-import type { Said } from './useSaidBefore'
+import type { SaidBefore } from '@/views/sessions'
 
 interface Typed {
   revision: string
@@ -33,7 +33,7 @@ export function SessionDays({
   form: { register: UseFormRegister<Typed>; formState: { errors: FieldErrors<Typed> } }
   ids: readonly string[]
   usual: readonly number[]
-  said: readonly Said[]
+  said: readonly SaidBefore[]
   onMore: () => void
   onFewer: () => void
 }) {
@@ -81,7 +81,7 @@ export function SessionDays({
   )
 }
 
-export function SaidOf({ said }: { said: readonly Said[] }) {
+export function SaidOf({ said }: { said: readonly SaidBefore[] }) {
   return (
     <div role="status" className="said-before">
       {said.map(({ level, words }) => (

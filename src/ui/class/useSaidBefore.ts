@@ -1,14 +1,9 @@
 'use client'
 
+import type { SaidBefore } from '@/views/sessions'
 import { useEffect, useState } from 'react'
 import { call } from '../call'
 import { daySchema, wantedDay, type SessionDay } from './sessionDay'
-
-export interface Said {
-  level: 'danger' | 'doubt'
-  day: number | null
-  words: string
-}
 
 const waitMs = 300
 
@@ -23,18 +18,18 @@ export function useSaidBefore({
   section: string
   days: readonly SessionDay[]
   zone: string
-}): Said[] {
+}): SaidBefore[] {
   const asked = days.every((day) => daySchema.isValidSync(day))
     ? JSON.stringify({ revision, section, days: days.map((day) => wantedDay(day, zone)) })
     : ''
-  const [answer, setAnswer] = useState<{ asked: string; said: Said[] }>({ asked: '', said: [] })
+  const [answer, setAnswer] = useState<{ asked: string; said: SaidBefore[] }>({ asked: '', said: [] })
   useEffect(() => {
     if (asked === '') return
     let gone = false
     const soon = setTimeout(() => {
-      call<{ said: Said[] }>('/api/sessions/check', 'POST', JSON.parse(asked))
+      call<{ said: SaidBefore[] }>('/api/sessions/check', 'POST', JSON.parse(asked))
         .then(({ said }) => !gone && setAnswer({ asked, said }))
-        // Said when it is set.
+        // SaidBefore when it is set.
         .catch((error: Error) => !gone && setAnswer({ asked, said: [{ level: 'danger', day: null, words: error.message }] }))
     }, waitMs)
     return () => {

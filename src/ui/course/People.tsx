@@ -1,5 +1,6 @@
 'use client'
 
+import type { PersonView } from '@/views/people'
 import { useState, type FormEvent } from 'react'
 import { Button } from 'react-bootstrap'
 import { call } from '../call'
@@ -11,16 +12,6 @@ import { Sure } from './Sure'
 import { Typed } from './Typed'
 import { useDone } from './useDone'
 
-export interface Person {
-  id: string
-  name: string
-  signIn: string
-  role: Role
-  here: boolean
-  linkUntil: string | null
-  mayLink: boolean
-}
-
 /** The people of a course: who they are, what they may do; invited, let in anew, taken out. */
 export function People({
   course,
@@ -30,7 +21,7 @@ export function People({
   mail,
 }: {
   course: string
-  people: Person[]
+  people: PersonView[]
   me: string
   zone: string
   mail: boolean

@@ -1,18 +1,9 @@
+import type { DeedView } from '@/views/people'
 import { Link } from '../page/Link'
 import { clockTime, longDay } from '../time'
 
-interface DeedLine {
-  id: string
-  at: string
-  who: string | null
-  course: string | null
-  what: string
-  about: string
-  from: string
-}
-
 /** What people did: who, when, what, from where; the latest first. Nobody changes it. */
-export function Record({ deeds, zone, older, later }: { deeds: DeedLine[]; zone: string; older: boolean; later: boolean }) {
+export function Record({ deeds, zone, older, later }: { deeds: DeedView[]; zone: string; older: boolean; later: boolean }) {
   return (
     <section aria-labelledby="record">
       <h2 className="section-title" id="record">

@@ -1,22 +1,15 @@
 'use client'
 
+import type { SectionView } from '@/views/people'
 import { useState, type FormEvent } from 'react'
 import { Button } from 'react-bootstrap'
 import { call } from '../call'
 import { Groups } from './Groups'
-import type { Member } from './member'
 import { Problem } from './Problem'
 import { useDone } from './useDone'
 
-export interface CourseSection {
-  id: string
-  name: string
-  sessions: number
-  groups: { id: string; bench: number; members: Member[] }[]
-}
-
 /** The sections of a course, each with its groups. */
-export function Sections({ course, sections, mayWrite }: { course: string; sections: CourseSection[]; mayWrite: boolean }) {
+export function Sections({ course, sections, mayWrite }: { course: string; sections: SectionView[]; mayWrite: boolean }) {
   const { problem, busy, run } = useDone()
   const [name, setName] = useState('')
   const add = (event: FormEvent) => {
@@ -53,7 +46,7 @@ export function Sections({ course, sections, mayWrite }: { course: string; secti
   )
 }
 
-function SectionSheet({ section, mayWrite }: { section: CourseSection; mayWrite: boolean }) {
+function SectionSheet({ section, mayWrite }: { section: SectionView; mayWrite: boolean }) {
   const { id, name, groups, sessions } = section
   const { problem, busy, run } = useDone()
   const [renaming, setRenaming] = useState<string>()

@@ -1,5 +1,6 @@
 'use client'
 
+import type { TokenView } from '@/views/people'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import { call } from '../call'
@@ -11,20 +12,8 @@ import { ToCopy } from './ToCopy'
 import { Typed } from './Typed'
 import { useDone } from './useDone'
 
-interface Token {
-  id: string
-  name: string
-  rights: string[]
-  course: string | null
-  madeAt: string
-  madeBy: string
-  endsAt: string
-  usedAt: string | null
-  withdrawnAt: string | null
-}
-
 interface Props {
-  tokens: Token[]
+  tokens: TokenView[]
   rights: readonly string[]
   courses: { id: string; title: string; term: string }[]
   zone: string
@@ -70,7 +59,7 @@ const Shown = ({ name, token }: { name: string; token: string }) => (
     <p>
       <b>For {name}.</b> It is shown only now and kept nowhere: put it where that program keeps its secrets.
     </p>
-    <ToCopy label={`Token for ${name}`} value={token} words="Copy the token" />
+    <ToCopy label={`TokenView for ${name}`} value={token} words="Copy the token" />
   </div>
 )
 

@@ -5,7 +5,8 @@ import type { Plan } from '@/core/plan/plan'
 import { drawingOf } from './drawingOf'
 import { OwnSubstance } from './OwnSubstance'
 import { PartSelect } from './PartSelect'
-import { SubstancePicker, type FoundSubstance } from './SubstancePicker'
+import type { FoundSubstance } from '@/views/plans'
+import { SubstancePicker } from './SubstancePicker'
 import { focusCell } from './toCell'
 
 interface Props {

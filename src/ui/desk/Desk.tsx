@@ -24,7 +24,8 @@ import { ProcedureStrip } from './ProcedureStrip'
 import { PublishDialog } from './PublishDialog'
 import { StartDraft } from './StartDraft'
 import { DeskHead } from './DeskHead'
-import { History, type Revision } from './History'
+import type { HistoryView } from '@/views/plans'
+import { History } from './History'
 import { useMarginNotes } from './useMarginNotes'
 import { ReactionTableView } from './ReactionTableView'
 import { KeepOrCopy } from './KeepOrCopy'
@@ -46,7 +47,7 @@ export interface DeskProps {
   course: string
   preparation: string
   opened: { base: Base; plan: Plan }
-  history: Revision[]
+  history: HistoryView[]
   /** True for a preparation that is put away. */
   archived: boolean
   shelf: Bottle[]

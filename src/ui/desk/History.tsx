@@ -1,16 +1,10 @@
+import type { HistoryView } from '@/views/plans'
 import { memo } from 'react'
 import { Link } from '../page/Link'
 import { longDay } from '../time'
 
-export interface Revision {
-  number: number
-  state: 'draft' | 'published' | 'superseded'
-  at: string
-  by: string
-}
-
 interface Props {
-  history: readonly Revision[]
+  history: readonly HistoryView[]
   preparation: string
   zone: string
   /** Number of the revision that is looked at. */

@@ -10,7 +10,8 @@ import { refusalOf, type Refused } from '../course/refusalOf'
 import { call } from '../call'
 import { drawingOf } from './drawingOf'
 import { OwnSubstance } from './OwnSubstance'
-import { SubstancePicker, type FoundSubstance } from './SubstancePicker'
+import type { FoundSubstance } from '@/views/plans'
+import { SubstancePicker } from './SubstancePicker'
 
 type Part = 'start' | 'product'
 

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { Button, Modal } from 'react-bootstrap'
 import { call, CallError } from '../call'
 import { State } from '../figures/State'
-import type { FoundSubstance } from './SubstancePicker'
+import type { FoundSubstance } from '@/views/plans'
 
 interface Props {
   course: string

@@ -1,20 +1,10 @@
 'use client'
 
+import type { FoundSubstance } from '@/views/plans'
 import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react'
-import type { Form } from '@/core/plan/plan'
-import type { Substance } from '@/core/substance/substance'
 import { FormulaText } from '../figures/FormulaText'
 import { call } from '../call'
 import { useStable } from './useStable'
-
-export interface FoundSubstance {
-  substance: Substance
-  synonyms: string[]
-  molarMass: number | null
-  /** How it is dispensed, and what it is called, where it is a stock solution. */
-  form?: Form
-  solution?: string
-}
 
 interface Props {
   course: string

@@ -1,7 +1,8 @@
 'use client'
 
 import { useState } from 'react'
-import { SubstancePicker, type FoundSubstance } from '../desk/SubstancePicker'
+import type { FoundSubstance } from '@/views/plans'
+import { SubstancePicker } from '../desk/SubstancePicker'
 import { madeUp } from './madeUp'
 
 /** A solution to be made: of what, how strong, how much, and from the solid, the bottle it is sold in, or a stronger solution. */

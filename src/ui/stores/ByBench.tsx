@@ -1,7 +1,7 @@
 import type { Thing } from '@/core/stores/things'
 import { amountText } from './amount'
 import type { SetRow } from '@/core/stores/setRow'
-import type { SessionShown } from './shown'
+import type { StoresSessionView } from '@/views/stores'
 
 /** What stands on the tray of each bench: its own amounts at its scale, and its things. */
 export function ByBench({
@@ -11,7 +11,7 @@ export function ByBench({
 }: {
   rows: readonly SetRow[]
   things: readonly Thing[]
-  groups: SessionShown['groups']
+  groups: StoresSessionView['groups']
 }) {
   const own = things.filter(({ kind }) => kind !== 'shared')
   return (

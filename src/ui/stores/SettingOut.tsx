@@ -11,13 +11,13 @@ import { amountText } from './amount'
 import { ByBench } from './ByBench'
 import { SetLine } from './SetLine'
 import type { SetRow } from '@/core/stores/setRow'
-import type { SettingOutShown } from './shown'
+import type { SettingOutView } from '@/views/stores'
 import { recordOf, useRecords } from './useRecords'
 import { useRefresh } from './useRefresh'
 import { WeighedVials } from './WeighedVials'
 
 interface Props {
-  view: SettingOutShown
+  view: SettingOutView
   mayWrite: boolean
   who: string
 }

@@ -1,5 +1,6 @@
 'use client'
 
+import type { TimetableView } from '@/views/stores'
 import { useMemo, useState } from 'react'
 import { Button } from 'react-bootstrap'
 import type { Step } from '@/core/plan/plan'
@@ -8,37 +9,24 @@ import { dayPlanSchema, type DayPlan } from '@/core/stores/record'
 import { compiled, usualMinutes } from '@/core/timetable/compiled'
 import { Player, slotsOf } from '@/core/timetable/play'
 import { workOf, type Told } from '@/core/timetable/settle'
-import type { LoggedClasses } from '@/core/timetable/logged'
 import { printed } from '@/core/words/words'
 import { NumberField } from '../desk/fields'
 import { MineInstead } from '../kept/MineInstead'
 import { useWhole } from '../kept/useWhole'
 import { useNow } from '../useNow'
 import { clockAt } from './clockAt'
-import { dayOf, toldOf, writtenTold, type AtScale } from '@/core/stores/toldDay'
-import type { SessionShown } from './shown'
+import { dayOf, toldOf, writtenTold } from '@/core/stores/toldDay'
 import { TimetableNotes } from './TimetableNotes'
 import { TimetablePicture, type RowShown } from './TimetablePicture'
 import { TimetableTable } from './TimetableTable'
 import { useOutlook } from './useOutlook'
 import { useRefresh } from './useRefresh'
 
-export interface TimetableShown {
-  session: SessionShown
-  steps: Step[]
-  scaled: AtScale[]
-  stations: { name: string; count: number | null }[]
-  usual: Record<string, number>
-  day: DayPlan
-  logged: LoggedClasses & { classes: number }
-  happened: { bench: number; beganAt: number | null; ended: Record<string, number>; now: string | null }[]
-}
-
 /** Played for what stands and for each thing that could be, all alike: a share is known to some two per cent. */
 const classes = 600
 
 /** Will it fit: the class as a picture that follows every change, what some hundreds of such classes come to, and what else could be told. Each change is written at once and can be taken back. */
-export function Timetable({ view, mayWrite, now: loadedAt }: { view: TimetableShown; mayWrite: boolean; now: number }) {
+export function Timetable({ view, mayWrite, now: loadedAt }: { view: TimetableView; mayWrite: boolean; now: number }) {
   const { session, steps, scaled, logged } = view
   const kept = useWhole(`/api/sessions/${session.id}/timetable`, view.day, checkedDay)
   const { value: day, problem, theirs, write: keep } = kept
@@ -241,7 +229,7 @@ const countOf = ({ counts }: DayPlan, name: string) => counts.find((each) => eac
 
 /** What a bench really did, from the end of the step before to the end of each. */
 function happenedOf(
-  happened: TimetableShown['happened'][number] | undefined,
+  happened: TimetableView['happened'][number] | undefined,
   steps: readonly Step[],
   titles: Readonly<Record<string, string>>,
   startMs: number,

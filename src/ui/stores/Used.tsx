@@ -1,5 +1,6 @@
 'use client'
 
+import type { UsedRowView } from '@/views/stores'
 import { useState } from 'react'
 import { Button } from 'react-bootstrap'
 import type { StoresRecord } from '@/core/stores/record'
@@ -7,25 +8,11 @@ import { call } from '../call'
 import { State } from '../figures/State'
 import { clockTime } from '../time'
 import { amountText } from './amount'
-import type { NamedBottle } from '@/core/stores/setRow'
-
-export interface UsedShown {
-  item: string
-  name: string
-  unit: 'g' | 'mL'
-  /** In the unit of the row; a bottle counts `perUnit` of its own for one of them. */
-  out: { bottle: string; take: number; perUnit: number }[]
-  charged: number
-  benches: number
-  unreadable: number
-  bottles: (NamedBottle & { perUnit: number })[]
-  settled: StoresRecord<'settled'> | null
-}
 
 interface Props {
   session: string
   zone: string
-  rows: UsedShown[]
+  rows: UsedRowView[]
   mayWrite: boolean
 }
 
@@ -35,7 +22,7 @@ const hows = { back: 'what was left went back', away: 'what was left was thrown 
 export function Used({ session, zone, rows: first, mayWrite }: Props) {
   const [rows, setRows] = useState(first)
   const [problem, setProblem] = useState<string>()
-  const settle = async (row: UsedShown, how: 'back' | 'away' | 'charged', moves: { bottle: string; amount: number }[]) => {
+  const settle = async (row: UsedRowView, how: 'back' | 'away' | 'charged', moves: { bottle: string; amount: number }[]) => {
     setProblem(undefined)
     try {
       const { records } = await call<{ records: StoresRecord[] }>(`/api/sessions/${session}/stores`, 'POST', {
@@ -152,7 +139,7 @@ export function Used({ session, zone, rows: first, mayWrite }: Props) {
 const tidy = (value: number) => Number(value.toPrecision(6))
 
 /** What goes back goes into the bottles that were opened last. */
-function spread(out: UsedShown['out'], left: number): { bottle: string; amount: number }[] {
+function spread(out: UsedRowView['out'], left: number): { bottle: string; amount: number }[] {
   let rest = left
   return out.toReversed().flatMap(({ bottle, take, perUnit }) => {
     const amount = tidy(Math.min(take, rest))

@@ -6,11 +6,11 @@ import type { StoresRecord } from '@/core/stores/record'
 import { readFigure } from '@/core/quantity/readQuantity'
 import { Problem } from '../course/Problem'
 import type { Refused } from '../course/refusalOf'
-import type { SessionShown } from './shown'
+import type { StoresSessionView } from '@/views/stores'
 
 interface Props {
   records: readonly StoresRecord[]
-  groups: SessionShown['groups']
+  groups: StoresSessionView['groups']
   onWrite: ((name: string, body: object) => Promise<boolean>) | undefined
 }
 

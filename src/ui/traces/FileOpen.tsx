@@ -6,8 +6,9 @@ import { Form } from 'react-bootstrap'
 import { writeNumber } from '@/core/quantity/write'
 import { bandsFor, bandSource, lookFor, type AbsorbingGroup } from '@/core/traces/bands'
 import { readTrace } from '@/core/traces/readTrace'
-import { withSaid, type Named, type SaidAnew, type TraceReading } from '@/core/traces/report'
+import { withSaid, type Named, type SaidAnew } from '@/core/traces/report'
 import type { Trace } from '@/core/traces/trace'
+import type { FileView } from '@/views/files'
 import { call } from '../call'
 import { State } from '../figures/State'
 import { PeakTable } from './PeakTable'
@@ -16,16 +17,8 @@ import { ShiftTable } from './ShiftTable'
 import { TracePicture } from './TracePicture'
 import { useIntegration } from './useIntegration'
 
-export interface FileShown {
-  id: string
-  name: string
-  kind: Trace['kind']
-  title: string
-  simulated: boolean
-  slot: string
-  run: string | null
-  reading: TraceReading
-}
+/** A file as it is opened: who added it stands in the list. */
+export type FileShown = Omit<FileView, 'addedBy' | 'addedAt'>
 
 export interface Around {
   runs: { id: string; bench: number; members: string }[]
