@@ -20,7 +20,7 @@ import { upgrade } from './upgrade'
 export const say = (line: string) => console.error(`mozle: ${line}`)
 
 /** Reads the configuration; says everything that is wrong with it. */
-export function configOrWords(args: readonly string[]): Config | null {
+function configOrWords(args: readonly string[]): Config | null {
   try {
     return readConfig(args)
   } catch (error) {

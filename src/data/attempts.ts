@@ -1,6 +1,5 @@
 import { QueryTypes } from 'sequelize'
 import { database } from './connect'
-import { Attempt } from './models'
 
 /** How many failures are free, and how the wait grows after them. */
 export interface Patience {
@@ -10,7 +9,7 @@ export interface Patience {
 }
 
 /** A count is forgotten when nothing was tried for so long. */
-export const forgottenAfterMs = 15 * 60_000
+const forgottenAfterMs = 15 * 60_000
 
 /**
  * Counts an attempt before it is made, in one statement, so that attempts at the same moment, at whichever process, cannot slip through together.
@@ -50,11 +49,6 @@ export async function endAttempt(key: string, token: string): Promise<void> {
       type: QueryTypes.UPDATE,
     },
   )
-}
-
-/** Forgets a count, after its own secret was given. */
-export async function forgetAttempts(key: string): Promise<void> {
-  await Attempt.destroy({ where: { key } })
 }
 
 let purgedAt = 0

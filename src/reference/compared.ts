@@ -41,7 +41,7 @@ export function valuesOf(record: SubstanceRecord): RecordValue[] {
 }
 
 /** What stands behind a source until somebody has looked it up there. */
-export const notCompared = 'not yet compared with it'
+const notCompared = 'not yet compared with it'
 
 /**
  * A record whose sources say of each value whether anybody has compared it. All values that ship were written from general knowledge of these sources; a comparison of a value that has changed since counts no more.

@@ -89,17 +89,3 @@ export async function usedBetween(course: string, from: Date, to: Date): Promise
     { replacements: { course, from, to }, type: QueryTypes.SELECT },
   )
 }
-
-/** Changes of the bottles of a course, the newest first. */
-export async function movesOf(where: { course: string } | { session: string }, most = 200) {
-  const rows = await BottleMoveRow.findAll({ where, order: [['id', 'DESC']], limit: most })
-  return rows.map(({ bottle, kind, amount, unit, at, session, reason }) => ({
-    bottle,
-    kind: kind as MoveKind,
-    by: amount,
-    unit,
-    at: at.toISOString(),
-    session: session ?? undefined,
-    reason: reason ?? '',
-  }))
-}

@@ -6,7 +6,7 @@ import { recheck } from './live'
 const alphabet = '23456789ABCDEFGHJKLMNPQRSTUVWXYZ'
 
 /** A bench code of six signs: 32⁶, about 10⁹ codes, behind a limit on attempts. Codes for reading have eight, so that the two cannot be taken for each other. */
-export function benchCode(pick: () => number, signs = 6): string {
+function benchCode(pick: () => number, signs = 6): string {
   return Array.from({ length: signs }, () => alphabet[pick()]).join('')
 }
 

@@ -1,12 +1,12 @@
 import type { DeedView } from '@/views/people'
 import { thisMoment } from './clock'
-import { Op, QueryTypes } from 'sequelize'
+import { QueryTypes } from 'sequelize'
 import { ulid } from 'ulid'
 import { database } from '@/data/connect'
 import { Deed } from '@/data/models'
 
 /** What stands in the record: what people did that others may have to account for. */
-export const deedKinds = [
+const deedKinds = [
   'began the college',
   'signed in',
   'took up an invitation',
@@ -85,7 +85,3 @@ export async function deedsBefore(before: string | undefined): Promise<DeedView[
   )
   return rows.map(({ at, ...rest }) => ({ ...rest, at: new Date(at).toISOString() }))
 }
-
-/** How often something stands in the record since a moment. */
-export const countSince = (what: DeedKind, since: Date): Promise<number> =>
-  Deed.count({ where: { what, at: { [Op.gte]: since } } })

@@ -62,7 +62,7 @@ export const reportSchema = object({
 }).noUnknown()
 
 /** The slots that a session's groups have written for their vials. */
-export function slotsOfRuns(view: SessionView): { id: string; bench: number; slots: string[] }[] {
+function slotsOfRuns(view: SessionView): { id: string; bench: number; slots: string[] }[] {
   return view.runs.map(({ id, bench, scale, entries }) => ({
     id,
     bench,

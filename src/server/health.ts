@@ -6,7 +6,7 @@ import { tablesState } from '@/data/migrationNames'
 export const leastFreeBytes = 200_000_000
 
 /** With less than this nothing more is written: what the database has begun still finds its place. */
-export const fullBytes = 20_000_000
+const fullBytes = 20_000_000
 
 /** Whether a service can do its work, part by part. */
 export interface Ready {

@@ -47,7 +47,7 @@ export interface Marked {
 }
 
 /** The scheme of a session: its own, or a usual one. */
-export async function schemeOf(session: string): Promise<Scheme> {
+async function schemeOf(session: string): Promise<Scheme> {
   const row = await MarkingRow.findByPk(session)
   return row ? (JSON.parse(row.document) as Scheme) : usualScheme
 }

@@ -19,7 +19,7 @@ export const passwordSchema = string()
 
 const zones = new Set(Intl.supportedValuesOf('timeZone'))
 
-export const zoneSchema = string()
+const zoneSchema = string()
   .required('Choose the zone of the laboratory’s clock.')
   .test('zone', 'There is no such time zone.', (zone) => zones.has(zone ?? '') || zone === 'UTC')
 

@@ -20,7 +20,7 @@ export const daysSchema = array(daySchema.required())
   .max(12, 'A preparation goes on over twelve days at the most.')
   .required()
 
-export const scaleSchema = number()
+const scaleSchema = number()
   .min(0.05, 'A scale below 0.05 cannot be measured out.')
   .max(20, 'A scale above 20 is not a bench preparation.')
   .required()

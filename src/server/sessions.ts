@@ -137,7 +137,7 @@ async function heads(
   )
 }
 
-export const sessionsOnAPage = 40
+const sessionsOnAPage = 40
 
 /** A page of the sessions of a course, the latest first. */
 export async function listSessions(course: string, page = 1): Promise<{ sessions: SessionHead[]; more: boolean }> {

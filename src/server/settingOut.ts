@@ -43,7 +43,7 @@ function setOutIn(records: readonly StoresRecord[]): StoresRecord<'tick'>['body'
 }
 
 /** How much more is set out than the benches need: as it was said for the session, else what is usual. */
-export function spareIn(records: readonly StoresRecord[]): number {
+function spareIn(records: readonly StoresRecord[]): number {
   const said = records.find((record): record is StoresRecord<'spare'> => record.kind === 'spare')
   return said?.body.share ?? usualSpare
 }

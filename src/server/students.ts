@@ -10,7 +10,7 @@ import { Refusal } from './refusal'
 import type { Subject } from './rights'
 
 /** Names as they stand for a group or a run; those that are no longer kept are counted. */
-export function membersText(names: readonly (string | null)[]): string {
+function membersText(names: readonly (string | null)[]): string {
   const kept = names.filter((name): name is string => name !== null)
   const gone = names.length - kept.length
   const parts = [...kept, ...(gone > 0 ? [`${gone} no longer named`] : [])]

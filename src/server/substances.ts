@@ -55,8 +55,6 @@ export async function substanceCard(id: string, comparisons: readonly Comparison
   }
 }
 
-export type SubstanceCard = NonNullable<Awaited<ReturnType<typeof substanceCard>>>
-
 function found(record: SubstanceRecord): FoundSubstance {
   return {
     substance: forPlan(record),

@@ -21,7 +21,7 @@ import { countsFor, storesSession, type StoresSession } from './stores'
 import { slowly } from './slowly'
 
 /** The steps of the day that a session is: from where it goes on to the pause that ends it. */
-export function stepsOfDay(plan: Plan, beginsAtStep: string | null): Step[] {
+function stepsOfDay(plan: Plan, beginsAtStep: string | null): Step[] {
   const all = days(plan)
   const found = beginsAtStep === null ? all[0] : all.find(({ steps }) => steps.some(({ id }) => id === beginsAtStep))
   const steps = found?.steps ?? plan.steps

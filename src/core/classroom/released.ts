@@ -1,6 +1,6 @@
 import { writeNumber } from '../quantity/write'
 import { resultName } from '../result/outcome'
-import type { ClassResults, ResultRow } from './classResults'
+import type { ClassResults } from './classResults'
 
 /** Which computation results come from. It is raised when a rule of `core/result` changes what comes out of the same entries. */
 export const computation = '1'
@@ -101,7 +101,3 @@ function inDigits(was: ReleasedOutcome | undefined, is: ReleasedOutcome | undefi
     `${text} (${figures!.flatMap((value) => (value === null ? [] : [writeNumber(value, 4)])).join('–')})`
   return apart ? [digits(was), digits(is)] : texts
 }
-
-/** The released row of a run. */
-export const releasedRow = (released: Released, run: ResultRow['id']): ReleasedRow | undefined =>
-  released.rows.find((row) => row.run === run)

@@ -60,7 +60,7 @@ export type MeasurementKey = keyof typeof measurements
 export const measurementOf = (key: MeasurementKey): Measurement => measurements[key]
 
 /** Every kind of entry that a log may hold. */
-export const entryKindsOf = {
+const entryKindsOf = {
   reading,
   melting,
   boiling,

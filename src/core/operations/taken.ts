@@ -1,5 +1,5 @@
 /** What a step takes from the stores besides its lines: used up, or apparatus that comes back. */
-export const expendables = [
+const expendables = [
   'boiling chips',
   'capillaries',
   'cotton wool',

@@ -36,6 +36,3 @@ export const ownMeasures = ['pH', 'boiling range', 'refractive index', 'spots', 
 export const ownEffects = ['stays', 'goes into another vessel', 'only the product is left', 'the vessel was empty'] as const
 
 export type Role = (typeof roles)[number]
-
-/** How a mass may be taken: taring the container, or container with contents minus container. */
-export type WeighingMethod = 'tare' | 'difference'

@@ -2,7 +2,7 @@ import { decimalsJustified, decimalsShown, type Figure } from './figure'
 import type { Quantity, Unit } from './unit'
 
 /** What stands in print for a figure that is not known. */
-export const notKnown = '–'
+const notKnown = '–'
 
 /** A number in print: fixed decimals, a true minus sign, no negative zero; what is no number is not known, and is printed so. */
 export function writeNumber(value: number, decimals: number): string {

@@ -1,5 +1,3 @@
-import { molarMass } from '../substance/molarMass'
-
 /** A gas that comes off, what it does, and how it is led away. */
 export interface Gas {
   name: string
@@ -60,6 +58,3 @@ export const gases = {
 } as const satisfies Record<string, Gas>
 
 export type GasName = keyof typeof gases
-
-/** Grams of a gas to the mole. */
-export const gasMolarMass = (gas: GasName): number => molarMass(gases[gas].formula)

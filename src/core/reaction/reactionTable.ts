@@ -1,6 +1,6 @@
 import { constant, decimalsShown, exact, over, times, written, type Figure } from '../quantity/figure'
 import { deviceOf, uncertaintyOf } from '../quantity/device'
-import { inBaseUnit, units } from '../quantity/unit'
+import { inBaseUnit } from '../quantity/unit'
 import {
   densityOf,
   dispensedAs,
@@ -294,6 +294,3 @@ export function dispensed(line: ComputedLine): { dimension: 'mass' | 'volume'; f
 export function isTyped(line: Line, column: 'mass' | 'volume' | 'amount' | 'ratio'): boolean {
   return line.anchor?.of === column
 }
-
-/** Base-unit symbol of a column's figures. */
-export const columnUnit = { mass: 'g', volume: 'mL', amount: 'mmol' } as const satisfies Record<string, keyof typeof units>

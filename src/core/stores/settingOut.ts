@@ -1,6 +1,6 @@
 import { scalePlan } from '../edit/scalePlan'
 import { lineName } from '../plan/lineName'
-import { dispensedAs, isCharged, type Form, type Plan } from '../plan/plan'
+import { type Form, type Plan } from '../plan/plan'
 import { deviceOf } from '../quantity/device'
 import { chargedLines, dispensed, reactionTable, type ComputedLine } from '../reaction/reactionTable'
 import type { Substance } from '../substance/substance'
@@ -142,6 +142,3 @@ function stepOf(device: string | undefined, unit: 'g' | 'mL'): number {
   const named = deviceOf(device)
   return named && named.measures === (unit === 'g' ? 'mass' : 'volume') ? named.readability : unit === 'g' ? 0.01 : 0.1
 }
-
-/** True where anything of the plan is dispensed at all. */
-export const setsOut = (plan: Plan): boolean => plan.lines.some((line) => isCharged(line) && dispensedAs(line) !== undefined)

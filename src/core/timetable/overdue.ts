@@ -2,7 +2,7 @@ import type { RunState } from '../run/foldRun'
 import { stepMinutes, type Logged } from './stepMinutes'
 
 /** From the heat to the first steady drops a small flask takes some ten minutes; beyond this something is not right. A choice of ours, not compared with a source. */
-export const longestHeatingUpMin = 20
+const longestHeatingUpMin = 20
 
 export interface Overdue {
   why: 'heat without reflux' | 'over its usual span' | 'clock over'

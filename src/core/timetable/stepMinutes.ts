@@ -25,7 +25,7 @@ export interface StepMinutes {
 const assumed = { hands: { least: 0.7, most: 1.6 }, wait: { least: 1, most: 1.25 } }
 
 /** So many groups must have ended a step before their times stand in place of the plan's. */
-export const enoughEnded = 4
+const enoughEnded = 4
 
 /**
  * The minutes of a step. What earlier classes took goes before what was planned; it is parted into hands and waiting as the plan parts it. Where somebody stays beside it, its waiting is work.

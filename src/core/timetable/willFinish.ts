@@ -15,7 +15,7 @@ export interface WillNotFinish {
 }
 
 /** It is said so long before the last moment at which anything can still be changed. */
-export const saidBeforeMin = 30
+const saidBeforeMin = 30
 /** With less than this to spare it hardly fits. */
 const littleMin = 10
 

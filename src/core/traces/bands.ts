@@ -67,7 +67,7 @@ const leastStrength = 0.12
 const leastLevel = 0.08
 
 /** Absorbance of an infrared trace: transmittance in per cent or as a fraction is turned into it. */
-export function absorbanceOf({ y, yUnit }: Pick<Trace, 'y' | 'yUnit'>): number[] {
+function absorbanceOf({ y, yUnit }: Pick<Trace, 'y' | 'yUnit'>): number[] {
   const unit = yUnit.toLowerCase()
   if (!unit.includes('transmit') && unit !== '%t' && unit !== 't') return [...y]
   const highest = y.reduce((most, value) => Math.max(most, value), 0)

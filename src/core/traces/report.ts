@@ -8,7 +8,7 @@ export interface Named {
 }
 
 /** A part of what is said of a trace. */
-export const saidOf = ['peaks', 'typed', 'shifts'] as const
+const saidOf = ['peaks', 'typed', 'shifts'] as const
 
 /** What was said of a trace: of its peaks in their order, or of a printed report that was typed in its place; shifts of an NMR spectrum. */
 export interface TraceReading {

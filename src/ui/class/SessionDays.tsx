@@ -81,7 +81,7 @@ export function SessionDays({
   )
 }
 
-export function SaidOf({ said }: { said: readonly SaidBefore[] }) {
+function SaidOf({ said }: { said: readonly SaidBefore[] }) {
   return (
     <div role="status" className="said-before">
       {said.map(({ level, words }) => (

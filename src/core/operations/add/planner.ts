@@ -10,7 +10,7 @@ import { heatSource } from '../../reaction/heatTable'
 import { gramsIn } from '../vessel/inVessel'
 import { heatCapacityIn } from './heatCapacity'
 import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when, type Advice, type Context } from '../planner'
-import { blank, oneOf, type Blanks } from '../fields'
+import { blank, oneOf } from '../fields'
 
 const fields = [
   blank('volumeML', 'volume that goes in', 'mL', 0.01, 20_000),
@@ -25,8 +25,6 @@ const fields = [
     ['yes', 'must set itself off'],
   ]),
 ] as const
-
-export type AddBlanks = Blanks<typeof fields>
 
 /** The line that goes in at this step, and how much of it. */
 function goingIn({ table, step }: Context) {

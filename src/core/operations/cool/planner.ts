@@ -2,7 +2,7 @@ import { taking } from '../taken'
 import { timeFactor } from '../../quantity/timeFactor'
 import { timeInBand } from '../vessel/timeInBand'
 import { fact, ofPlan, planner, rough, unknown, usual, when } from '../planner'
-import { blank, oneOf, type Blanks } from '../fields'
+import { blank, oneOf } from '../fields'
 
 /** What each bath holds without refilling, °C. */
 const baths: Readonly<Record<string, { atC: number; made: string }>> = {
@@ -21,8 +21,6 @@ const fields = [
   blank('minutes', 'time when tried', 'min', 0.1, 600),
   blank('triedML', 'volume when tried', 'mL', 0.1, 20_000),
 ] as const
-
-export type CoolBlanks = Blanks<typeof fields>
 
 /** Cooling: in what, how long, and how much longer at another scale. */
 export const cooling = planner({

@@ -80,7 +80,7 @@ export function azeotropeOf(one: string | undefined, other: string | undefined):
  * Wilson's Λ of a pair from its azeotrope: where liquid and vapour are alike γi = P/pi, and the two constants that give these activity coefficients there are found by Newton's method (Wilson, J. Am. Chem. Soc. 86 (1964) 127;
  * the way over the azeotrope: Prausnitz, Lichtenthaler and Azevedo, ch. 6). Null for a pair that parts into layers, which Wilson's equation cannot describe, and where no constants do it.
  */
-export function wilsonFrom(
+function wilsonFrom(
   { atC, percentOfOne, layers }: Azeotrope,
   one: Component,
   other: Component,
@@ -104,9 +104,10 @@ export function wilsonFrom(
 
 type Two = readonly [number, number]
 
-/** ln γ at infinite dilution of the first in the second and the other way round, for pairs whose azeotrope lies too near a pure liquid to say it, or that have none. */
-export const dilutionSource =
-  'van Laar constants at 101.3 kPa, Perry’s Chemical Engineers’ Handbook, table of binary activity constants; not yet compared with it'
+/**
+ * ln γ at infinite dilution of the first in the second and the other way round, for pairs whose azeotrope lies too near a pure liquid to say it, or that have none: van Laar constants at 101.3 kPa, Perry’s Chemical
+ * Engineers’ Handbook, table of binary activity constants; not yet compared with it.
+ */
 export const infiniteDilution: readonly { one: string; other: string; lnGamma: Two }[] = [
   { one: ethanol, other: water, lnGamma: [1.6798, 0.9227] },
   { one: methanol, other: water, lnGamma: [0.8041, 0.5619] },

@@ -9,7 +9,7 @@ import { isWatery } from '../vessel/watery'
 import { densityIn, expectedProductG, liquids } from '../vessel/inVessel'
 import { flowOfPlan } from '../extract/flowOfPlan'
 import { fact, ofLab, ofPlan, ofRecord, planner, rough, usual, when, type Advice, type Context } from '../planner'
-import { blank, oneOf, type Blanks } from '../fields'
+import { blank, oneOf } from '../fields'
 
 const fields = [
   blank('volumeML', 'volume', 'mL', 0.1, 20_000),
@@ -22,8 +22,6 @@ const fields = [
   blank('waterPercent', 'water dissolved', 'g', 0, 50),
   blank('dropletsML', 'droplets of water', 'mL', 0, 100),
 ] as const
-
-export type DrySolutionBlanks = Blanks<typeof fields>
 
 /** The substances in the layer that is dried: what the flow of the layers has left there, or the product. */
 function dissolvedHere(context: Context): Substance[] {

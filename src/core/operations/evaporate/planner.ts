@@ -6,7 +6,7 @@ import { isFlammable } from '../../substance/statements'
 import { isWatery } from '../vessel/watery'
 import { liquids } from '../vessel/inVessel'
 import { fact, ofRecord, planner, rough, usual, when, type Advice, type Context } from '../planner'
-import { blank, oneOf, type Blanks } from '../fields'
+import { blank, oneOf } from '../fields'
 
 const fields = [
   blank('bathC', 'bath', '°C', 20, 250),
@@ -15,8 +15,6 @@ const fields = [
     ['no', 'not weighed'],
   ]),
 ] as const
-
-export type EvaporateBlanks = Blanks<typeof fields>
 
 /** The solvent that is taken off: the most of the organic liquids here, or of those in the plan where the vessel holds none. */
 function solventOf({ now, plan, table }: Context) {

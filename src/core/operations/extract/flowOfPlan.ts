@@ -112,7 +112,7 @@ export function solutesOf({ plan, table, ...context }: Context, organic: string 
   return [...made, ...beside].slice(0, 6)
 }
 
-export const asSolutes = (rows: readonly WorkRow[]): Solute[] =>
+const asSolutes = (rows: readonly WorkRow[]): Solute[] =>
   rows.map(({ name, mmol, K, acidPKa, basePKa }) => ({
     id: String(name ?? ''),
     mmol: Number(mmol ?? 0),

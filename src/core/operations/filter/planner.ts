@@ -5,7 +5,7 @@ import { solubilityAt } from '../crystallise/solubility'
 import { filteringFor, flutedPaper, rinseLoss, rinseML, suctionPaper } from './papers'
 import { expectedProductG } from '../vessel/inVessel'
 import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when } from '../planner'
-import { blank, anySubstance, oneOf, type Blanks } from '../fields'
+import { blank, anySubstance, oneOf } from '../fields'
 
 const fields = [
   oneOf('keep', 'what is kept', ['solid', 'solution']),
@@ -20,8 +20,6 @@ const fields = [
   anySubstance('rinseWith', 'rinsed with', 'solvents'),
   blank('solubility', 'solubility cold', 'g', 0, 300, 'an unknown number of'),
 ] as const
-
-export type FilterBlanks = Blanks<typeof fields>
 
 /** Filtering: by what, on which paper, and what the rinse costs. */
 export const filtering = planner({

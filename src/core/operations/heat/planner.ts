@@ -3,7 +3,7 @@ import { writeNumber } from '../../quantity/write'
 import { timeInBand } from '../vessel/timeInBand'
 import { boilingOf } from '../vessel/boilingOf'
 import { fact, planner, usual, when } from '../planner'
-import { blank, oneOf, type Blanks } from '../fields'
+import { blank, oneOf } from '../fields'
 
 /** What each bath reaches at the most, °C, and how it is kept there. */
 const baths: Readonly<Record<string, { mostC: number; kept: string }>> = {
@@ -18,8 +18,6 @@ const fields = [
   oneOf('bath', 'bath', Object.keys(baths)),
   oneOf('closed', 'flask', ['open or loosely stoppered', 'under a condenser']),
 ] as const
-
-export type HeatBlanks = Blanks<typeof fields>
 
 /** Heating without reflux: in what, between which temperatures, what would boil away, and how long it stood inside its band. */
 export const holding = planner({

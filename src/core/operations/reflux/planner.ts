@@ -9,7 +9,7 @@ import { timeInBand } from '../vessel/timeInBand'
 import { isFlammable } from '../../substance/statements'
 import { liquids } from '../vessel/inVessel'
 import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when, type Advice } from '../planner'
-import { blank, oneOf, type Blanks } from '../fields'
+import { blank, oneOf } from '../fields'
 
 const fields = [
   blank('boilC', 'boiling point at this pressure', '°C', -50, 400, 'a temperature that is not known'),
@@ -24,8 +24,6 @@ const fields = [
     ['acid', 'comes off that is acid or foul'],
   ]),
 ] as const
-
-export type RefluxBlanks = Blanks<typeof fields>
 
 /** How far the pot may stand above and below its boil while it is held, K. */
 const bandK = 5

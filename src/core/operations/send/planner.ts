@@ -2,7 +2,7 @@ import { taking } from '../taken'
 import { slotNoted } from './rules'
 import { slots, slotsOf } from './sampleSlots'
 import { fact, planner, usual } from '../planner'
-import { blank, oneOf, type Blanks } from '../fields'
+import { blank, oneOf } from '../fields'
 
 const fields = [
   blank('vials', 'vials', '', 1, 10),
@@ -14,8 +14,6 @@ const fields = [
   ]),
   blank('groups', 'benches', '', 1, 60),
 ] as const
-
-export type SendBlanks = Blanks<typeof fields>
 
 /** Samples for an instrument: vials, what for, and a slot for each bench, so that results find their sample. */
 export const sending = planner({
