@@ -2,8 +2,7 @@ import { holdsStuff, type Bottle } from './bottle'
 import type { Fetched } from './batch'
 
 /** Why what is in a bottle became more or less. */
-const moveKinds = ['set out', 'came back', 'charged', 'distilled', 'counted', 'thrown away', 'filled'] as const
-export type MoveKind = (typeof moveKinds)[number]
+export type MoveKind = 'set out' | 'came back' | 'charged' | 'distilled' | 'counted' | 'thrown away' | 'filled'
 
 /** One change of what is in a bottle; in its unit, less than zero for what went out. */
 export interface Move {
