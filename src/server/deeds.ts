@@ -6,45 +6,42 @@ import { database } from '@/data/connect'
 import { Deed } from '@/data/models'
 
 /** What stands in the record: what people did that others may have to account for. */
-const deedKinds = [
-  'began the college',
-  'signed in',
-  'took up an invitation',
-  'invited a person',
-  'changed a role',
-  'withdrew a person',
-  'made a new link',
-  'forgot a person',
-  'exported a person',
-  'changed the college',
-  'made a course',
-  'copied a course',
-  'changed a section',
-  'changed a group',
-  'forgot a student',
-  'exported a student',
-  'forgot words',
-  'published a plan',
-  'approved a plan',
-  'set a session',
-  'changed a session',
-  'cancelled a session',
-  'restored a session',
-  'replaced a code',
-  'signed',
-  'set a PIN',
-  'exported results',
-  'released results',
-  'marked work',
-  'handed work back',
-  'added an instrument file',
-  'removed an instrument file',
-  'exported an archive',
-  'made a token',
-  'withdrew a token',
-] as const
-
-export type DeedKind = (typeof deedKinds)[number]
+export type DeedKind =
+  | 'began the college'
+  | 'signed in'
+  | 'took up an invitation'
+  | 'invited a person'
+  | 'changed a role'
+  | 'withdrew a person'
+  | 'made a new link'
+  | 'forgot a person'
+  | 'exported a person'
+  | 'changed the college'
+  | 'made a course'
+  | 'copied a course'
+  | 'changed a section'
+  | 'changed a group'
+  | 'forgot a student'
+  | 'exported a student'
+  | 'forgot words'
+  | 'published a plan'
+  | 'approved a plan'
+  | 'set a session'
+  | 'changed a session'
+  | 'cancelled a session'
+  | 'restored a session'
+  | 'replaced a code'
+  | 'signed'
+  | 'set a PIN'
+  | 'exported results'
+  | 'released results'
+  | 'marked work'
+  | 'handed work back'
+  | 'added an instrument file'
+  | 'removed an instrument file'
+  | 'exported an archive'
+  | 'made a token'
+  | 'withdrew a token'
 
 interface Done {
   what: DeedKind
