@@ -54,12 +54,13 @@ describe('files that ask for more than anybody has', () => {
       `<?xml version="1.0"?><w:document><w:body>${'<w:p><w:r><w:t>aaaaaaaaaa</w:t></w:r></w:p>'.repeat(paragraphs)}</w:body></w:document>`,
     )
   const refused = async (name: string, bytes: Uint8Array) => {
-    const began = performance.now()
+    // What the processor works for it: nothing else on the machine is measured.
+    const began = process.cpuUsage()
     const words = await textOfFile(name, bytes).then(
       () => 'taken',
       (error: Error) => error.message,
     )
-    return [words, performance.now() - began < 3000]
+    return [words, process.cpuUsage(began).user < 3_000_000]
   }
   test('a document that unpacks to 62 MB, whatever it says of its size', async () => {
     const bytes = zipSync({ 'word/document.xml': new Uint8Array(62_000_000), 'a.xml': document(3) }, { level: 1 })
