@@ -29,7 +29,7 @@ export function useSaidBefore({
     const soon = setTimeout(() => {
       call<{ said: SaidBefore[] }>('/api/sessions/check', 'POST', JSON.parse(asked))
         .then(({ said }) => !gone && setAnswer({ asked, said }))
-        // SaidBefore when it is set.
+        // Said when it is set.
         .catch((error: Error) => !gone && setAnswer({ asked, said: [{ level: 'danger', day: null, words: error.message }] }))
     }, waitMs)
     return () => {

@@ -59,7 +59,7 @@ const Shown = ({ name, token }: { name: string; token: string }) => (
     <p>
       <b>For {name}.</b> It is shown only now and kept nowhere: put it where that program keeps its secrets.
     </p>
-    <ToCopy label={`TokenView for ${name}`} value={token} words="Copy the token" />
+    <ToCopy label={`Token for ${name}`} value={token} words="Copy the token" />
   </div>
 )
 
