@@ -273,6 +273,33 @@ describe('the draft on the Desk', () => {
     expect(after.get().plan).toEqual(acetanilide)
   })
 
+  test('what is called saved has its history kept: a reload at that moment, with a store that is slow, brings it back', async () => {
+    const [store, place] = [memory<KeptDraft>(), server()]
+    const slow: KeptHere<KeptDraft> = {
+      ...store,
+      put: async (...records) => {
+        await new Promise((resolve) => setTimeout(resolve, 1500))
+        return store.put(...records)
+      },
+    }
+    const before = await open(slow, place)
+    for (const text of ['5.00 mL', '6.00 mL']) {
+      before.change(edited(before.get().plan, text), 'volume of aniline')
+      for (let ms = 0; ms < 10_000 && before.get().saving.state !== 'saved'; ms += 50) await jest.advanceTimersByTimeAsync(50)
+      expect(before.get().saving).toEqual({ state: 'saved' })
+      const after = await open(store, place)
+      expect([text, after.get().past.length]).toEqual([text, before.get().past.length])
+    }
+  })
+
+  test('a store that never answers keeps nobody waiting for what the server has', async () => {
+    const dead = { ...memory<KeptDraft>(), put: () => new Promise<void>(() => undefined) }
+    const draft = await open(dead, server())
+    draft.change(edited(acetanilide, '5.00 mL'), 'volume of aniline')
+    await settle()
+    expect(draft.get().saving).toEqual({ state: 'saved' })
+  })
+
   test('ten minutes without the server lose nothing, even over a reload', async () => {
     const [keeper, place] = [memory<KeptDraft>(), server()]
     place.state.away = true

@@ -39,6 +39,8 @@ export interface Draft {
 
 const debounceMs = 400
 const retryMs = 3000
+/** A store that has not answered by then keeps nobody waiting, ms. */
+const longestKeepingMs = 4000
 /** So many plans without an answer are remembered. */
 const mostSent = 4
 /** A page that was asked for before a draft was started does not come later than this, ms. */
@@ -199,13 +201,10 @@ export class DraftKeeper extends Store<Draft> {
         base.state === 'draft'
           ? await this.send<Base>(`/api/revisions/${base.id}`, 'PUT', { version: base.version, plan })
           : await this.send<Base>(`/api/preparations/${this.preparation}/drafts`, 'POST', { plan, from: base.id })
-      const unsaved = this.get().plan !== plan
-      this.put({
-        base: { ...pickBase(saved), state: 'draft' },
-        unsaved,
-        sent: [],
-        saving: { state: unsaved ? 'saving' : 'saved' },
-      })
+      this.put({ base: { ...pickBase(saved), state: 'draft' }, unsaved: this.get().plan !== plan, sent: [] })
+      // Its history is found again after a reload only beside the revision that it was saved as: both are kept before it is called saved.
+      await this.isKept()
+      if (!this.get().unsaved && this.get().saving.state === 'saving') this.set({ ...this.get(), saving: { state: 'saved' } })
     } catch (error) {
       this.failed(error as CallError)
     } finally {
@@ -262,6 +261,13 @@ export class DraftKeeper extends Store<Draft> {
       this.keepAgain = false
       this.keep()
     })
+  }
+
+  /** Ends when everything so far is kept, or the store has not answered for a while. */
+  private async isKept(): Promise<void> {
+    let waits = true
+    const late = new Promise<void>((resolve) => setTimeout(resolve, longestKeepingMs)).then(() => void (waits = false))
+    while (this.keeping && waits) await Promise.race([this.keeping, late])
   }
 
   private async keepNow(): Promise<void> {
