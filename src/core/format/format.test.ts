@@ -38,6 +38,11 @@ describe('plan file', () => {
     ['a missing field', broken((plan) => delete (plan as Partial<typeof plan>).lines), /lines/],
     ['a coefficient of zero', broken((plan) => (plan.lines[0]!.coefficient = 0)), /\/lines\/0\/coefficient/],
     ['an unknown field', broken((plan) => Object.assign(plan.lines[1]!, { colour: 'red' })), /\/lines\/1/],
+    [
+      'a hazard statement with its words',
+      broken((plan) => (plan.substances[0]!.hazards!.statements[0] = 'H301 Toxic if swallowed')),
+      /\/substances\/0\/hazards\/statements\/0: a hazard statement is its code alone, such as H225/,
+    ],
     ['an expected yield of nothing', broken((plan) => delete plan.mainProduct), /\/expectedYield.*names none/],
     [
       'a result that nobody knows',

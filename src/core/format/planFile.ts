@@ -51,6 +51,11 @@ export function checkPlan(document: unknown): Plan {
   checkSize(document, '', 0)
   if (!validatePlan(document)) {
     const first = validatePlan.errors![0]!
+    if (first.keyword === 'pattern' && /\/hazards\/statements\/\d+$/.test(first.instancePath))
+      throw new PlanFileError(
+        'a hazard statement is its code alone, such as H225; its words are made where it is printed',
+        first.instancePath,
+      )
     const allowed = (first.params as { allowedValues?: unknown[] }).allowedValues
     throw new PlanFileError(`${first.message}${allowed ? ` (${allowed.join(', ')})` : ''}`, first.instancePath)
   }
