@@ -11,6 +11,7 @@ const floors = [
   'reaction',
   'measurements',
   'lab',
+  'matter',
   'operations',
   'edit',
   'safety',

@@ -1,5 +1,5 @@
 import { batchDistillation } from '@/core/operations/distil/batch'
-import type { Component, Mixture } from '@/core/operations/distil/equilibrium'
+import type { Component, Mixture } from '@/core/matter/equilibrium'
 import { layerFlow } from '@/core/operations/extract/layerFlow'
 import { report, rounds, timed } from './figures'
 

@@ -3,12 +3,12 @@ import { mixtures, underPressure } from './givens'
 import { forPlan, substanceRecords } from './records'
 import { boilsAt } from '@/core/substance/boilsAt'
 import { molarMass } from '@/core/substance/molarMass'
-import { azeotropes, boilsWith, wilsonOf } from '@/core/operations/distil/azeotropes'
+import { azeotropes, boilsWith, wilsonOf } from '@/core/matter/azeotropes'
 import { vapourConstants } from '@/core/substance/boilsAt'
 import type { Content } from '@/core/operations/vessel/content'
 import { inWater, neat, solid } from './contents'
 import { boilingOf } from '@/core/operations/vessel/boilingOf'
-import { acidBoilsAtC } from '@/core/operations/vessel/strongAcids'
+import { acidBoilsAtC } from '@/core/matter/strongAcids'
 
 const record = (id: string) => forPlan(substanceRecords.find((each) => each.id === id)!)
 const boils = (contents: Content[], mmHg = 760) => {

@@ -1,6 +1,6 @@
 import { expose } from 'comlink'
 import { batchDistillation, type BatchCharge, type BatchCurve } from '@/core/operations/distil/batch'
-import type { Mixture } from '@/core/operations/distil/equilibrium'
+import type { Mixture } from '@/core/matter/equilibrium'
 import { byWindow, recoveryAtPurity, usualPurities, type Fraction } from '@/core/operations/distil/fractions'
 
 export interface DistillationAsked {

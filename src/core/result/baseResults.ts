@@ -16,7 +16,7 @@ import {
   type Recovery,
 } from '../plan/plan'
 import { computedLine, reactionTable, theoreticalYield, wholeOf, type ReactionTable } from '../reaction/reactionTable'
-import { leftInMotherLiquor, solubilityAt } from '../operations/crystallise/solubility'
+import { leftInMotherLiquor, solubilityAt } from '../matter/solubility'
 import { correctedRange } from '../measurements/melting'
 import type { RunState } from '../run/foldRun'
 import { goesOnWithG, ownShare } from '../run/pools'

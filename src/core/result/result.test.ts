@@ -5,7 +5,7 @@ import { classShiftC, medianAbsoluteDeviation, robustOutliers } from '../classro
 import { median } from '../quantity/median'
 import { classResults } from '../classroom/classResults'
 import { resultsCsv } from '../format/resultsCsv'
-import { leftInMotherLiquor, solubilityAt } from '../operations/crystallise/solubility'
+import { leftInMotherLiquor, solubilityAt } from '../matter/solubility'
 import { foldRun } from '../run/foldRun'
 import { judge, type Judged } from './judge'
 import { lossAccount } from './lossAccount'

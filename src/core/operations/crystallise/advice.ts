@@ -1,5 +1,5 @@
 import type { CrystalliseBlanks } from './blanks'
-import { saturatedAtC } from './solubility'
+import { saturatedAtC } from '../../matter/solubility'
 import { soluteAmongSolvents, soluteAndSolvent, stepOf, tableML } from './solvents'
 import { heldById } from '../../substance/heldById'
 import { writeNumber } from '../../quantity/write'

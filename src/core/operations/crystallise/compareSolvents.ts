@@ -2,7 +2,7 @@ import type { Substance } from '../../substance/substance'
 import { betweenTwo } from '../../reaction/meetings'
 import { boilsAt } from '../../substance/boilsAt'
 import { cropFrom, hotVolume, leastRatio, mayOilOut, meltsLowerK, type Crop } from './crop'
-import { solubilityIn, solubilityAt } from './solubility'
+import { solubilityIn, solubilityAt } from '../../matter/solubility'
 
 /** How much of the solute a solvent holds hot and cold, g to 100 mL, and what comes of it. */
 export interface SolventTried extends Crop {

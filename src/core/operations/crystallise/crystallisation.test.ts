@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { compareSolvents } from './compareSolvents'
-import { solubilityAt } from './solubility'
+import { solubilityAt } from '../../matter/solubility'
 import { solventPairs } from './solventPairs'
 import {
   boilDownTo,

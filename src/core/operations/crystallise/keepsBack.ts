@@ -3,7 +3,7 @@ import type { KeepsBack } from '../kept'
 import { worksOut } from './advice'
 import type { CrystalliseBlanks } from './blanks'
 import { secondCrop } from './crop'
-import { leftInMotherLiquor, solubilityAt, solubilityIn } from './solubility'
+import { leftInMotherLiquor, solubilityAt, solubilityIn } from '../../matter/solubility'
 
 /** How far the cold end may really lie from what was meant, K: a flask in ice is not stirred, and a filter is at room temperature. */
 const colderK = 3

@@ -3,7 +3,7 @@ import { changeStep } from '../../plan/editPlan'
 import { writeNumber } from '../../quantity/write'
 import { computedLine, dispensed, wholeOf } from '../../reaction/reactionTable'
 import type { StepRule } from '../query'
-import { solubilityAt } from './solubility'
+import { solubilityAt } from '../../matter/solubility'
 
 /** Millilitres of hot solvent per gram of product above which a figure looks ten times too large. */
 const muchSolvent = 60

@@ -3,7 +3,7 @@ import type { Substance } from '../../substance/substance'
 import { boilsAt } from '../../substance/boilsAt'
 import { handyMLPerG, type Solvent } from './compareSolvents'
 import { cropFrom, hotVolume, solubilityInMixture } from './crop'
-import { solubilityAt } from './solubility'
+import { solubilityAt } from '../../matter/solubility'
 
 export interface SolventPair {
   /** The one that dissolves more cold, then the other. */

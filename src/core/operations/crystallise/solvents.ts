@@ -5,7 +5,7 @@ import { lineOf, mainSubstance, substanceOf } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
 import { boilsAt } from '../../substance/boilsAt'
 import { compareSolvents, type SolventJudged } from './compareSolvents'
-import { solubilityIn } from './solubility'
+import { solubilityIn } from '../../matter/solubility'
 import { solventPairs, type SolventPair } from './solventPairs'
 import { type Context } from '../planner'
 

@@ -1,6 +1,6 @@
 import { columnOver } from './column'
 import { type Column, type Head } from './head'
-import type { Mixture } from './equilibrium'
+import type { Mixture } from '../../matter/equilibrium'
 
 export interface BatchCharge extends Column {
   /** mmol of each component in the pot at the start. */

@@ -1,6 +1,6 @@
-import { activityCoefficients } from './activity'
+import { activityCoefficients } from '../../matter/activity'
 import type { Column, Head } from './head'
-import { bubblePoint, vapourPressure, type Mixture } from './equilibrium'
+import { bubblePoint, vapourPressure, type Mixture } from '../../matter/equilibrium'
 
 /** Lines of the table: between two of them boiling point and relative volatility are straight to a millionth of themselves. */
 const lines = 1024

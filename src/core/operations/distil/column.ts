@@ -1,7 +1,7 @@
 import { binaryColumn } from './binaryColumn'
 import type { Column, Head } from './head'
 import { Stages } from './stages'
-import { bubblePoint, type Mixture } from './equilibrium'
+import { bubblePoint, type Mixture } from '../../matter/equilibrium'
 
 /** Up to so many stages the turns end where the column does, for three components at any reflux: compared with Newton's method for two. */
 export const surestStages = 12

@@ -1,7 +1,7 @@
 import { writeNumber } from '../../quantity/write'
 import { capital } from '../../words/capital'
 import type { Advice } from '../planner'
-import { azeotropes, azeotropeSource, type Azeotrope } from './azeotropes'
+import { azeotropes, azeotropeSource, type Azeotrope } from '../../matter/azeotropes'
 
 /** What two liquids that boil together do to whoever wants to part or to heat them. */
 export function saysAzeotrope([one, other]: readonly [string, string], azeotrope: Azeotrope): Advice {

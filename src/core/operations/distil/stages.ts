@@ -1,5 +1,5 @@
-import { activityCoefficients, type ActivityModel } from './activity'
-import type { Mixture } from './equilibrium'
+import { activityCoefficients, type ActivityModel } from '../../matter/activity'
+import type { Mixture } from '../../matter/equilibrium'
 import type { Column } from './head'
 
 const ln10 = Math.LN10

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { saltingFactor, saturatedSodiumChloride } from './saltingOut'
+import { saltingFactor, saturatedSodiumChloride } from '../../matter/saltingOut'
 import { layerFlow, mostlyIn, type FlowStep, type Solute } from './layerFlow'
 import { loadedDensity, wateryLayers, whichOnTop } from './layers'
 import {
@@ -10,7 +10,7 @@ import {
   partitionFromSolubility,
   portionFor,
   portionsFor,
-} from './partition'
+} from '../../matter/partition'
 
 const positive = (max: number) => fc.double({ min: 0.01, max, noNaN: true })
 

@@ -1,5 +1,5 @@
 import { pHAgainst, partOf, plainWater, together, type InWater } from './waterPH'
-import { distributionRatio, type Partition } from './partition'
+import { distributionRatio, type Partition } from '../../matter/partition'
 
 /** A substance that is followed through the flasks. */
 export interface Solute extends Partition {

@@ -1,5 +1,5 @@
 import { operationIn } from '../registry'
-import { usualSetschenow } from './saltingOut'
+import { usualSetschenow } from '../../matter/saltingOut'
 import { type FlowState, type Layer } from './layerFlow'
 import { flowOfPlan, pHOf, shakenWith, solutesOf, type PlanFlow } from './flowOfPlan'
 import { organicLayer } from '../vessel/inVessel'

@@ -1,7 +1,7 @@
 import type { Substance } from '../../substance/substance'
 import type { Line } from '../../plan/plan'
 import { baseCapacityOf, givesCarbonDioxide, protonsOf } from '../../substance/acidBase'
-import type { Partition } from './partition'
+import type { Partition } from '../../matter/partition'
 
 /** What sets the pH of a watery layer, in mmol: strong bases less strong acids, carbonate, and weak acids and bases that stay in the water. */
 export interface InWater {

@@ -1,6 +1,6 @@
 import { nameOfHeld } from '../../substance/heldById'
 import { mainSubstance } from '../../plan/plan'
-import { distributionRatio, fractionLeft } from './partition'
+import { distributionRatio, fractionLeft } from '../../matter/partition'
 import { saltingOf } from './flowOfPlan'
 import { shortOfReagent } from './shortOfReagent'
 import { type Context } from '../planner'

@@ -1,7 +1,7 @@
 import { taking } from '../taken'
 import { mainSubstance } from '../../plan/plan'
 import { writeNumber } from '../../quantity/write'
-import { solubilityAt } from '../crystallise/solubility'
+import { solubilityAt } from '../../matter/solubility'
 import { filteringFor, flutedPaper, rinseLoss, rinseML, suctionPaper } from './papers'
 import { expectedProductG } from '../vessel/inVessel'
 import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when } from '../planner'

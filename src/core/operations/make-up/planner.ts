@@ -7,7 +7,7 @@ import { heldById } from '../../substance/heldById'
 import { molarMass } from '../../substance/molarMass'
 import type { Substance } from '../../substance/substance'
 import { classesOf } from '../../reaction/reactiveClasses'
-import { solubilityAt } from '../crystallise/solubility'
+import { solubilityAt } from '../../matter/solubility'
 import { blank, anySubstance, oneOf, type Blanks } from '../fields'
 import { fact, ofPlan, planner, rough, unknown, usual, when, type Context } from '../planner'
 

@@ -5,9 +5,9 @@ import { solutionSolvents } from '../../substance/solutionSolvents'
 import { vapourConstants, water as waterConstants } from '../../substance/boilsAt'
 import { logPLimits } from '../../substance/waterLimits'
 import { classesOf } from '../../reaction/reactiveClasses'
-import type { Component } from '../distil/equilibrium'
+import type { Component } from '../../matter/equilibrium'
 import type { Content } from './content'
-import { boilsByTable } from './strongAcids'
+import { boilsByTable } from '../../matter/strongAcids'
 import { isWatery } from './watery'
 
 /** A liquid, or something dissolved, as it counts for where a vessel boils. */

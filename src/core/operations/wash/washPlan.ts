@@ -1,5 +1,5 @@
 import type { FunctionalGroup } from '../../substance/lists'
-import { fractionLeft } from '../extract/partition'
+import { fractionLeft } from '../../matter/partition'
 import { neutralisation, neutraliserOf } from '../quench/neutralise'
 import { harmBy, type ActsAs } from './harms'
 import type { Impurity, ImpurityKind } from './impurities'

@@ -1,4 +1,4 @@
-import { sameStructure } from '../../substance/structure'
+import { sameStructure } from '../substance/structure'
 import { bubblePoint, vapourPressure, type Component } from './equilibrium'
 
 /** Two liquids whose mixture boils without changing: by structure, where it boils at 760 mmHg, how much of the first it holds, and whether it parts into two layers when it is cold. */

@@ -1,4 +1,4 @@
-import type { Substance } from '../../substance/substance'
+import type { Substance } from '../substance/substance'
 export interface SolubilityPoint {
   atC: number
   gPer100ML: number

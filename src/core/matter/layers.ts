@@ -1,0 +1,86 @@
+import { isLiquid, millilitresOf } from './phase'
+import { dissolvesInWater, mix, mixesWithWater } from './mixing'
+import type { Holding } from './state'
+import { isWater, type Thing } from './thing'
+
+/** Which liquids stand in which layer; the first is the watery one where there is water. */
+export interface Layers {
+  /** Groups of liquids; one of them watery. */
+  groups: { watery: boolean; liquids: Thing[]; mL: number }[]
+  /** Liquids of which nobody can say whether they part from water. */
+  untold: Thing[]
+}
+
+/** A liquid of which a seventh is water lets salts and acids fall apart in it; with less they stay whole. Judgement: concentrated sulfuric acid and the mixture of an esterification stand well below, dilute alcohol of a reaction in base above. */
+const wateryFrom = 0.15
+const isWatery = (waterML: number, allML: number) => waterML >= wateryFrom * allML
+
+interface Liquid {
+  thing: Thing
+  mL: number
+}
+
+/** A cosolvent that mixes with both keeps two layers in one as long as there is at least as much of it as of the lesser of them; judgement, from ternary diagrams of alcohols and acetone with water and an ester or ether (the two-liquid field ends near a third of cosolvent). */
+const bridges = 1
+
+/**
+ * Which layers liquids form: those that mix with water go with it, all others into one layer, or into more where they do not mix with each other. A liquid of which there is no more than water dissolves is dissolved in it. Where something that
+ * mixes with both is enough to hold them together there is one layer.
+ */
+export function layersOf(holds: readonly Holding[]): Layers {
+  const liquids: Liquid[] = holds
+    .filter(({ thing, certain }) => certain && isLiquid(thing))
+    .map((holding) => ({ thing: holding.thing, mL: millilitresOf(holding, 'organic') ?? 0 }))
+  const waterML = liquids.find(({ thing }) => isWater(thing))?.mL
+  const others = liquids.filter(({ thing }) => !isWater(thing)).sort((a, b) => b.mL - a.mL)
+  if (waterML === undefined) return { groups: organicGroups(others), untold: [] }
+  const mixing = others.filter(({ thing }) => mixesWithWater(thing) === 'mix')
+  const untold = others.filter(({ thing }) => mixesWithWater(thing) === 'cannot be told')
+  const dissolved = others.filter(({ thing, mL }) => mixesWithWater(thing) === 'part' && isDissolved(thing, mL, waterML))
+  const parting = others.filter(({ thing }) => mixesWithWater(thing) === 'part').filter((each) => !dissolved.includes(each))
+  // What cannot be told goes with the greater part: it is said, and never makes a layer of its own beside one that is sure.
+  const apart = [...parting, ...untold.filter(({ mL }) => !isDissolved0(mL, waterML))]
+  const bridgeML = sum(mixing)
+  const apartML = sum(apart)
+  const withWater = [...mixing, ...dissolved, ...untold.filter((each) => !apart.includes(each))]
+  const waters = {
+    watery: isWatery(waterML, waterML + sum(withWater)),
+    liquids: [waterThing(liquids), ...withWater.map(({ thing }) => thing)],
+    mL: waterML + sum(withWater),
+  }
+  if (apart.length === 0) return { groups: [waters], untold: untold.map(({ thing }) => thing) }
+  if (bridgeML > 0 && bridgeML >= bridges * Math.min(waterML, apartML)) {
+    const all = [waterThing(liquids), ...others.map(({ thing }) => thing)]
+    return {
+      groups: [{ watery: isWatery(waterML, waterML + sum(others)), liquids: all, mL: waterML + sum(others) }],
+      untold: untold.map(({ thing }) => thing),
+    }
+  }
+  return { groups: [waters, ...organicGroups(apart)], untold: untold.map(({ thing }) => thing) }
+}
+
+const waterThing = (liquids: readonly Liquid[]): Thing => liquids.find(({ thing }) => isWater(thing))!.thing
+
+const sum = (liquids: readonly Liquid[]) => liquids.reduce((all, { mL }) => all + mL, 0)
+
+/** Less than a twentieth of the water, of what nobody can say more of, is dissolved in it. */
+const isDissolved0 = (mL: number, waterML: number) => mL <= waterML / 20
+
+/** No more of it than the water dissolves. */
+function isDissolved(thing: Thing, mL: number, waterML: number): boolean {
+  const limit = dissolvesInWater(thing)
+  return limit !== null && mL * (thing.substance.density?.gPerML ?? 0.9) <= (limit * waterML) / 100
+}
+
+/** Organic liquids, each with the first that it mixes with. */
+function organicGroups(liquids: readonly Liquid[]): Layers['groups'] {
+  const groups: Layers['groups'] = []
+  for (const { thing, mL } of liquids) {
+    const group = groups.find(({ liquids: [main] }) => mix(main!, thing) !== 'part')
+    if (group) {
+      group.liquids.push(thing)
+      group.mL += mL
+    } else groups.push({ watery: false, liquids: [thing], mL })
+  }
+  return groups
+}

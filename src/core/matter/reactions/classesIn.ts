@@ -1,0 +1,100 @@
+import { classesOf, type ClassInVessel } from '../../reaction/reactiveClasses'
+import { hydroxide, proton, weak } from '../minerals'
+import { pHOfPhase } from '../phase'
+import { massOf, type Holding, type Phase, type Vessel } from '../state'
+import { isWater, type Thing } from '../thing'
+
+/** Something of a class in a vessel. */
+export interface OfClass {
+  holding: Holding
+  phase: Phase
+}
+
+/** Classes of ions and of what takes up protons, by their formula: what a salt is in water does what the salt does. */
+const byIon: Readonly<Record<string, readonly ClassInVessel[]>> = {
+  'ion Cl^-': ['chloride'],
+  'ion Br^-': ['bromide'],
+  'ion I^-': ['iodide'],
+  'ion NO3^-': ['nitrate'],
+  'ion ClO4^-': ['chlorate'],
+  'ion ClO3^-': ['chlorate'],
+  'ion IO3^-': ['chlorate'],
+  'ion MnO4^-': ['permanganate'],
+  'ion Cr2O7^2-': ['chromium(VI)'],
+  'ion CrO4^2-': ['chromium(VI)'],
+  'ion S2O3^2-': ['thiosulfate'],
+  'ion Ag^+': ['silver salt'],
+}
+
+const byWeak = new Map<Thing, readonly ClassInVessel[]>([
+  [weak.carbonDioxide, ['carbonate']],
+  [weak.sulfurDioxide, ['sulfite']],
+  [weak.hydrogenCyanide, ['cyanide']],
+  [weak.hydrogenSulfide, ['sulfide']],
+  [weak.hydrazoic, ['azide']],
+  [weak.nitrous, ['nitrite']],
+  [weak.hypochlorous, ['hypochlorite']],
+])
+
+/** From which pH down water counts as acid, as strong acid, and from which up as strong base: a bench's paper shows 1, 4 and 12 as such. */
+const limits = { strongAcid: 1, acid: 4, strongBase: 12 } as const
+/** Stronger than this, by mass, sulfuric acid takes water out of what it meets and nitric acid oxidises it; as in reactiveClasses.ts. */
+const concentrated = { sulfuric: 0.7, nitric: 0.3 } as const
+
+/** The classes of everything in a vessel, each with what has it: molecules by record and structure, at the strength that they have there; ions by what they are; water by its pH. */
+export function classesIn(vessel: Vessel): Map<ClassInVessel, OfClass[]> {
+  const all = new Map<ClassInVessel, OfClass[]>()
+  const add = (name: ClassInVessel, of: OfClass) => {
+    const there = all.get(name)
+    if (there) there.push(of)
+    else all.set(name, [of])
+  }
+  for (const phase of vessel.phases) {
+    const whole = massOf(phase.holds)
+    const pH = pHOfPhase(phase)
+    for (const holding of phase.holds) {
+      const { thing, amount } = holding
+      const of = { holding, phase }
+      const fraction = whole && amount !== null ? Math.min(1, (amount * thing.gPer) / whole) : 1
+      if (isWater(thing)) {
+        if (phase.kind !== 'solid') add('water', of)
+      } else if (thing === proton) {
+        if (pH !== null && pH <= limits.acid) add('acid', of)
+        if (pH !== null && pH <= limits.strongAcid) for (const each of strongAcidClasses(phase, whole)) add(each, of)
+      } else if (thing === hydroxide) {
+        if (pH !== null && pH >= limits.strongBase) add('strong base', of)
+      } else if (thing.charge !== 0) for (const each of byIon[thing.id] ?? []) add(each, of)
+      else
+        for (const each of byWeak.get(thing) ?? classesOf(thing.substance, { form: formOf(phase, thing, fraction) }))
+          // What has given its proton away is no acid any more.
+          if (each !== 'water' && (each !== 'acid' || pH === null || thing.acid.length === 0 || pH < thing.acid[0]! + 2))
+            add(each, of)
+    }
+  }
+  return all
+}
+
+/** As what a bottle would hold it: the rules of classes ask that. */
+function formOf(phase: Phase, { solid }: Thing, fraction: number) {
+  if (phase.kind === 'solid') return { kind: 'solid', purity: 1 } as const
+  return solid || fraction < 0.5
+    ? ({ kind: 'mass-fraction', fraction: Math.max(fraction, 1e-6), source: '' } as const)
+    : ({ kind: 'neat', purity: 1 } as const)
+}
+
+/** Which strong acid a strongly acid water is, by its anions and by its strength. */
+function strongAcidClasses({ holds }: Phase, whole: number | null): ClassInVessel[] {
+  const share = (id: string) => {
+    const found = holds.find(({ thing }) => thing.id === id)
+    return found && whole && found.amount !== null ? (found.amount * found.thing.gPer) / whole : found ? 1 : 0
+  }
+  const [chloride, sulfate, nitrate] = [share('ion Cl^-'), share('ion SO4^2-'), share('ion NO3^-')]
+  return [
+    'strong acid',
+    ...(chloride > 0 ? (['hydrochloric acid'] as const) : []),
+    ...(sulfate > 0 ? (['sulfuric acid'] as const) : []),
+    ...(sulfate >= concentrated.sulfuric ? (['concentrated sulfuric acid'] as const) : []),
+    ...(nitrate > 0 ? (['nitric acid'] as const) : []),
+    ...(nitrate >= concentrated.nitric ? (['concentrated nitric acid'] as const) : []),
+  ]
+}

@@ -1,0 +1,70 @@
+import type { GasName } from '../../reaction/gases'
+import { heats, heatSource } from '../../reaction/heatTable'
+import type { Grave, Meeting } from '../../reaction/meeting'
+import { meetings, meetingsSource } from '../../reaction/meetings'
+import type { ClassInVessel } from '../../reaction/reactiveClasses'
+import type { Span } from '../span'
+
+/** How soon it goes: at once, over the minutes of a step, or slower than that. */
+export type Speed = 'at once' | 'minutes' | 'slow'
+
+/** What happens where classes meet: the gas and the heat of it, how grave it is, what to do instead. */
+export interface Row {
+  one: ClassInVessel
+  other: ClassInVessel
+  /** A third that must be there as well. */
+  with?: ClassInVessel
+  gas?: { of: GasName; perOne: number | 'each'; needs: number | 'each' }
+  /** Given off for each equivalent that reacts. */
+  kJ: Span | 'unknown'
+  /** True where the whole of the first gives the heat off, however much there is of the other. */
+  allOfOne: boolean
+  speed: Speed
+  grade: Grave | 'ordinary'
+  happens?: string
+  instead?: string
+  meant?: NonNullable<Meeting['meant']>
+  source: string
+}
+
+const span = ([low, likely, high]: readonly [number, number, number]): Span => ({ low, likely, high })
+
+/** Metals that an acid which keeps most of its protons dissolves only slowly, and what rests on a spark of moisture. */
+const slow = (one: ClassInVessel, other: ClassInVessel): Speed =>
+  one === 'zinc or iron' && other === 'acid' ? 'slow' : one === 'acid anhydride' && other === 'water' ? 'minutes' : 'at once'
+
+const heatRow = (one: ClassInVessel, other: ClassInVessel, third: ClassInVessel | undefined) =>
+  heats.find((heat) => heat.one === one && heat.other === other && heat.with === third)
+
+/** Meetings with their heats, the graver first; then the heats of what is ordinary. No heat is borrowed: a row that none is on record for has an unknown one. */
+export const rows: readonly Row[] = [
+  ...meetings.map((meeting): Row => {
+    const heat = heatRow(meeting.one, meeting.other, meeting.with)
+    return {
+      one: meeting.one,
+      other: meeting.other,
+      ...(meeting.with ? { with: meeting.with } : {}),
+      ...(meeting.gas ? { gas: meeting.gas } : {}),
+      kJ: heat ? span(heat.kJ) : 'unknown',
+      allOfOne: heat?.allOfOne ?? false,
+      speed: slow(meeting.one, meeting.other),
+      grade: meeting.grave,
+      happens: meeting.happens,
+      instead: meeting.instead,
+      ...(meeting.meant ? { meant: meeting.meant } : {}),
+      source: meetingsSource,
+    }
+  }),
+  ...heats
+    .filter((heat) => !meetings.some((each) => each.one === heat.one && each.other === heat.other && each.with === heat.with))
+    .map((heat): Row => ({
+      one: heat.one,
+      other: heat.other,
+      ...(heat.with ? { with: heat.with } : {}),
+      kJ: span(heat.kJ),
+      allOfOne: heat.allOfOne ?? false,
+      speed: slow(heat.one, heat.other),
+      grade: 'ordinary',
+      source: heatSource,
+    })),
+]

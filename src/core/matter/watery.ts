@@ -1,0 +1,155 @@
+import { gasHeldMolPerL, hydroxide, proton } from './minerals'
+import { dissolvedIn, pHOf, unchargedAt, type Dissolved } from './pH'
+import { volumeOf } from './phase'
+import { saltDissolvesG } from './salts'
+import { together, type Holding } from './state'
+import { water, type Thing } from './thing'
+import type { World } from './world'
+import type { InWater } from './ions'
+
+/** A holding with another thing and amount, of the same origin. */
+const as = (holding: Holding, thing: Thing, amount: number | null): Holding => ({ ...holding, thing, amount })
+
+/** Protons and hydroxide become water as far as both are there; fewer than none of one are as many of the other, which water gave. */
+export function neutral(holds: readonly Holding[]): readonly Holding[] {
+  const found = (wanted: Thing) => holds.find(({ thing, certain }) => thing === wanted && certain)
+  const [one, other] = [found(proton), found(hydroxide)]
+  const like = one ?? other
+  if (!like || one?.amount === null || other?.amount === null) return holds
+  const mmol = Math.min(one?.amount ?? 0, other?.amount ?? 0)
+  if (mmol === 0) return holds
+  return together(holds, [as(like, proton, -mmol), as(like, hydroxide, -mmol), as(like, water, mmol)])
+}
+
+/** What falls apart into ions in water, as those ions. */
+export function ionised(holds: readonly Holding[], inWater: (thing: Thing) => InWater | null): Holding[] {
+  return together(
+    holds.flatMap((holding) => {
+      // What only may be there stays whole: its ions would take water that is surely there.
+      const apart = holding.certain ? inWater(holding.thing) : null
+      if (!apart) return [holding]
+      const of = (thing: Thing, moles: number) => as(holding, thing, holding.amount === null ? null : holding.amount * moles)
+      return [...apart.parts.map(([thing, moles]) => of(thing, moles)), ...(apart.water === 0 ? [] : [of(water, apart.water)])]
+    }),
+  )
+}
+
+/** The least of a function that falls with what is taken off, 0 to all: halving. */
+function taken(all: number, tooMuch: (left: number) => boolean): number {
+  if (all <= 0 || !tooMuch(all)) return 0
+  let [low, high] = [0, all]
+  for (let turn = 0; turn < 40; turn++) {
+    const middle = (low + high) / 2
+    if (tooMuch(middle)) high = middle
+    else low = middle
+  }
+  return all - low
+}
+
+const without = (dissolved: readonly Dissolved[], thing: Thing, mmol: number): Dissolved[] =>
+  dissolved.map((each) => (each.thing === thing ? { ...each, mmol: each.mmol - mmol } : each))
+
+/**
+ * What of a watery phase leaves as a gas: of carbon dioxide and its like what is uncharged beyond what open water holds, so that the pH rises with what has left.
+ */
+export function gasLeaves(
+  holds: readonly Holding[],
+  world: World,
+  vessel: string,
+): { holds: readonly Holding[]; gas: Holding[] } {
+  const dissolved = dissolvedIn(holds)
+  const gas: Holding[] = []
+  let left = holds
+  for (const [thing, molPerL] of gasHeldMolPerL) {
+    const found = holds.find((each) => each.thing === thing && each.certain)
+    if (!found) continue
+    if (!dissolved || found.amount === null) {
+      world.note({
+        kind: 'cannot be told',
+        what: `how much ${thing.name} comes off`,
+        mends: 'the strengths of acid and base',
+        vessel,
+      })
+      continue
+    }
+    const { mL } = volumeOf({ kind: 'watery', holds: left })
+    const volumes = { waterML: mL, organicML: 0 }
+    const all = dissolvedIn(left)!
+    const mmol = taken(found.amount, (stays) => {
+      const there = without(all, thing, found.amount! - stays)
+      return unchargedAt({ thing, mmol: stays, K: 0 }, pHOf(there, volumes), volumes) > molPerL * mL
+    })
+    if (mmol <= 0) continue
+    gas.push(as(found, thing, mmol))
+    left = together(left, [as(found, thing, -mmol)])
+    world.note({ kind: 'gas', thing, mmol, vessel })
+  }
+  return { holds: left, gas }
+}
+
+/**
+ * Salts that come out of a watery phase: each as far as its ions are there together beyond what the water holds of it at that temperature. An anion that is also an acid counts only by the share that has lost its protons there.
+ */
+export function saltsComeOut(
+  holds: readonly Holding[],
+  atC: number,
+  world: World,
+  vessel: string,
+  quiet: ReadonlySet<string>,
+): { holds: readonly Holding[]; solids: Holding[] } {
+  let left = holds
+  const solids: Holding[] = []
+  const salts = world.things.salts
+    .map((salt) => ({ ...salt, limitG: saltDissolvesG(salt.thing, atC) }))
+    .filter(({ limitG }) => limitG !== null)
+    .sort((a, b) => a.limitG! / a.thing.gPer - b.limitG! / b.thing.gPer)
+  for (const { thing, inWater, limitG } of salts) {
+    const ions = inWater.parts.filter(([part]) => part !== hydroxide && part !== proton)
+    const all = dissolvedIn(left)
+    if (!all || !ions.every(([part]) => all.some((each) => each.thing === part && each.mmol > 0))) continue
+    const { mL } = volumeOf({ kind: 'watery', holds: left })
+    const held = (limitG! * mL) / 100 / thing.gPer
+    const lost = inWater.parts.find(([part]) => part === hydroxide)?.[1] ?? 0
+    const most = Math.min(...ions.map(([part, moles]) => all.find((each) => each.thing === part)!.mmol / moles))
+    const mmol = taken(most, (stays) => {
+      const out = most - stays
+      const there = inWater.parts.reduce<Dissolved[]>((now, [part, moles]) => without(now, part, out * moles), all)
+      return standTogether(there, ions, lost, mL) > held
+    })
+    if (mmol <= 1e-9) continue
+    const of = left.find((each) => each.thing === ions[0]![0])!
+    solids.push(as(of, thing, mmol))
+    left = neutral(
+      together(left, [
+        ...inWater.parts.map(([part, moles]) => as(of, part, -mmol * moles)),
+        ...(inWater.water === 0 ? [] : [as(of, water, -mmol * inWater.water)]),
+      ]),
+    )
+    if (!quiet.has(thing.id)) world.note({ kind: 'solid', thing, mmol, vessel })
+  }
+  return { holds: left, solids }
+}
+
+/** mmol of a salt that stand together in water as its ions, at the pH there. */
+function standTogether(dissolved: readonly Dissolved[], ions: InWater['parts'], lost: number, mL: number): number {
+  const volumes = { waterML: mL, organicML: 0 }
+  const pH = ions.some(([part]) => part.acid.length > 0) || lost > 0 ? pHOf(dissolved, volumes) : 7
+  return Math.min(
+    ...ions.map(([part, moles]) => {
+      const there = dissolved.find((each) => each.thing === part)!.mmol / moles
+      if (part.acid.length === 0) return there
+      return there * formShare(part, lost / moles, pH)
+    }),
+    // A hydroxide alone: what the pH leaves of it.
+    ...(lost > 0 && ions.every(([part]) => part.acid.length === 0) ? [(10 ** (pH - 14) * mL) / lost] : []),
+  )
+}
+
+/** The share of an acid that has lost so many protons at a pH. */
+function formShare({ acid }: Thing, lost: number, pH: number): number {
+  const forms = [0, ...acid].reduce<number[]>((all, pKa, at) => (at === 0 ? [0] : [...all, all.at(-1)! + pH - pKa]), [])
+  const most = Math.max(...forms)
+  const weights = forms.map((exponent) => 10 ** (exponent - most))
+  const sum = weights.reduce((a, b) => a + b, 0)
+  return (weights[Math.min(lost, acid.length)] ?? 0) / sum
+}
