@@ -1,3 +1,5 @@
+import { defaultLab } from '../lab/lab'
+import { matterOf } from './matterJson'
 import type { Context } from '../operations/planner'
 import { contextOf, filledFor, reportFor, tablesFor } from '../operations/planners'
 import type { Figure } from '../quantity/figure'
@@ -57,6 +59,7 @@ export function calculate(plan: Plan, run?: { scale: number; entries: Entry[] },
     theoreticalYield_g: plain(theoreticalYield(plan, table)),
     balanced: balance(plan).imbalances.length === 0,
     operations: operationsOf(plan, table, { solvents }),
+    matter: matterOf(plan, table, defaultLab),
     queries: queriesOf(plan, table).map(({ id, about, title, evidence, answer }) => ({
       id,
       about,
@@ -68,11 +71,13 @@ export function calculate(plan: Plan, run?: { scale: number; entries: Entry[] },
   if (!run) return planned
   const state = foldRun(plan, run.scale, run.entries)
   const results = runResults(state)
+  const measured = measuredOf(state)
   return {
     ...planned,
     run: {
       scale: run.scale,
-      operations: operationsOf(state.plan, results.table, { measured: measuredOf(state), solvents }),
+      operations: operationsOf(state.plan, results.table, { measured, solvents }),
+      matter: matterOf(state.plan, results.table, defaultLab, { samplesG: measured.samples, usedML: measured.usedML }),
       steps: state.steps.map(({ step, status, signature }) => ({ id: step.id, status, signature: signature.state })),
       charged: Object.fromEntries(
         Object.entries(state.charged).map(([id, { measure, figure }]) => [id, { measure, ...plain(figure) }]),

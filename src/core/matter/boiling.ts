@@ -31,6 +31,8 @@ export interface BoilingLayer {
 export interface BoilsAt {
   atC: number
   plusMinusK: number
+  /** True where it can only boil higher than that: acid and amine hold each other back. */
+  orHigher?: true
   /** The thing that there is most of in the vapour. */
   main: Thing
 }
@@ -54,6 +56,20 @@ function constantsOf(thing: Thing): ReturnType<typeof vapourConstants> | undefin
 /** True for what goes into the vapour when its liquid boils. */
 export const isVolatile = (thing: Thing): boolean => Boolean(constantsOf(thing))
 
+const lambdas = new WeakMap<Thing, WeakMap<Thing, number>>()
+
+/** Wilson's Λ of a pair, 1 where none is on record. */
+function lambdaOf(one: Volatile, other: Volatile): number {
+  const known = lambdas.get(one.thing) ?? new WeakMap<Thing, number>()
+  lambdas.set(one.thing, known)
+  let found = known.get(other.thing)
+  if (found === undefined) {
+    found = wilsonOf(one, other)?.[0] ?? 1
+    known.set(other.thing, found)
+  }
+  return found
+}
+
 /** A phase as it boils, with the names of liquids whose vapour pressure nobody knows; null where nothing in it is volatile or an amount is unknown. */
 export function layerOf(phase: Phase): { layer: BoilingLayer | null; unknown: Thing[] } {
   const unknown: Thing[] = []
@@ -75,7 +91,7 @@ export function layerOf(phase: Phase): { layer: BoilingLayer | null; unknown: Th
   const moles = inside.reduce((sum, { mmol }) => sum + mmol, 0)
   if (moles <= 0) return { layer: null, unknown }
   const x = inside.map(({ mmol }) => mmol / moles)
-  const lambda = inside.map((one, i) => inside.map((other, j) => (i === j ? 1 : (wilsonOf(one, other)?.[0] ?? 1))))
+  const lambda = inside.map((one, i) => inside.map((other, j) => (i === j ? 1 : lambdaOf(one, other))))
   const ideal = lambda.every((row) => row.every((value) => value === 1))
   return {
     layer: { inside, x, model: ideal ? { kind: 'ideal' } : { kind: 'Wilson', lambda }, free: moles / (moles + dissolved) },
@@ -93,11 +109,15 @@ export function vapourOver(layers: readonly BoilingLayer[], atC: number): { thin
   })
 }
 
+const nearK = 4
+
 /** The temperature at which layers boil together: where their pressures add up to the laboratory's, by regula falsi on the logarithm between two that enclose it. */
-export function boilsTogether(layers: readonly BoilingLayer[], mmHg: number): number {
+export function boilsTogether(layers: readonly BoilingLayer[], mmHg: number, nearC?: number): number {
   const excess = (atC: number) => Math.log(vapourOver(layers, atC).reduce((sum, each) => sum + each.mmHg, 0) / mmHg)
-  let [low, high] = [-100, 450]
-  for (let turn = 0; turn < 14; turn++) {
+  // Near a temperature that is known, a few kelvin on either side are looked at first.
+  const isNear = nearC !== undefined && excess(nearC - nearK) < 0 && excess(nearC + nearK) > 0
+  let [low, high] = isNear ? [nearC - nearK, nearC + nearK] : [-100, 450]
+  for (let turn = 0; turn < (isNear ? 3 : 12); turn++) {
     const middle = (low + high) / 2
     if (excess(middle) < 0) low = middle
     else high = middle
@@ -153,5 +173,15 @@ export function boilsAtIn(phases: readonly Phase[], mmHg: number): BoilsAt | { u
   const [main] = vapourOver(layers, atC).sort((a, b) => b.mmHg - a.mmHg)
   const all = layers.flatMap(({ inside }) => inside)
   const alone = all.length === 1 ? boilsAt(all[0]!.thing.substance, mmHg)?.plusMinusK : undefined
+  const holdsBack =
+    liquids.some(({ kind }) => kind === 'organic') &&
+    all.some(({ thing }) => thing.acid.length > 0) &&
+    all.some(({ thing }) => thing.base !== null)
+  if (holdsBack) {
+    const lightest = Math.min(
+      ...all.map((part) => boilsTogether([{ inside: [part], x: [1], model: { kind: 'ideal' }, free: 1 }], mmHg)),
+    )
+    return { atC: lightest, plusMinusK: Math.max(10, atC - lightest), orHigher: true, main: main!.thing }
+  }
   return { atC, plusMinusK: alone ?? (all.length > 1 ? 2 : 1), main: main!.thing }
 }

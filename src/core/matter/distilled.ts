@@ -20,7 +20,7 @@ export interface Distilling {
 }
 
 /** Steps in which a still is followed: coarse, for the planner has the fine curve. */
-const coarse = 40
+const coarse = 25
 /** A pot that nobody has set an end for keeps so much of what was in it. */
 const keepsBack = { low: 0.05, likely: 0.1, high: 0.2 } as const
 
@@ -29,8 +29,9 @@ function overColumn(
   layers: readonly BoilingLayer[],
   mmHg: number,
   stages: number,
+  nearC: number | undefined,
 ): { atC: number; potC: number; y: Map<Thing, number> } {
-  const potC = boilsTogether(layers, mmHg)
+  const potC = boilsTogether(layers, mmHg, nearC)
   let vapour = vapourOver(layers, potC)
   let atC = potC
   for (let stage = 0; stage < Math.min(stages, 10); stage++) {
@@ -45,7 +46,7 @@ function overColumn(
       model: { kind: 'ideal' },
       free: 1,
     }
-    atC = boilsTogether([condensed], mmHg)
+    atC = boilsTogether([condensed], mmHg, atC)
     vapour = vapourOver([condensed], atC)
   }
   const y = new Map<Thing, number>()
@@ -74,6 +75,7 @@ export function distilled(bench: Bench, how: Distilling, world: World): Bench | 
   const stopML = Math.max(how.stopML ?? startML * world.draw('left in the pot', keepsBack), how.stages > 0 ? how.holdUpML : 0)
   const receiver: Holding[][] = []
   const forerun: Holding[][] = []
+  let nearC: number | undefined
   let range: { fromC: number; toC: number } | undefined
   for (let turn = 0; turn < 4 * coarse; turn++) {
     const pool = poolOf(pot)
@@ -82,7 +84,8 @@ export function distilled(bench: Bench, how: Distilling, world: World): Bench | 
     const layers = pool.flatMap((phase) => layerOf(phase).layer ?? [])
     const moles = layers.reduce((sum, { inside }) => sum + inside.reduce((all, { mmol }) => all + mmol, 0), 0)
     if (layers.length === 0 || moles < 1e-9) break
-    const { atC, y } = overColumn(layers, world.mmHg, how.stages)
+    const { atC, potC, y } = overColumn(layers, world.mmHg, how.stages, nearC)
+    nearC = potC
     const where = within(atC, how.lowC, how.highC)
     if (where === 'after') break
     // No more than is there, and not past where the pot shall stop.

@@ -86,7 +86,7 @@ function ofFormula(thing: Thing, acids: AcidByAtoms): InWater | null {
   const all = Object.keys(atoms).filter((symbol) => symbol in cations || symbol in manyCharges)
   // Chromium and manganese with an alkali metal and oxygen are in the anion.
   const inAnion = atoms.O && all.length > 1 ? all.filter((symbol) => symbol === 'Cr' || symbol === 'Mn') : []
-  const metals = all.filter((symbol) => !inAnion.every((each) => each !== symbol))
+  const metals = all.filter((symbol) => inAnion.every((each) => each !== symbol))
   const waters = watersIn(thing)
   let rest: Atoms = plusAtoms(atoms, water.atoms!, -waters)
   for (const symbol of metals) rest = { ...rest, [symbol]: 0 }

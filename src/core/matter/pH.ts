@@ -62,13 +62,19 @@ const takesPart = ({ acid, base }: Thing) => acid.length > 0 || base !== null
 export function pHOf(dissolved: readonly Dissolved[], volumes: Volumes): number {
   const { waterML } = volumes
   if (waterML <= 0) return 7
+  return balancedAt(excessOf(dissolved, volumes))
+}
+
+/** Positive less negative charge in water at a pH, mmol. */
+function excessOf(dissolved: readonly Dissolved[], volumes: Volumes): (pH: number) => number {
+  const { waterML } = volumes
   let strong = 0
   const parts: Dissolved[] = []
   for (const each of dissolved)
     if (each.thing === proton || each.thing === hydroxide) continue
     else if (takesPart(each.thing)) parts.push(each)
     else strong += each.thing.charge * each.mmol
-  const excess = (pH: number) => {
+  return (pH: number) => {
     let sum = strong + waterML * (10 ** -pH - 10 ** (pH - 14))
     for (const each of parts) {
       const { sum: forms, charge } = formsOf(each.thing, pH)
@@ -76,13 +82,52 @@ export function pHOf(dissolved: readonly Dissolved[], volumes: Volumes): number 
     }
     return sum
   }
+}
+
+/** Where a falling excess of positive charge comes to nothing between pH −1.5 and 15.5: halved to a hundredth, then by secants that stay between. */
+function balancedAt(excess: (pH: number) => number): number {
   let [low, high] = [-1.5, 15.5]
-  for (let turn = 0; turn < 44; turn++) {
+  for (let turn = 0; turn < 11; turn++) {
     const middle = (low + high) / 2
     if (excess(middle) > 0) low = middle
     else high = middle
   }
-  return (low + high) / 2
+  let [lowValue, highValue] = [excess(low), excess(high)]
+  for (let turn = 0; turn < 8 && high - low > 1e-10; turn++) {
+    const slope = highValue - lowValue
+    const next = slope === 0 ? (low + high) / 2 : Math.min(high, Math.max(low, low - (lowValue * (high - low)) / slope))
+    const value = excess(next)
+    if (Math.abs(value) < 1e-12) return next
+    if (value > 0) {
+      if (next - low < 1e-12) break
+      ;[low, lowValue] = [next, value]
+    } else {
+      if (high - next < 1e-12) break
+      ;[high, highValue] = [next, value]
+    }
+  }
+  return lowValue === highValue
+    ? (low + high) / 2
+    : Math.min(high, Math.max(low, low - (lowValue * (high - low)) / (highValue - lowValue)))
+}
+
+/**
+ * The pH of water that can hold no more than so much of the uncharged form of one component, mmol, with what is left of that component there: what is more of it has left as a gas. The same as pHOf where there is not more.
+ */
+export function withGasGone(
+  dissolved: readonly Dissolved[],
+  gas: Thing,
+  heldMmol: number,
+  waterML: number,
+): { pH: number; left: number } {
+  const volumes = { waterML, organicML: 0 }
+  const there = dissolved.find(({ thing }) => thing === gas)?.mmol ?? 0
+  const closed = pHOf(dissolved, volumes)
+  if (there / formsOf(gas, closed).sum <= heldMmol) return { pH: closed, left: there }
+  const others = dissolved.filter(({ thing }) => thing !== gas)
+  const excess = excessOf(others, volumes)
+  const pH = balancedAt((at) => excess(at) + Math.min(there / formsOf(gas, at).sum, heldMmol) * formsOf(gas, at).charge)
+  return { pH, left: Math.min(there, heldMmol * formsOf(gas, pH).sum) }
 }
 
 /** What of holdings takes part in a balance of charges; null where the amount of something that does is unknown. */

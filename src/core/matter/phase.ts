@@ -43,30 +43,12 @@ export function densityOf(phase: Phase): number | null {
   return grams === null || least || mL <= 0 ? null : grams / mL
 }
 
-/** Litres of water in a phase, as mL; null where its amount is unknown. */
-export function waterMLOf(holds: readonly Holding[]): number | null {
-  let mL = 0
-  for (const holding of holds)
-    if (isWater(holding.thing)) {
-      const own = millilitresOf(holding, 'watery')
-      if (own === null) return null
-      mL += own
-    }
-  return mL
-}
-
 /** The pH of a watery phase by itself; null for any other, and where the amount of something that counts is unknown. */
 export function pHOfPhase({ kind, holds }: Phase): number | null {
   if (kind !== 'watery') return null
   const dissolved = dissolvedIn(holds)
   const { mL } = volumeOf({ kind, holds })
   return dissolved && mL > 0 ? balanceOf(dissolved, { waterML: mL, organicML: 0 }) : null
-}
-
-/** The share of a thing in a phase that stands there as an ion. */
-export const ionisedShare = (phase: Phase, thing: Thing): number | null => {
-  const pH = pHOfPhase(phase)
-  return pH === null ? null : chargedShare(thing, pH)
 }
 
 /** The liquid that there is most of by volume. */

@@ -27,7 +27,8 @@ export function recombined(holds: readonly Holding[], things: Things): Holding[]
   }
   const most = (parts: readonly (readonly [Thing, number])[]) => Math.min(...parts.map(([thing, moles]) => amount(thing) / moles))
   for (const { thing, inWater } of things.salts) {
-    const mmol = most(inWater.parts)
+    // A hydrate needs its water.
+    const mmol = Math.min(most(inWater.parts), inWater.water > 0 ? amount(water) / inWater.water : Infinity)
     if (mmol > 1e-12) take([...inWater.parts, [water, inWater.water]], mmol, [[thing, 1]])
   }
   const cationsLeft = () =>

@@ -39,27 +39,31 @@ const [coldC, hotC] = [20, 100]
  * Grams of a salt that 100 mL of water hold at a temperature: by its record, else by the table, between whose columns the logarithm runs straight. Null for one that neither has: then it dissolves as far as a bench ever asks, or nobody knows how far.
  */
 export function saltDissolvesG(thing: Thing, atC: number): number | null {
+  let curve = curves.get(thing)
+  if (curve === undefined) {
+    curve = curveOf(thing)
+    curves.set(thing, curve)
+  }
+  return curve && onLine(curve, atC)
+}
+
+type Curve = readonly (readonly [atC: number, g: number])[]
+const curves = new WeakMap<Thing, Curve | null>()
+
+function curveOf(thing: Thing): Curve | null {
   const points = thing.substance.solubility?.find(({ solvent }) => solvent === 'water')?.points
-  if (points && points.length > 0)
-    return onLine(
-      points.map(({ atC: at, gPer100ML }) => [at, gPer100ML] as const),
-      atC,
-    )
+  if (points && points.length > 0) return points.map(({ atC, gPer100ML }) => [atC, gPer100ML] as const).sort(([a], [b]) => a - b)
   const row = read.find(({ atoms }) => thing.atoms && noAtoms(plusAtoms(atoms, thing.atoms, -1)))
   return row
-    ? onLine(
-        [
-          [coldC, row.coldG],
-          [hotC, row.hotG],
-        ],
-        atC,
-      )
+    ? [
+        [coldC, row.coldG],
+        [hotC, row.hotG],
+      ]
     : null
 }
 
 /** A logarithm that runs straight with the temperature between the two nearest points, and stays level beyond them. */
-function onLine(points: readonly (readonly [atC: number, g: number])[], atC: number): number {
-  const sorted = [...points].sort(([a], [b]) => a - b)
+function onLine(sorted: Curve, atC: number): number {
   const [first, last] = [sorted[0]!, sorted.at(-1)!]
   if (atC <= first[0]) return first[1]
   if (atC >= last[0]) return last[1]

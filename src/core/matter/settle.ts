@@ -64,23 +64,37 @@ export function settle(vessel: Vessel, world: World, how: Settling = {}): Settle
   const isSalt = ({ thing }: Holding) => !wateryGroup && thing.charge === 0 && thing.solid && world.things.inWater(thing) !== null
   const all = apart.filter((each) => !isSalt(each))
   const parted = wateryGroup ? shareOut(all, wateryGroup.liquids, groups, world, vessel, how) : organicOnly(all, groups)
-  let { watery } = parted
-  let gas: Holding[] = []
-  let salts: Holding[] = []
-  if (watery.length > 0) {
-    ;({ holds: watery, gas } = gasLeaves(watery, world, vessel.name))
-    ;({ holds: watery, solids: salts } = saltsComeOut(watery, vessel.atC, world, vessel.name, quiet))
-  }
-  const stays = together(
+  let liquids = { watery: parted.watery, organic: parted.organic }
+  let rest = together(
     resting.filter((each) => !molten.includes(each)),
     apart.filter(isSalt),
   )
-  const { phases, rest } = comesOut(watery, parted.organic, stays, vessel, world, how)
-  return {
-    vessel: { ...vessel, phases: phasesOf(phases.watery, phases.organic, together(rest, salts)) },
-    gas: together(gone, gas),
+  let gas = gone
+  // What dissolves may drive out more gas, and what left lets more dissolve; it comes to rest within a few turns.
+  for (let turn = 0; turn < mostTurns; turn++) {
+    let { watery } = liquids
+    let left: Holding[] = []
+    if (watery.length > 0) {
+      const open = gasLeaves(watery, world, vessel.name)
+      const out = saltsComeOut(open.holds, vessel.atC, world, vessel.name, quiet)
+      left = open.gas
+      watery = out.holds
+      if (out.solids.length > 0) rest = together(rest, out.solids)
+    }
+    if (left.length > 0) gas = together(gas, left)
+    if (turn > 0 && left.length === 0) {
+      liquids = { ...liquids, watery }
+      break
+    }
+    const next = comesOut(watery, liquids.organic, rest, vessel, world, how)
+    liquids = next.phases
+    rest = next.rest
+    if (left.length === 0) break
   }
+  return { vessel: { ...vessel, phases: phasesOf(liquids.watery, liquids.organic, rest) }, gas }
 }
+
+const mostTurns = 4
 
 /** A solid above its melting point, in a vessel without anything that might dissolve it, or with, is a liquid among others. */
 const goesMolten = ({ substance: { melting }, atoms, charge }: Thing, atC: number, { dissolves }: Settling) =>
@@ -224,8 +238,8 @@ function comesOut(
     const sole = phases.filter(({ holds }) => holds.length > 0).length === 1
     const here = candidates(phase.holds, rest, sole)
     for (const thing of here) {
-      const inside = phase.holds.find((each) => each.thing === thing)
-      const solid = sole ? rest.find((each) => each.thing === thing) : undefined
+      const inside = phase.holds.find((each) => each.thing === thing && each.certain)
+      const solid = sole ? rest.find((each) => each.thing === thing && each.certain) : undefined
       if (inside?.amount === null) continue
       if (solid?.amount === null) {
         // Some of it goes in, and nobody can say how much.

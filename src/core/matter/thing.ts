@@ -21,7 +21,7 @@ export interface Thing {
 }
 
 /** Grams of atoms to the mmol. */
-export const gramsOfAtoms = (atoms: Readonly<Record<string, number>>): number =>
+const gramsOfAtoms = (atoms: Readonly<Record<string, number>>): number =>
   Object.entries(atoms).reduce((sum, [symbol, count]) => sum + (atomicWeights[symbol] ?? 0) * count, 0) / 1000
 
 /** Above this a substance that melts there is a solid at the bench, °C. */

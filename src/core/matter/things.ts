@@ -3,7 +3,7 @@ import { protonsOf } from '../substance/acidBase'
 import { ionsIn } from '../substance/shapes'
 import type { Substance } from '../substance/substance'
 import { ionsOf, type InWater } from './ions'
-import { weak } from './minerals'
+import { hydroxide, proton, weak } from './minerals'
 import { sparing } from './salts'
 import { noAtoms, plusAtoms, thingOf, water, type Thing } from './thing'
 
@@ -17,16 +17,28 @@ export interface Things {
   /** The acid or amine of the plan that has these atoms. */
   acidOf: (atoms: Readonly<Record<string, number>>) => Thing | undefined
   /** Salts that may come out of water: those of the plan, and those that hardly dissolve. */
-  salts: readonly { thing: Thing; inWater: InWater }[]
+  salts: readonly { thing: Thing; inWater: InWater; ions: InWater['parts'] }[]
 }
 
-const known = new WeakMap<Plan, Things>()
+/** By what they rest on: a plan whose steps alone were changed has the same things. */
+const known = new WeakMap<Plan['lines'], { substances: Plan['substances']; things: Things }>()
 
 /** The things of a plan. Plans are values: the same one is asked for at every step. */
 export function thingsOf(plan: Plan): Things {
-  const found = known.get(plan) ?? made(plan)
-  known.set(plan, found)
-  return found
+  const found = known.get(plan.lines)
+  if (found && found.substances === plan.substances) return found.things
+  const things = made(plan)
+  known.set(plan.lines, { substances: plan.substances, things })
+  return things
+}
+
+/** Things of substances, by whether they are solids; substances are values. */
+const ofSubstance = new WeakMap<Substance, Thing[]>()
+
+function once(substance: Substance, solid: boolean): Thing {
+  const both = ofSubstance.get(substance) ?? []
+  ofSubstance.set(substance, both)
+  return (both[solid ? 1 : 0] ??= thingOf(substance, solid))
 }
 
 /** What hardly dissolves whatever plan it is in, as things. */
@@ -47,7 +59,7 @@ const weakByAtoms = Object.values(weak)
 function made(plan: Plan): Things {
   const byId = new Map<string, Thing>()
   for (const substance of plan.substances) {
-    const thing = thingOf(substance, isSolid(plan, substance))
+    const thing = once(substance, isSolid(plan, substance))
     // Carbon dioxide, ammonia and the like are one thing with what forms from their salts.
     const one = thing.atoms && !noAtoms(thing.atoms) ? [water, ...weakByAtoms].find((each) => sameAtoms(each, thing)) : undefined
     byId.set(substance.id, one ?? thing)
@@ -66,17 +78,22 @@ function made(plan: Plan): Things {
   }
   const salts = [...all, ...sparingThings].flatMap((thing) => {
     const apart = thing.solid ? inWater(thing) : null
-    return apart && apart.parts.some(([part]) => part.charge > 0) ? [{ thing, inWater: apart }] : []
+    return apart && apart.parts.some(([part]) => part.charge > 0)
+      ? [{ thing, inWater: apart, ions: apart.parts.filter(([part]) => part !== hydroxide && part !== proton) }]
+      : []
   })
   return {
-    of: (substance) => byId.get(substance.id) ?? thingOf(substance, true),
+    of: (substance) => byId.get(substance.id) ?? once(substance, true),
     restOf: rest,
     inWater,
     acidOf,
     // A salt of the plan stands before the same one of the table.
-    salts: salts.filter(({ thing }, at) => salts.findIndex((each) => sameAtoms(each.thing, thing)) === at),
+    salts: [...new Map(salts.toReversed().map((salt) => [atomsKey(salt.thing), salt])).values()].toReversed(),
   }
 }
+
+const atomsKey = ({ id, atoms }: Thing) =>
+  atoms === null ? id : JSON.stringify(Object.entries(atoms).sort(([a], [b]) => (a < b ? -1 : 1)))
 
 const sameAtoms = (one: Thing, other: Thing) =>
   one.atoms !== null && other.atoms !== null && one.charge === other.charge && noAtoms(plusAtoms(one.atoms, other.atoms, -1))
@@ -97,10 +114,4 @@ function rest(substance: Substance): Thing {
   }
   rests.set(substance, found)
   return found
-}
-
-/** The thing of a line. */
-export const thingOfLine = (plan: Plan, id: string): Thing => {
-  const line = lineOf(plan, id)
-  return thingsOf(plan).of(plan.substances.find((each) => each.id === line.substance)!)
 }

@@ -54,11 +54,16 @@ export function goesIn(bench: Bench, charged: Charged, world: World, how: Settli
   return atRest(withVessel(brings(bench, charged), { ...plusPhases(vessel, phases(charged)), atC }), vessel.name, world, how)
 }
 
+/** Vessels that are at rest, each with how it was brought there: doing it again would change nothing. */
+const resting = new WeakMap<Vessel, string>()
+const saidAs = ({ dissolves = false, salting = 1 }: Settling) => `${dissolves} ${salting}`
+
 /** Brings a vessel to rest, its gas into the air. */
 export function atRest(bench: Bench, name: string, world: World, how: Settling = {}): Bench {
   const vessel = vesselNamed(bench, name)
-  if (!vessel || isEmpty(vessel)) return bench
+  if (!vessel || isEmpty(vessel) || resting.get(vessel) === saidAs(how)) return bench
   const { vessel: settled, gas } = settle(vessel, world, how)
+  resting.set(settled, saidAs(how))
   return { ...withVessel(bench, settled), air: gas.length > 0 ? together(bench.air, gas) : bench.air }
 }
 

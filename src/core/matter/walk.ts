@@ -92,8 +92,22 @@ export function walkOnce({ plan, table, lab, effects, readings }: Asked, draw: D
   const things = thingsOf(plan)
   const mmHg = pressureMmHg(lab)
   const later = heldLater(plan, effects)
-  let now: Carried = { bench: emptyBench, doneMmol: 0, met: new Set() }
+  const rests = draw === likely ? restsOn(plan, table, lab, readings) : undefined
+  let now: Carried = { bench: emptyBench, doneMmol: 0, met: nothingMet }
   return plan.steps.map((step, at): Stood => {
+    const known = rests && remembered.get(step)
+    if (
+      known &&
+      known.from.bench === now.bench &&
+      known.from.doneMmol === now.doneMmol &&
+      known.from.met === now.met &&
+      known.later === later[at] &&
+      same(known.rests, rests)
+    ) {
+      now = known.to
+      return known.stood
+    }
+    const from = now
     const events: MatterEvent[] = []
     const before = now.bench
     const world: World = { things, mmHg, draw, step: step.id, note: (event) => note(events, event) }
@@ -112,7 +126,7 @@ export function walkOnce({ plan, table, lab, effects, readings }: Asked, draw: D
         carried.doneMmol += byPlan.extentMmol
         const byWater = reactsByWater(byPlan.bench, world, things.acidOf)
         const { bench: byTable, met } = reactsByTable(byWater, world, carried.met)
-        carried.met = new Set([...carried.met, ...met])
+        if (met.some((each) => !carried.met.has(each))) carried.met = new Set([...carried.met, ...met])
         return atRest(byTable, byTable.at, world, how)
       },
     }
@@ -121,9 +135,32 @@ export function walkOnce({ plan, table, lab, effects, readings }: Asked, draw: D
       : before
     const after = effects(step)?.effect(stands, doing, world) ?? stands
     now = { bench: after, ...carried }
-    return { step, before, during: during ?? after, after, events }
+    const stood: Stood = { step, before, during: during ?? after, after, events }
+    if (rests) remembered.set(step, { from, to: now, later: later[at]!, rests, stood })
+    return stood
   })
 }
+
+/** What a step came to, with all that it rests on: a change of a later step leaves it as it is. */
+interface Remembered {
+  from: Carried
+  to: Carried
+  later: boolean
+  rests: readonly unknown[]
+  stood: Stood
+}
+
+const remembered = new WeakMap<Step, Remembered>()
+const nothingMet: ReadonlySet<string> = new Set()
+const same = (one: readonly unknown[], other: readonly unknown[]) =>
+  one.length === other.length && one.every((each, at) => each === other[at])
+
+/** Everything that a step rests on besides itself and what stood before it. */
+const restsOn = (plan: Plan, table: ReactionTable, lab: Lab, readings: Readings | undefined): readonly unknown[] => [
+  ...[plan.lines, plan.substances, plan.samples, plan.recoveries, plan.mainProduct, plan.expectedYield, plan.equilibrium],
+  ...[lab, readings],
+  ...table.lines.flatMap(({ mass, volume, amount }) => [mass?.value, volume?.value, amount?.value]),
+]
 
 const takesPart: ReadonlySet<string> = new Set(['reactant', 'reagent', 'catalyst'])
 

@@ -1,5 +1,5 @@
 import { gasHeldMolPerL, hydroxide, proton } from './minerals'
-import { dissolvedIn, pHOf, unchargedAt, type Dissolved } from './pH'
+import { dissolvedIn, pHOf, withGasGone, type Dissolved } from './pH'
 import { volumeOf } from './phase'
 import { saltDissolvesG } from './salts'
 import { together, type Holding } from './state'
@@ -38,7 +38,7 @@ export function ionised(holds: readonly Holding[], inWater: (thing: Thing) => In
 function taken(all: number, tooMuch: (left: number) => boolean): number {
   if (all <= 0 || !tooMuch(all)) return 0
   let [low, high] = [0, all]
-  for (let turn = 0; turn < 40; turn++) {
+  for (let turn = 0; turn < 30; turn++) {
     const middle = (low + high) / 2
     if (tooMuch(middle)) high = middle
     else low = middle
@@ -73,13 +73,8 @@ export function gasLeaves(
       continue
     }
     const { mL } = volumeOf({ kind: 'watery', holds: left })
-    const volumes = { waterML: mL, organicML: 0 }
-    const all = dissolvedIn(left)!
-    const mmol = taken(found.amount, (stays) => {
-      const there = without(all, thing, found.amount! - stays)
-      return unchargedAt({ thing, mmol: stays, K: 0 }, pHOf(there, volumes), volumes) > molPerL * mL
-    })
-    if (mmol <= 0) continue
+    const mmol = found.amount - withGasGone(dissolvedIn(left)!, thing, molPerL * mL, mL).left
+    if (mmol <= 1e-9) continue
     gas.push(as(found, thing, mmol))
     left = together(left, [as(found, thing, -mmol)])
     world.note({ kind: 'gas', thing, mmol, vessel })
@@ -99,21 +94,34 @@ export function saltsComeOut(
 ): { holds: readonly Holding[]; solids: Holding[] } {
   let left = holds
   const solids: Holding[] = []
+  let all = dissolvedIn(left)
+  if (!all) return { holds: left, solids }
+  const there = new Set(all.map(({ thing }) => thing))
   const salts = world.things.salts
+    .filter(({ ions }) => ions.every(([part]) => there.has(part)))
     .map((salt) => ({ ...salt, limitG: saltDissolvesG(salt.thing, atC) }))
     .filter(({ limitG }) => limitG !== null)
     .sort((a, b) => a.limitG! / a.thing.gPer - b.limitG! / b.thing.gPer)
-  for (const { thing, inWater, limitG } of salts) {
-    const ions = inWater.parts.filter(([part]) => part !== hydroxide && part !== proton)
-    const all = dissolvedIn(left)
-    if (!all || !ions.every(([part]) => all.some((each) => each.thing === part && each.mmol > 0))) continue
+  let pHNow: number | undefined
+  for (const { thing, inWater, ions, limitG } of salts) {
+    if (!all || !ions.every(([part]) => all!.some((each) => each.thing === part && each.mmol > 0))) continue
+    const known: readonly Dissolved[] = all
     const { mL } = volumeOf({ kind: 'watery', holds: left })
     const held = (limitG! * mL) / 100 / thing.gPer
     const lost = inWater.parts.find(([part]) => part === hydroxide)?.[1] ?? 0
-    const most = Math.min(...ions.map(([part, moles]) => all.find((each) => each.thing === part)!.mmol / moles))
+    // A hydrate takes its water with it.
+    const waterMmol = inWater.water > 0 ? (left.find((each) => each.thing === water && each.certain)?.amount ?? 0) : 0
+    const most = Math.min(
+      ...ions.map(([part, moles]) => known.find((each) => each.thing === part)!.mmol / moles),
+      ...(inWater.water > 0 ? [waterMmol / inWater.water] : []),
+    )
+    if (most <= held) continue
+    pHNow ??= pHOf(known, { waterML: mL, organicML: 0 })
+    if (standTogether(known, ions, lost, mL, pHNow) <= held) continue
+    pHNow = undefined
     const mmol = taken(most, (stays) => {
       const out = most - stays
-      const there = inWater.parts.reduce<Dissolved[]>((now, [part, moles]) => without(now, part, out * moles), all)
+      const there = inWater.parts.reduce<readonly Dissolved[]>((now, [part, moles]) => without(now, part, out * moles), known)
       return standTogether(there, ions, lost, mL) > held
     })
     if (mmol <= 1e-9) continue
@@ -125,15 +133,22 @@ export function saltsComeOut(
         ...(inWater.water === 0 ? [] : [as(of, water, -mmol * inWater.water)]),
       ]),
     )
+    all = dissolvedIn(left)
     if (!quiet.has(thing.id)) world.note({ kind: 'solid', thing, mmol, vessel })
   }
   return { holds: left, solids }
 }
 
 /** mmol of a salt that stand together in water as its ions, at the pH there. */
-function standTogether(dissolved: readonly Dissolved[], ions: InWater['parts'], lost: number, mL: number): number {
-  const volumes = { waterML: mL, organicML: 0 }
-  const pH = ions.some(([part]) => part.acid.length > 0) || lost > 0 ? pHOf(dissolved, volumes) : 7
+function standTogether(
+  dissolved: readonly Dissolved[],
+  ions: InWater['parts'],
+  lost: number,
+  mL: number,
+  known?: number,
+): number {
+  const pH =
+    known ?? (lost > 0 || ions.some(([part]) => part.acid.length > 0) ? pHOf(dissolved, { waterML: mL, organicML: 0 }) : 7)
   return Math.min(
     ...ions.map(([part, moles]) => {
       const there = dissolved.find((each) => each.thing === part)!.mmol / moles

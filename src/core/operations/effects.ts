@@ -53,6 +53,7 @@ const byOperation: Readonly<Record<OperationKey, MatterOperation>> = {
   'set-ph': { effect: setPHEffect, parts: true },
   extract: { effect: shakeEffect, parts: true },
   wash: { effect: shakeEffect, parts: true },
+  part: { effect: shakeEffect, parts: true },
   'dry-solution': { effect: drySolutionEffect, parts: true },
   decant: { effect: decantEffect, parts: true },
   filter: { effect: filterEffect, parts: true },

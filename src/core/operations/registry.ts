@@ -14,6 +14,7 @@ import { heat } from './heat/operation'
 import { hold } from './hold/operation'
 import { melt } from './melt/operation'
 import { pause } from './pause/operation'
+import { part } from './part/operation'
 import { pour } from './pour/operation'
 import { quench } from './quench/operation'
 import { reflux } from './reflux/operation'
@@ -58,6 +59,7 @@ export const operations = {
   'set-ph': setPH,
   extract,
   wash,
+  part,
   'dry-solution': drySolution,
   decant,
   filter,

@@ -141,7 +141,8 @@ export function reactsByWater(
   const vessel = vesselAt(bench)
   if (!vessel.phases.some(({ kind }) => kind === 'watery')) return bench
   let now = vessel
-  const holds = (thing: Thing) => holdingsIn(now).some((each) => each.thing === thing)
+  const present = new Set(holdingsIn(now).map(({ thing }) => thing))
+  const holds = (thing: Thing) => present.has(thing)
   for (const { thing, certain } of holdingsIn(vessel)) {
     if (!certain) continue
     const turns = hydrolysis(thing, acidOf) ?? reduced(thing, holds) ?? withSulfite(thing, holds)

@@ -74,12 +74,19 @@ export function classesIn(vessel: Vessel): Map<ClassInVessel, OfClass[]> {
   return all
 }
 
+const solid = { kind: 'solid', purity: 1 } as const
+const neat = { kind: 'neat', purity: 1 } as const
+/** Strengths to a hundredth, each once: the classes of a substance are remembered by its form. */
+const strengths = Array.from({ length: 101 }, (_, percent) => ({
+  kind: 'mass-fraction' as const,
+  fraction: Math.max(0.001, percent / 100),
+  source: '',
+}))
+
 /** As what a bottle would hold it: the rules of classes ask that. */
-function formOf(phase: Phase, { solid }: Thing, fraction: number) {
-  if (phase.kind === 'solid') return { kind: 'solid', purity: 1 } as const
-  return solid || fraction < 0.5
-    ? ({ kind: 'mass-fraction', fraction: Math.max(fraction, 1e-6), source: '' } as const)
-    : ({ kind: 'neat', purity: 1 } as const)
+function formOf(phase: Phase, thing: Thing, fraction: number) {
+  if (phase.kind === 'solid') return solid
+  return thing.solid || fraction < 0.5 ? strengths[Math.round(100 * fraction)]! : neat
 }
 
 /** Which strong acid a strongly acid water is, by its anions and by its strength. */

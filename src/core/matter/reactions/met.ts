@@ -2,7 +2,7 @@ import { gases, type GasName } from '../../reaction/gases'
 import { equivalentsOf } from '../../reaction/equivalents'
 import { gasesOf } from '../../reaction/meetings'
 import type { Meeting } from '../../reaction/meeting'
-import { hydroxide, proton, strongAnions, weak } from '../minerals'
+import { cationOf, hydroxide, proton, strongAnions, weak } from '../minerals'
 import type { Span } from '../span'
 import { together, vesselAt, withVessel, type Bench, type Holding, type Vessel } from '../state'
 import { madeThing, noAtoms, plusAtoms, thingOfAtoms, water, type Thing } from '../thing'
@@ -42,7 +42,7 @@ function otherSide(row: Row, holding: Holding, needs: number): Change {
 }
 
 /** One mole of a row as a change of matter: what both give up as the gas, and all that is left of them, water where its atoms are wanting. Null where the row moves none. */
-export function changeOf(row: Row, one: Holding, other: Holding): { change: Change; gas: Change } | null {
+function changeOf(row: Row, one: Holding, other: Holding): { change: Change; gas: Change } | null {
   const { substance } = one.thing
   const found = row.gas || row.one === 'water-reactive' ? gasesOf(row as unknown as Meeting, substance) : []
   if (found.length === 0 || byPH.has(row.one) || !one.thing.atoms) return null
@@ -77,10 +77,12 @@ export function changeOf(row: Row, one: Holding, other: Holding): { change: Chan
 
 /** What is left of a substance that gave a gas, told by its atoms. */
 function restOf(thing: Thing, atoms: Readonly<Record<string, number>>, charge: number): Thing {
-  const formula = Object.entries(atoms)
-    .filter(([, count]) => count > 1e-9)
-    .map(([symbol, count]) => `${symbol}${Number(count.toFixed(3))}`)
-    .join('')
+  const elements = Object.entries(atoms).filter(([, count]) => count > 1e-9)
+  const [only] = elements
+  // A metal that is dissolved is its ion.
+  if (elements.length === 1 && only && Math.abs(only[1] - 1) < 1e-9 && charge > 0 && Number.isInteger(charge))
+    return cationOf(only[0], charge)
+  const formula = elements.map(([symbol, count]) => `${symbol}${Number(count.toFixed(3))}`).join('')
   return thingOfAtoms(`of ${thing.id} ${formula}`, `what ${thing.name} became`, atoms, charge)
 }
 
@@ -104,7 +106,10 @@ export function reactsByTable(bench: Bench, world: World, known: ReadonlySet<str
         met.push(key)
         if (!known.has(key))
           world.note({ kind: 'meets', row, one: one.holding.thing, other: other.holding.thing, vessel: vessel.name })
-        const happened = moves(vessel, row, one.holding, other.holding, world)
+        // A strong acid does at once what a weak one does slowly.
+        const isStrong = classes.get('strong acid')?.some(({ holding }) => holding === other.holding) ?? false
+        const speed = row.speed === 'slow' && isStrong ? 'at once' : row.speed
+        const happened = moves(vessel, { ...row, speed }, one.holding, other.holding, world)
         if (!happened) continue
         vessel = happened.vessel
         gas = together(gas, happened.gas)

@@ -17,15 +17,20 @@ export interface OwnReaction {
   constant: number | null
 }
 
-const known = new WeakMap<Plan, OwnReaction | null>()
+const known = new WeakMap<Plan['lines'], { plan: Plan; own: OwnReaction | null }>()
 
 /** The equation of a plan; null where it has none. */
-export function ownReaction(plan: Plan, things: Things): OwnReaction | null {
-  const found = known.get(plan)
-  if (found !== undefined) return found
-  const made = worked(plan, things)
-  known.set(plan, made)
-  return made
+function ownReaction(plan: Plan, things: Things): OwnReaction | null {
+  const found = known.get(plan.lines)
+  const isSame =
+    found &&
+    found.plan.substances === plan.substances &&
+    found.plan.expectedYield === plan.expectedYield &&
+    found.plan.equilibrium === plan.equilibrium
+  if (isSame) return found.own
+  const own = worked(plan, things)
+  known.set(plan.lines, { plan, own })
+  return own
 }
 
 function worked(plan: Plan, things: Things): OwnReaction | null {

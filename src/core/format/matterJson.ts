@@ -1,0 +1,89 @@
+import type { Lab } from '../lab/lab'
+import { boilsAtIn } from '../matter/boiling'
+import { densityOf, pHOfPhase, volumeOf } from '../matter/phase'
+import type { Known } from '../matter/span'
+import type { Bench, Holding, Phase, Vessel } from '../matter/state'
+import { walk, type Readings, type Walk } from '../matter/walk'
+import type { MatterEvent } from '../matter/events'
+import { pressureMmHg } from '../lab/lab'
+import { effectOf } from '../operations/effects'
+import type { Plan } from '../plan/plan'
+import type { ReactionTable } from '../reaction/reactionTable'
+
+const plain = (known: Known) => (known === 'unknown' ? null : known)
+
+/** What stands where before and after each step of a plan or a run, and what happens in it, as plain JSON: masses of materials in g, all else in mmol, each from the least to the most; null where nobody can say. */
+export function matterOf(plan: Plan, table: ReactionTable, lab: Lab, readings?: Readings) {
+  const walked = walk({ plan, table, lab, effects: effectOf, readings })
+  const mmHg = pressureMmHg(lab)
+  return walked.steps.map(({ step, before, after, events }, at) => ({
+    step: step.id,
+    before: benchOf(walked, at, 'before', before, mmHg),
+    after: benchOf(walked, at, 'after', after, mmHg),
+    events: events.map(eventOf),
+  }))
+}
+
+function benchOf(walked: Walk, at: number, when: 'before' | 'after', bench: Bench, mmHg: number) {
+  return {
+    at: bench.at,
+    vessels: bench.vessels
+      .filter(({ phases }) => phases.length > 0)
+      .map((vessel) => vesselOf(vessel, mmHg, (holding) => walked.amount(at, when, vessel.name, holding.thing))),
+    air: bench.air.map(held),
+    waste: Object.fromEntries(Object.entries(bench.waste).map(([stream, holds]) => [stream, holds.map(held)])),
+    unaccounted: bench.unaccounted.map(held),
+  }
+}
+
+function vesselOf(vessel: Vessel, mmHg: number, amountOf: (holding: Holding) => Known) {
+  const boils = boilsAtIn(vessel.phases, mmHg)
+  return {
+    name: vessel.name,
+    ...(vessel.kept ? { kept: vessel.kept } : {}),
+    ...(vessel.sizeML ? { size_mL: vessel.sizeML } : {}),
+    at_C: vessel.atC,
+    ...('atC' in boils ? { boils_C: boils.atC } : {}),
+    phases: vessel.phases.map((phase) => phaseOf(phase, amountOf)),
+  }
+}
+
+function phaseOf(phase: Phase, amountOf: (holding: Holding) => Known) {
+  const { mL, least } = volumeOf(phase)
+  const pH = pHOfPhase(phase)
+  return {
+    kind: phase.kind,
+    volume_mL: mL,
+    ...(least ? { atLeast: true } : {}),
+    density_g_per_mL: densityOf(phase),
+    ...(pH === null ? {} : { pH }),
+    holds: phase.holds.map((holding) => ({ ...held(holding), inVessel: plain(amountOf(holding)) })),
+  }
+}
+
+const held = ({ thing, amount, from, certain }: Holding) => ({
+  what: thing.name,
+  [thing.atoms === null ? 'g' : 'mmol']: amount,
+  from,
+  ...(certain ? {} : { certain }),
+})
+
+/** An event with names in the place of what they name. */
+function eventOf(event: MatterEvent): object {
+  switch (event.kind) {
+    case 'gas':
+    case 'solid':
+      return { ...event, thing: event.thing.name }
+    case 'meets':
+      return {
+        kind: event.kind,
+        one: event.one.name,
+        other: event.other.name,
+        grade: event.row.grade,
+        happens: event.row.happens,
+        vessel: event.vessel,
+      }
+    default:
+      return event
+  }
+}
