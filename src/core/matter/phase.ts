@@ -1,7 +1,7 @@
 import { isGas, staysByPH } from './gas'
-import { chargedShare, dissolvedIn, pHOf as balanceOf } from './pH'
+import { dissolvedIn, pHOf as balanceOf } from './pH'
 import { gramsOf, massOf, type Holding, type Phase } from './state'
-import { isWater, type Thing } from './thing'
+import type { Thing } from './thing'
 
 /** Room that what is dissolved takes, mL to the gram: ions of salts (26 % sodium chloride is 1.20 g/mL), and organic solids of 1.1 to 1.4 g/mL. */
 const dissolvedMLPerG = { ion: 0.35, organic: 0.8 } as const

@@ -1,4 +1,4 @@
-import { isCharged, lineOf, type Plan } from '../plan/plan'
+import { isCharged, type Plan } from '../plan/plan'
 import { protonsOf } from '../substance/acidBase'
 import { ionsIn } from '../substance/shapes'
 import type { Substance } from '../substance/substance'

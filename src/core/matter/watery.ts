@@ -21,13 +21,17 @@ export function neutral(holds: readonly Holding[]): readonly Holding[] {
   return together(holds, [as(like, proton, -mmol), as(like, hydroxide, -mmol), as(like, water, mmol)])
 }
 
-/** What falls apart into ions in water, as those ions. */
+/** What falls apart into ions in water, as those ions; what takes water up for that only as far as there is some. */
 export function ionised(holds: readonly Holding[], inWater: (thing: Thing) => InWater | null): Holding[] {
+  let waterMmol = holds.reduce((sum, each) => sum + (each.thing === water && each.certain ? (each.amount ?? Infinity) : 0), 0)
   return together(
     holds.flatMap((holding) => {
       // What only may be there stays whole: its ions would take water that is surely there.
       const apart = holding.certain ? inWater(holding.thing) : null
       if (!apart) return [holding]
+      const change = (holding.amount ?? 0) * apart.water
+      if (waterMmol + change < 0) return [holding]
+      waterMmol += change
       const of = (thing: Thing, moles: number) => as(holding, thing, holding.amount === null ? null : holding.amount * moles)
       return [...apart.parts.map(([thing, moles]) => of(thing, moles)), ...(apart.water === 0 ? [] : [of(water, apart.water)])]
     }),

@@ -221,6 +221,7 @@ export const readers: Readonly<Record<Deed, Reader>> = {
     (
       [
         'distil',
+        'part',
         'decant',
         'titrate',
         'make-up',
@@ -243,6 +244,7 @@ export const readers: Readonly<Record<Deed, Reader>> = {
     ).map((key) => [key, plain(key)] as const),
   ) as Record<
     | 'distil'
+    | 'part'
     | 'decant'
     | 'titrate'
     | 'make-up'
