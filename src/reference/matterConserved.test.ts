@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { offBy, totalsOf } from '@/core/matter/conserved'
+import { offBy, totalsOf } from '@/test-support/conserved'
 import { everything } from '@/core/matter/verbs'
 import { crossed, highest, likely, lowest, type Draw } from '@/core/matter/span'
 import { walkOnce } from '@/core/matter/walk'

@@ -1,5 +1,5 @@
 import { boilsAtIn } from '@/core/matter/boiling'
-import { offBy, totalsOf } from '@/core/matter/conserved'
+import { offBy, totalsOf } from '@/test-support/conserved'
 import { everything } from '@/core/matter/verbs'
 import { holdingsIn, vesselAt, vesselNamed } from '@/core/matter/state'
 import { look, shortPlan } from '@/test-support/matter'

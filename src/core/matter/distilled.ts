@@ -76,6 +76,7 @@ export function distilled(bench: Bench, how: Distilling, world: World): Bench | 
   const receiver: Holding[][] = []
   const forerun: Holding[][] = []
   let nearC: number | undefined
+  let gas = bench.air
   let range: { fromC: number; toC: number } | undefined
   for (let turn = 0; turn < 4 * coarse; turn++) {
     const pool = poolOf(pot)
@@ -101,12 +102,16 @@ export function distilled(bench: Bench, how: Distilling, world: World): Bench | 
     if (where === 'in') range = { fromC: range?.fromC ?? atC, toC: atC }
     pot = left
     // What two layers hold changes as one of them goes; a single one needs no new rest.
-    if (pool.length > 1 && turn % 5 === 4) pot = settle(pot, { ...world, note: () => undefined }).vessel
+    if (pool.length > 1 && turn % 5 === 4) {
+      const rested = settle(pot, { ...world, note: () => undefined })
+      pot = rested.vessel
+      gas = together(gas, rested.gas)
+    }
   }
   if (receiver.length === 0 && forerun.length === 0) return null
   const over = (parts: readonly Holding[][]): Phase[] =>
     parts.length === 0 ? [] : [{ kind: 'organic', holds: together(...parts) }]
-  let now = withVessel(bench, { ...pot, kept: 'residue' })
+  let now: Bench = withVessel({ ...bench, air: gas }, { ...pot, kept: 'residue' })
   const names: string[] = []
   for (const [name, parts] of [
     [how.forerun, forerun],

@@ -16,7 +16,7 @@ export function recombined(holds: readonly Holding[], things: Things): Holding[]
   if (!holds.some(({ thing }) => thing.charge !== 0)) return [...holds]
   let left = [...holds]
   const amount = (thing: Thing) => left.find((each) => each.thing === thing && each.certain)?.amount ?? 0
-  const like = (thing: Thing) => left.find((each) => each.thing === thing)!
+  const like = (thing: Thing) => left.find((each) => each.thing === thing && each.certain)!
   const take = (parts: readonly (readonly [Thing, number])[], mmol: number, gives: readonly (readonly [Thing, number])[]) => {
     const of = like(parts[0]![0])
     left = together(
@@ -48,7 +48,7 @@ export function recombined(holds: readonly Holding[], things: Things): Holding[]
     }
   // A cation whose hydroxide an acid took: the salt of that acid.
   for (const { thing: cation } of cationsLeft())
-    for (const { thing: acid } of left.filter(({ thing }) => thing.charge === 0 && thing.acid.length > 0)) {
+    for (const { thing: acid } of left.filter(({ thing, certain }) => certain && thing.charge === 0 && thing.acid.length > 0)) {
       const charge = cation.charge
       const parts = [
         [cation, 1],
@@ -72,7 +72,7 @@ export function recombined(holds: readonly Holding[], things: Things): Holding[]
   }
   for (const { thing: anion } of anionsLeft()) {
     const charge = -anion.charge
-    for (const { thing: amine } of left.filter(({ thing }) => thing.charge === 0 && thing.base !== null)) {
+    for (const { thing: amine } of left.filter(({ thing, certain }) => certain && thing.charge === 0 && thing.base !== null)) {
       const parts = [
         [amine, charge],
         [proton, charge],

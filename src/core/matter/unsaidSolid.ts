@@ -60,8 +60,10 @@ function solidOf(phase: Phase, { thing }: Holding): { thing: Thing; takes: Parts
 export function unsaidSolid(bench: Bench, wanted: Thing, world: World): Bench {
   const vessel = vesselAt(bench)
   if (vessel.phases.some(({ kind, holds }) => kind === 'solid' && holds.some(({ thing }) => thing === wanted))) return bench
-  const phase = vessel.phases.find(({ kind, holds }) => kind !== 'solid' && holds.some(({ thing }) => thing === wanted))
-  const holding = phase?.holds.find(({ thing }) => thing === wanted)
+  const phase = vessel.phases.find(
+    ({ kind, holds }) => kind !== 'solid' && holds.some(({ thing, certain }) => certain && thing === wanted),
+  )
+  const holding = phase?.holds.find(({ thing, certain }) => certain && thing === wanted)
   if (!phase || !holding) return bench
   world.note({
     kind: 'cannot be told',
@@ -71,7 +73,7 @@ export function unsaidSolid(bench: Bench, wanted: Thing, world: World): Bench {
   })
   const { takes, gives } = solidOf(phase, holding)
   const amounts = takes.map(([thing, moles]) => {
-    const there = phase.holds.find((each) => each.thing === thing)?.amount ?? null
+    const there = phase.holds.find((each) => each.certain && each.thing === thing)?.amount ?? null
     return there === null ? null : there / moles
   })
   if (amounts.some((each) => each === null)) {

@@ -129,7 +129,7 @@ export function saltsComeOut(
       return standTogether(there, ions, lost, mL) > held
     })
     if (mmol <= 1e-9) continue
-    const of = left.find((each) => each.thing === ions[0]![0])!
+    const of = left.find((each) => each.thing === ions[0]![0] && each.certain)!
     solids.push(as(of, thing, mmol))
     left = neutral(
       together(left, [
@@ -152,12 +152,15 @@ function standTogether(
   known?: number,
 ): number {
   const pH =
-    known ?? (lost > 0 || ions.some(([part]) => part.acid.length > 0) ? pHOf(dissolved, { waterML: mL, organicML: 0 }) : 7)
+    known ??
+    (lost > 0 || ions.some(([part]) => part.acid.length > 0 || part.base !== null)
+      ? pHOf(dissolved, { waterML: mL, organicML: 0 })
+      : 7)
   return Math.min(
     ...ions.map(([part, moles]) => {
       const there = dissolved.find((each) => each.thing === part)!.mmol / moles
-      if (part.acid.length === 0) return there
-      return there * formShare(part, lost / moles, pH)
+      if (part.base !== null) return there / (1 + 10 ** (pH - part.base))
+      return part.acid.length === 0 ? there : there * formShare(part, lost / moles, pH)
     }),
     // A hydroxide alone: what the pH leaves of it.
     ...(lost > 0 && ions.every(([part]) => part.acid.length === 0) ? [(10 ** (pH - 14) * mL) / lost] : []),

@@ -2,7 +2,7 @@ import { gases, type GasName } from '../../reaction/gases'
 import { equivalentsOf } from '../../reaction/equivalents'
 import { gasesOf } from '../../reaction/meetings'
 import type { Meeting } from '../../reaction/meeting'
-import { cationOf, hydroxide, proton, strongAnions, weak } from '../minerals'
+import { cationOf, cations, hydroxide, proton, strongAnions, weak } from '../minerals'
 import type { Span } from '../span'
 import { together, vesselAt, withVessel, type Bench, type Holding, type Vessel } from '../state'
 import { madeThing, noAtoms, plusAtoms, thingOfAtoms, water, type Thing } from '../thing'
@@ -71,19 +71,37 @@ function changeOf(row: Row, one: Holding, other: Holding): { change: Change; gas
     left = plusAtoms(left, water.atoms!, waters)
   }
   if (Object.values(left).some((count) => count < -1e-9)) return null
-  const rest = noAtoms(left) ? [] : [[restOf(one.thing, left, charge), 1] as [Thing, number]]
-  return { change: net(taken, rest), gas }
+  return { change: net(taken, restsOf(one.thing, left, charge, other.thing === proton || other.thing === water)), gas }
 }
 
-/** What is left of a substance that gave a gas, told by its atoms. */
-function restOf(thing: Thing, atoms: Readonly<Record<string, number>>, charge: number): Thing {
-  const elements = Object.entries(atoms).filter(([, count]) => count > 1e-9)
+/** Boric acid, which boron becomes in water (pKa: CRC Handbook of Chemistry and Physics; not compared with it). */
+const boric = madeThing('H3BO3', 'boric acid', 'H3BO3', { acid: [9.24], solid: true })
+
+/** What is left of a substance that gave a gas: metals as their ions, boron as its acid in water, all else as one thing that its atoms tell. */
+function restsOf(thing: Thing, atoms: Readonly<Record<string, number>>, charge: number, inWater: boolean): Change {
+  const parts: [Thing, number][] = []
+  let left = { ...atoms }
+  let open = charge
+  for (const [symbol, cation] of Object.entries(cations)) {
+    const count = left[symbol] ?? 0
+    if (count < 1e-9 || cation.charge * count > open + 1e-9) continue
+    parts.push([cation, count])
+    left = { ...left, [symbol]: 0 }
+    open -= cation.charge * count
+  }
+  const boron = left.B ?? 0
+  if (inWater && boron > 1e-9 && noAtoms({ ...left, B: 0 }) && Math.abs(open - 3 * boron) < 1e-9) {
+    parts.push([boric, boron], [water, -3 * boron], [proton, 3 * boron])
+    return parts
+  }
+  if (noAtoms(left) && Math.abs(open) < 1e-9) return parts
+  const elements = Object.entries(left).filter(([, count]) => count > 1e-9)
   const [only] = elements
-  // A metal that is dissolved is its ion.
-  if (elements.length === 1 && only && Math.abs(only[1] - 1) < 1e-9 && charge > 0 && Number.isInteger(charge))
-    return cationOf(only[0], charge)
+  // A metal of several charges is the ion of what it has left.
+  if (elements.length === 1 && only && Math.abs(only[1] - 1) < 1e-9 && open > 0 && Number.isInteger(open))
+    return [...parts, [cationOf(only[0], open), 1]]
   const formula = elements.map(([symbol, count]) => `${symbol}${Number(count.toFixed(3))}`).join('')
-  return thingOfAtoms(`of ${thing.id} ${formula}`, `what ${thing.name} became`, atoms, charge)
+  return [...parts, [thingOfAtoms(`of ${thing.id} ${formula}`, `what ${thing.name} became`, left, open), 1]]
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { Holding } from './state'
+import type { Holding } from '@/core/matter/state'
 
 /** Totals of holdings: grams, moles of each element of what has a formula, and charge. What has no known amount is counted apart. */
 export interface Totals {
