@@ -436,6 +436,192 @@ describe('crystallise', () => {
   })
 })
 
+describe('second crop, a purified starting material, moisture', () => {
+  const acetanilide: ShortLine = { of: 'acetanilide', g: 5 }
+  const crystallised = { solvent: 'water', from: 'crude', to: 'pure' } as never
+  test('the liquor of 100 mL boiled down to 25 mL and cooled gives some 0.35 g more: 0.46 g less what 25 mL hold', () => {
+    const { bench } = look(
+      shortPlan({ acetanilide, water: { of: 'water', mL: 100, role: 'solvent' } }, [
+        { op: 'charge', in: '{acetanilide}', vessel: flask },
+        { op: 'crystallise', typed: { coldC: 20 }, more: crystallised },
+        { op: 'filter', typed: { keep: 'solution' } },
+        { op: 'distil', typed: { stopML: 25 } },
+      ]),
+    )
+    const pot = vesselNamed(bench(), 'filtrate of “filter 2”')!
+    const solid = pot.phases.find(({ kind }) => kind === 'solid')!.holds.find(({ thing }) => thing.name === 'acetanilide')!
+    expect(solid.amount! * solid.thing.gPer).toBeCloseTo(0.35, 1)
+  })
+  test('drowned: 1 g in 10 mL of ethanol falls out of 100 mL of water but for what that holds', () => {
+    const { bench } = look(
+      shortPlan(
+        {
+          acetanilide: { of: 'acetanilide', g: 1 },
+          ethanol: { of: 'ethanol', mL: 10, role: 'solvent' },
+          water: { of: 'water', mL: 100 },
+        },
+        [
+          { op: 'dissolve', in: '{acetanilide}{ethanol}', vessel: flask },
+          { op: 'pour', in: '{water}' },
+        ],
+      ),
+    )
+    const solid = vesselAt(bench()).phases.find(({ kind }) => kind === 'solid')!.holds[0]!
+    expect(solid.amount! * solid.thing.gPer).toBeGreaterThan(0.4)
+    expect(solid.amount! * solid.thing.gPer).toBeLessThan(0.6)
+  })
+  test('a starting material that was purified goes into the reaction as what was got of it', () => {
+    const { mmol } = look(
+      shortPlan(
+        {
+          acid: { of: 'benzoic acid', g: 5, role: 'reactant', nu: 1 },
+          water: { of: 'water', mL: 150, role: 'solvent' },
+          methanol: { of: 'methanol', mL: 30, role: 'reactant', nu: 1 },
+          ester: { of: 'methyl benzoate', role: 'product', nu: 1, form: { kind: 'neat', purity: 1 } },
+          byWater: { of: 'water', role: 'by-product', nu: 1, form: { kind: 'neat', purity: 1 } },
+        },
+        [
+          { op: 'charge', in: '{acid}', vessel: flask },
+          { op: 'crystallise', typed: { coldC: 10 }, more: crystallised },
+          { op: 'filter', typed: { keep: 'solid' } },
+          { op: 'dry', more: { sample: 'pure' } as never },
+          { op: 'charge', in: '{methanol}' },
+          { op: 'reflux' },
+        ],
+        {
+          mainProduct: 'ester',
+          samples: [
+            { name: 'pure', line: 'acid' },
+            { name: 'crude', line: 'acid' },
+          ],
+        },
+      ),
+      { samplesG: { pure: 4.1 }, usedML: {} },
+    )
+    expect(mmol('benzoic acid', 3)).toBeCloseTo(4100 / 122.12, 0)
+    expect(mmol('methyl benzoate', 5)).toBeCloseTo(4100 / 122.12, 0)
+  })
+  test('a moist material brings its water as a component of its own', () => {
+    const { mmol, grams } = look(
+      shortPlan(
+        {
+          crude: { of: { id: 'damp', name: 'damp crude' }, g: 10, role: 'material' },
+          acid: { of: 'benzoic acid', share: { of: 'crude', percent: 80 } },
+          moisture: { of: 'water', share: { of: 'crude', percent: 15 } },
+        },
+        [
+          { op: 'charge', in: '{crude}', vessel: flask },
+          { op: 'dry', more: { sample: 'crude' } as never },
+        ],
+      ),
+    )
+    expect(mmol('water', 0)).toBeCloseTo(1500 / 18.015, 1)
+    expect(grams(0)).toBeCloseTo(10, 6)
+    expect(grams(1)).toBeCloseTo(8.5, 1)
+  })
+  test('a material shaken with base gives its acid to it', () => {
+    const { mmol } = look(
+      shortPlan(
+        {
+          crude: { of: { id: 'mix', name: 'mixture' }, g: 4, role: 'material' },
+          acid: { of: 'benzoic acid', share: { of: 'crude', percent: 50 } },
+          neutral: { of: 'naphthalene', share: { of: 'crude', percent: 50 } },
+          ether,
+          base: { of: 'sodium hydroxide', mL: 40, form: solution(1) },
+        },
+        [
+          { op: 'dissolve', in: '{crude}{ether}', vessel: funnel },
+          { op: 'extract', in: '{base}', typed: { into: 'B' } },
+        ],
+      ),
+    )
+    expect(mmol('benzoic acid', 1, 'B')! / (2000 / 122.12)).toBeGreaterThan(0.97)
+    expect(mmol('naphthalene', 1)! / (2000 / 128.17)).toBeGreaterThan(0.97)
+  })
+})
+
+describe('pour, stir, hold, rinse, dilute, make up, sublime', () => {
+  test('poured, all of it is in the other vessel; an empty one pours nothing', () => {
+    const { mmol, bench } = look(
+      shortPlan({ benzoic, base }, [{ op: 'charge', in: '{benzoic}{base}', vessel: flask }, { op: 'pour' }]),
+    )
+    expect(mmol('benzoic acid')).toBeCloseTo(10, 3)
+    expect(vesselNamed(bench(), 'round-bottom 250 mL')).toBeUndefined()
+    expect(holdingsIn(vesselAt(look(shortPlan({ benzoic }, [{ op: 'pour' }])).bench()))).toEqual([])
+  })
+  test('stirred or left standing, a carbonate in acid gives its gas; an unknown amount gives an unknown one', () => {
+    const lines = { chalk: { of: 'calcium carbonate', mmol: 5 } as ShortLine, acid }
+    for (const op of ['stir', 'hold'] as const)
+      expect(
+        look(
+          shortPlan(lines, [
+            { op: 'charge', in: '{chalk}', vessel: flask },
+            { op, in: '{acid}' },
+          ]),
+        ).gas('carbon dioxide')!,
+      ).toBeGreaterThan(3.5)
+  })
+  test('rinsed with solvent, the vessel holds that too', () => {
+    expect(
+      look(
+        shortPlan({ benzoic, ether }, [
+          { op: 'charge', in: '{benzoic}', vessel: flask },
+          { op: 'rinse', in: '{ether}' },
+        ]),
+      ).mL(),
+    ).toBeGreaterThan(29)
+  })
+  test('diluted, 20 mL of 1 M are 20 mmol in 70 mL: pH 0.54', () => {
+    const { pH, mmol } = look(
+      shortPlan({ acid, water }, [
+        { op: 'charge', in: '{acid}', vessel: flask },
+        { op: 'dilute', in: '{water}' },
+      ]),
+    )
+    expect(mmol('chloride')).toBeCloseTo(20, 3)
+    expect(pH()).toBeCloseTo(0.54, 1)
+  })
+  test('made up in a measuring flask: everything is in it', () => {
+    const { mmol, bench } = look(
+      shortPlan({ salt: { of: 'sodium chloride', mmol: 10 }, water }, [
+        { op: 'charge', in: '{salt}', vessel: flask },
+        { op: 'make-up', in: '{water}' },
+      ]),
+    )
+    expect(mmol('sodium ion')).toBeCloseTo(10, 3)
+    expect(bench().at).toContain('make-up')
+  })
+  test('sublimed, a molecular solid is on the finger for the most part and a salt is not', () => {
+    const { mmol } = look(
+      shortPlan({ caffeine: { of: 'caffeine', mmol: 5 }, salt: { of: 'sodium chloride', mmol: 10 } }, [
+        { op: 'charge', in: '{caffeine}{salt}', vessel: flask },
+        { op: 'sublime' },
+      ]),
+    )
+    expect(mmol('caffeine')).toBeCloseTo(4, 1)
+    expect(mmol('sodium chloride')).toBe(0)
+  })
+  test('after a column nothing is sure, and nothing is lost', () => {
+    const { bench } = look(
+      shortPlan({ caffeine: { of: 'caffeine', mmol: 5 }, ether }, [
+        { op: 'charge', in: '{caffeine}', vessel: flask },
+        { op: 'column', in: '{ether}' },
+      ]),
+    )
+    expect(holdingsIn(vesselAt(bench())).map(({ certain }) => certain)).not.toContain(true)
+  })
+  test('what a test takes stands in tubes, not in the flask', () => {
+    const { mmol, bench } = look(
+      shortPlan({ benzoic, acid }, [
+        { op: 'charge', in: '{benzoic}', vessel: flask },
+        { op: 'test', in: '{acid}' },
+      ]),
+    )
+    expect(mmol('chloride')).toBe(0)
+    expect(bench().vessels).toHaveLength(2)
+  })
+})
+
 describe('reactions and heat', () => {
   const esterification = (mol: number) =>
     look(

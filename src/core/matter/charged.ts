@@ -138,5 +138,7 @@ function material(
   const mass = massOf([...held, ...named])
   const rest = grams === null || mass === null ? null : Math.max(0, grams - mass)
   const all = [...held, ...named, ...(rest === 0 ? [] : [holding(things.restOf(substance), rest, from)])]
-  return line.form.kind === 'neat' ? { ...nothing, liquid: all } : { ...nothing, solid: all }
+  if (line.form.kind === 'neat') return { ...nothing, liquid: all }
+  // Moisture is a liquid that clings.
+  return { liquid: all.filter(({ thing }) => isWater(thing)), solid: all.filter(({ thing }) => !isWater(thing)) }
 }

@@ -1,5 +1,6 @@
 import type { Charged } from './charged'
-import { settle, type Settling } from './settle'
+import { settle } from './settle'
+import type { Settling } from './settling'
 import {
   divided,
   holdingsIn,

@@ -1,11 +1,14 @@
 import { divided, vesselAt, withVessel, type Holding } from '../../matter/state'
 import { movesOn, setAside } from '../../matter/verbs'
+import type { World } from '../../matter/world'
 import type { MatterEffect } from '../../matter/walk'
 
 /** What collects on the cold finger of what can sublime; nobody can say how much before it was done. */
 const collects = { low: 0.3, likely: 0.8, high: 1 } as const
 
-const canSublime = ({ thing }: Holding) => thing.charge === 0 && thing.atoms !== null && thing.substance.melting !== undefined
+/** Molecules do; what water makes ions of is a salt. */
+const canSublime = ({ thing }: Holding, { things }: World) =>
+  thing.charge === 0 && thing.atoms !== null && thing.substance.melting !== undefined && things.inWater(thing) === null
 
 /** Molecular solids go over to the cold finger; salts and what else a material holds stay. */
 export const sublimeEffect: MatterEffect = (bench, doing, world) => {
@@ -15,7 +18,7 @@ export const sublimeEffect: MatterEffect = (bench, doing, world) => {
   const part = world.draw('collects on the finger', collects)
   const gone: Holding[] = []
   const phases = vessel.phases.map((phase) => {
-    const parted = divided(phase.holds, (each) => (phase.kind === 'solid' && canSublime(each) ? part : 0))
+    const parted = divided(phase.holds, (each) => (phase.kind === 'solid' && canSublime(each, world) ? part : 0))
     gone.push(...parted.gone)
     return { ...phase, holds: parted.stays }
   })
