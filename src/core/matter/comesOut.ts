@@ -21,7 +21,7 @@ export function comesOut(
   for (const [at, phase] of phases.entries()) {
     if (phase.holds.length === 0 || mainLiquid(phase) === undefined) continue
     const sole = phases.filter(({ holds }) => holds.length > 0).length === 1
-    const here = candidates(phase.holds, rest, sole)
+    const here = candidates(phase.holds, rest, sole).filter((thing) => world.things.inWater(thing) === null)
     for (const thing of here) {
       const inside = phase.holds.find((each) => each.thing === thing && each.certain)
       const solid = sole ? rest.find((each) => each.thing === thing && each.certain) : undefined
@@ -36,8 +36,12 @@ export function comesOut(
       let dissolved: number
       if (limit === 'all') dissolved = total
       else if (limit === 'cannot be told') {
-        if (!solid || !how.dissolves) continue
-        dissolved = total
+        if (how.dissolves) dissolved = total
+        else if (phase.kind === 'organic') {
+          // Nobody can say how much an organic liquid holds of it; more than its own weight it does not.
+          const most = heldMmol(thing, world.draw(`most dissolved ${thing.id}`, atMost), volumeOf(liquidOnly(phase)).mL)
+          dissolved = Math.min(inside?.amount ?? 0, most)
+        } else continue
       } else {
         const most = heldMmol(
           thing,
@@ -58,6 +62,11 @@ export function comesOut(
   const [first, ...others] = phases
   return { phases: { watery: first!.holds, organic: others.map(({ holds }) => holds) }, rest }
 }
+
+/** Grams of a solid in 100 mL of an organic liquid in which its solubility is on no record and which was not heated with it, at the most. Judgement. */
+const atMost = { low: 20, likely: 50, high: 100 } as const
+
+const liquidOnly = ({ kind, holds }: Phase): Phase => ({ kind, holds: holds.filter(({ thing }) => isLiquid(thing)) })
 
 /** Molecular solids that stand in a phase, and those beside it where it is the only liquid. */
 function candidates(holds: readonly Holding[], rest: readonly Holding[], sole: boolean): Thing[] {

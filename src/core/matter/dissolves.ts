@@ -32,8 +32,8 @@ function only(phase: Phase): { liquid: Thing; factor: number } | undefined {
   return { liquid: main, factor: own >= oneLiquid.wholly * all ? 1 : oneLiquid.mostlyFactor }
 }
 
-/** More of its mass than this as ions, and a watery phase is no water any more to what dissolves in it. */
-const mostIons = 0.3
+/** More of its mass than this as ions, and a watery phase is no water any more to what dissolves in it: concentrated sulfuric acid takes up what water does not. Less salts it out. */
+const mostIons = 0.6
 
 function ionsShare({ holds }: Phase): number {
   const [ions, all] = [massOf(holds.filter(({ thing }) => thing.charge !== 0)), massOf(holds)]
