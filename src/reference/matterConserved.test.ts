@@ -148,7 +148,7 @@ test('all operations in any order with anything in them: nothing is lost, nothin
       })
       conserved(shortPlan(lines, short), likely, { crude: 1.2 })
     }),
-    { numRuns: often(150, 3000), seed: 20261202 },
+    { numRuns: often(80, 3000), seed: 20261202 },
   )
   expect(seen.size).toBeGreaterThan(30)
 })
