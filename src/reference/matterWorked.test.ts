@@ -788,3 +788,31 @@ test('where a watery acid boils follows its table: 20.2 % hydrochloric acid at 1
   const boils = boilsAtIn(vesselAt(bench()).phases, 760)
   expect('atC' in boils && boils.atC).toBeCloseTo(108.6, 0)
 })
+
+test('mixed nitrating acid boils at what no table has, and says so', () => {
+  const strong = (fraction: number, gPerML: number) => ({ kind: 'mass-fraction' as const, fraction, gPerML, source: 'label' })
+  const { bench } = look(
+    shortPlan(
+      {
+        sulfuric: { of: 'sulfuric acid', mL: 12, form: strong(0.96, 1.84) },
+        nitric: { of: 'nitric acid', mL: 4, form: strong(0.7, 1.41) },
+      },
+      [{ op: 'charge', in: '{sulfuric}{nitric}', vessel: flask }],
+    ),
+  )
+  expect(boilsAtIn(vesselAt(bench()).phases, 760)).toMatchObject({ unknown: expect.anything() as unknown })
+})
+
+test('a solid dissolved in a strong acid leaves it the boiling point of its table', () => {
+  const { bench } = look(
+    shortPlan(
+      {
+        nitric: { of: 'nitric acid', mL: 14, form: { kind: 'mass-fraction', fraction: 0.68, gPerML: 1.4, source: 'label' } },
+        benzoin: { of: 'benzoin', g: 4 },
+      },
+      [{ op: 'dissolve', in: '{nitric}{benzoin}', vessel: flask }],
+    ),
+  )
+  const boils = boilsAtIn(vesselAt(bench()).phases, 760)
+  expect('atC' in boils && boils.atC).toBeCloseTo(120.5, -1)
+})

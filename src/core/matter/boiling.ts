@@ -150,7 +150,10 @@ function asAcid({ kind, holds }: Phase, mmHg: number): BoilsAt | null {
   const anions = holds.filter(({ thing }) => thing.id in byTable)
   const [anion] = anions
   if (!anion || anions.length > 1 || anion.amount === null) return null
-  const others = holds.filter(({ thing }) => thing !== anion.thing && !isWater(thing) && thing.id !== 'ion H^+')
+  // A solid that is dissolved in it moves it little; another liquid or salt does.
+  const others = holds.filter(
+    ({ thing }) => thing !== anion.thing && !isWater(thing) && thing.id !== 'ion H^+' && !(thing.solid && thing.charge === 0),
+  )
   const whole = massOf(holds)
   const more = massOf(others)
   if (whole === null || more === null || more > 0.1 * whole) return null
@@ -160,11 +163,24 @@ function asAcid({ kind, holds }: Phase, mmHg: number): BoilsAt | null {
   return atC === null ? null : { atC: atC - acidPerMMHg * (760 - mmHg), plusMinusK: acidTableK, main: anion.thing }
 }
 
+/** More of its mass than this as strong acid, and a liquid boils neither as water nor as what it dissolves. */
+const mostAcid = 0.4
+
+/** The strong acids of a liquid that is mostly them. */
+function acidsIn({ holds }: Phase): Thing[] {
+  const acids = holds.filter(({ thing }) => thing.id in byTable || boilsByTable(thing.substance.formula))
+  const [own, whole] = [massOf(acids), massOf(holds)]
+  return own !== null && whole !== null && own > mostAcid * whole ? acids.map(({ thing }) => thing) : []
+}
+
 /** Where what is in a vessel boils: a strong acid in water by its table, else where the vapour of all liquid phases together has the laboratory's pressure. */
 export function boilsAtIn(phases: readonly Phase[], mmHg: number): BoilsAt | { unknown: Thing[] } {
   const liquids = phases.filter(({ kind }) => kind !== 'solid')
   const acid = liquids.length === 1 ? asAcid(liquids[0]!, mmHg) : null
   if (acid) return acid
+  // Strong acids together, or with much besides, boil at what no table has.
+  const mixed = liquids.flatMap(acidsIn)
+  if (mixed.length > 0) return { unknown: mixed }
   const found = liquids.map(layerOf)
   const unknown = found.flatMap((each) => each.unknown)
   const layers = found.flatMap(({ layer }) => layer ?? [])

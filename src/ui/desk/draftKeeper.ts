@@ -85,10 +85,7 @@ export class DraftKeeper extends Store<Draft> {
     super({ ...opened, unsaved: false, sent: [], past: [], future: [], saving: { state: 'saved' }, unkept: false })
   }
 
-  /**
-   * Takes up what an earlier page of this window left behind, or another window that is closed by now: an unsaved plan is sent again, a saved one gets its history back. What has been typed
-   * since the page came up goes first.
-   */
+  /** Takes up what an earlier page of this window, or one that is closed by now, left behind: an unsaved plan is sent again, a saved one gets its history back. What was typed since goes first. */
   readonly start = async (): Promise<void> => {
     let records: KeptDraft[]
     try {
