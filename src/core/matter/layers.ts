@@ -39,7 +39,7 @@ export function layersOf(holds: readonly Holding[]): Layers {
   const dissolved = others.filter(({ thing, mL }) => mixesWithWater(thing) === 'part' && isDissolved(thing, mL, waterML))
   const parting = others.filter(({ thing }) => mixesWithWater(thing) === 'part').filter((each) => !dissolved.includes(each))
   // What cannot be told goes with the greater part: it is said, and never makes a layer of its own beside one that is sure.
-  const apart = [...parting, ...untold.filter(({ mL }) => !isDissolved0(mL, waterML))]
+  const apart = [...parting, ...untold.filter(({ mL }) => !isLittle(mL, waterML))]
   const bridgeML = sum(mixing)
   const apartML = sum(apart)
   const withWater = [...mixing, ...dissolved, ...untold.filter((each) => !apart.includes(each))]
@@ -64,7 +64,7 @@ const waterThing = (liquids: readonly Liquid[]): Thing => liquids.find(({ thing 
 const sum = (liquids: readonly Liquid[]) => liquids.reduce((all, { mL }) => all + mL, 0)
 
 /** Less than a twentieth of the water, of what nobody can say more of, is dissolved in it. */
-const isDissolved0 = (mL: number, waterML: number) => mL <= waterML / 20
+const isLittle = (mL: number, waterML: number) => mL <= waterML / 20
 
 /** No more of it than the water dissolves. */
 function isDissolved(thing: Thing, mL: number, waterML: number): boolean {

@@ -22,8 +22,6 @@ import { pourEffect } from './pour/effect'
 import { quenchEffect } from './quench/effect'
 import { refluxEffect } from './reflux/effect'
 import { operationOf, type OperationKey } from './registry'
-import { setPHEffect } from './set-ph/effect'
-import { stirEffect } from './stir/effect'
 import { sublimeEffect } from './sublime/effect'
 import { besideEffect } from './test/effect'
 import { weighEffect } from './weigh/effect'
@@ -46,11 +44,11 @@ const byOperation: Readonly<Record<OperationKey, MatterOperation>> = {
   reflux: { effect: refluxEffect, holds: true },
   heat: { effect: heatEffect, holds: true },
   hold: { effect: holdEffect, holds: true },
-  stir: { effect: stirEffect, holds: true },
+  stir: { effect: holdEffect, holds: true },
   cool: { effect: coolEffect },
   pour: { effect: pourEffect, parts: true },
   quench: { effect: quenchEffect, parts: true },
-  'set-ph': { effect: setPHEffect, parts: true },
+  'set-ph': { effect: holdEffect, parts: true },
   extract: { effect: shakeEffect, parts: true },
   wash: { effect: shakeEffect, parts: true },
   part: { effect: shakeEffect, parts: true },

@@ -147,7 +147,7 @@ export function knownClasses({ formula, groups = [], smiles, classes }: Known): 
 }
 
 /** Stronger than this sulfuric acid takes water out of what it meets, nitric acid oxidises it, and hydrogen peroxide lights it (mass fraction). */
-const concentrated = { sulfuric: 0.7, nitric: 0.3, peroxide: 0.3 } as const
+export const concentrated = { sulfuric: 0.7, nitric: 0.3, peroxide: 0.3 } as const
 
 /** True for a solution in water, and for water. */
 function isInWater({ form }: Pick<Line, 'form'>, formula: string): boolean {

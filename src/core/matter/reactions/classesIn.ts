@@ -1,4 +1,4 @@
-import { classesOf, type ClassInVessel } from '../../reaction/reactiveClasses'
+import { classesOf, concentrated, type ClassInVessel } from '../../reaction/reactiveClasses'
 import { hydroxide, proton, weak } from '../minerals'
 import { pHOfPhase } from '../phase'
 import { massOf, type Holding, type Phase, type Vessel } from '../state'
@@ -38,9 +38,6 @@ const byWeak = new Map<Thing, readonly ClassInVessel[]>([
 
 /** From which pH down water counts as acid, as strong acid, and from which up as strong base: a bench's paper shows 1, 4 and 12 as such. */
 const limits = { strongAcid: 1, acid: 4, strongBase: 12 } as const
-/** Stronger than this, by mass, sulfuric acid takes water out of what it meets and nitric acid oxidises it; as in reactiveClasses.ts. */
-const concentrated = { sulfuric: 0.7, nitric: 0.3 } as const
-
 /** The classes of everything in a vessel, each with what has it: molecules by record and structure, at the strength that they have there; ions by what they are; water by its pH. */
 export function classesIn(vessel: Vessel): Map<ClassInVessel, OfClass[]> {
   const all = new Map<ClassInVessel, OfClass[]>()

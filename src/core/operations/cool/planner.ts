@@ -1,15 +1,9 @@
+import { baths } from './baths'
 import { taking } from '../taken'
 import { timeFactor } from '../../quantity/timeFactor'
 import { timeInBand } from '../vessel/timeInBand'
 import { fact, ofPlan, planner, rough, unknown, usual, when } from '../planner'
 import { blank, oneOf } from '../fields'
-
-/** What each bath holds without refilling, °C. */
-const baths: Readonly<Record<string, { atC: number; made: string }>> = {
-  'ice and water': { atC: 0, made: 'ice with enough water to touch the glass all round' },
-  'ice and salt': { atC: -10, made: 'crushed ice with a third of its mass of salt' },
-  'cold water': { atC: 15, made: 'from the tap, changed when it grows warm' },
-}
 
 /** A bath that covers the liquid in its flask and lasts: two grams of ice to the millilitre that is cooled, and never less than fills a small beaker; judgement. */
 const iceGPerML = 2

@@ -1,3 +1,4 @@
+import { usualColdC } from './usualCold'
 import { boilsAtIn } from '../../matter/boiling'
 import { filtered } from '../../matter/filtered'
 import { dissolvesIn } from '../../matter/dissolves'
@@ -10,8 +11,6 @@ import type { Doing, MatterEffect } from '../../matter/walk'
 import type { World } from '../../matter/world'
 import { substanceOfSample } from '../../plan/plan'
 
-/** Where a crystallisation stands that was left to cool and for which nobody has said how cold, °C. */
-const roomC = 20
 const figure = (value: unknown): number | undefined => (typeof value === 'number' ? value : undefined)
 
 /** The crude goes into the vessel of the crystallisation. */
@@ -64,7 +63,7 @@ export const crystalliseEffect: MatterEffect = (bench, doing, world) => {
           world,
         )
       : hot
-  const cold = crystals(atTemperature(clear, figure(typed.coldC) ?? roomC, world), doing, world)
+  const cold = crystals(atTemperature(clear, figure(typed.coldC) ?? usualColdC, world), doing, world)
   return { ...cold, samples: { ...cold.samples, [step.to]: cold.at } }
 }
 
