@@ -186,6 +186,18 @@ test.each([
   expect(vesselAt(bench(0)).phases.filter(({ kind }) => kind !== 'solid')).toHaveLength(2)
 })
 
+test.each([
+  [10, 2],
+  [30, 1],
+])('20 mL each of ethyl acetate and water with %d mL of ethanol stand as %d', (mL, layers) => {
+  const { bench } = look(
+    shortPlan({ ester: { of: 'ethyl acetate', mL: 20 }, water: { of: 'water', mL: 20 }, ethanol: { of: 'ethanol', mL } }, [
+      { op: 'charge', in: '{ester}{water}{ethanol}', vessel: funnel },
+    ]),
+  )
+  expect(vesselAt(bench(0)).phases.filter(({ kind }) => kind !== 'solid')).toHaveLength(layers)
+})
+
 test('limonene with water boils at 97.8 °C: both layers add their pressures', () => {
   const { bench } = look(
     shortPlan({ oil: { of: 'limonene', mL: 10 }, water: { of: 'water', mL: 100 } }, [
