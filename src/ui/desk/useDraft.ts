@@ -7,7 +7,7 @@ import { OpenWindows } from '../kept/windows'
 import { DraftKeeper, type Base, type KeptDraft, type Windows } from './draftKeeper'
 
 /** The windows are only asked for in the browser; while the server draws the page nothing is kept. */
-function windowsOf(preparation: string): Windows & { close?: () => void } {
+function windowsOf(preparation: string): Windows & { open?: () => void; close?: () => void } {
   return typeof window === 'undefined' ? { own: '', alive: async () => new Set() } : new OpenWindows(preparation)
 }
 
@@ -17,13 +17,15 @@ export function useDraft(preparation: string, opened: { base: Base; plan: Plan }
   const [keeper] = useState(() => new DraftKeeper(preparation, opened, keptHere<KeptDraft>('draft'), windows))
   const draft = useSyncExternalStore(keeper.subscribe, keeper.get, keeper.get)
   useEffect(() => {
+    windows.open?.()
     void keeper.start()
     window.addEventListener('online', keeper.save)
     return () => {
       window.removeEventListener('online', keeper.save)
       keeper.stop()
+      windows.close?.()
     }
-  }, [keeper])
+  }, [keeper, windows])
   const { change, travel, settle, publish, discard } = keeper
   return { ...draft, change, travel, settle, publish, discard }
 }

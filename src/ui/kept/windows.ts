@@ -7,14 +7,20 @@ const answerMs = 150
  */
 export class OpenWindows implements Windows {
   own: string
-  private readonly channel: BroadcastChannel | undefined
+  private channel: BroadcastChannel | undefined
 
-  constructor(preparation: string) {
+  constructor(private readonly preparation: string) {
     this.own = nameOfThisWindow()
-    this.channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(`mozle-desk-${preparation}`)
-    this.channel?.addEventListener('message', ({ data }: MessageEvent<{ who?: true }>) => {
-      if (data.who) this.channel?.postMessage({ here: this.own })
+  }
+
+  /** Answers from here on. A page that was drawn and thrown away, or left, must not answer: its name would count as taken. */
+  open(): void {
+    if (this.channel || typeof BroadcastChannel === 'undefined') return
+    const channel = new BroadcastChannel(`mozle-desk-${this.preparation}`)
+    channel.addEventListener('message', ({ data }: MessageEvent<{ who?: true }>) => {
+      if (data.who) channel.postMessage({ here: this.own })
     })
+    this.channel = channel
   }
 
   readonly alive = async (): Promise<ReadonlySet<string>> => {
@@ -32,6 +38,7 @@ export class OpenWindows implements Windows {
 
   close(): void {
     this.channel?.close()
+    this.channel = undefined
   }
 }
 
