@@ -6,7 +6,7 @@ import { isWater, type Thing } from './thing'
 /** Which liquids stand in which layer; the first is the watery one where there is water. */
 export interface Layers {
   /** Groups of liquids; one of them watery. */
-  groups: { watery: boolean; liquids: Thing[]; mL: number }[]
+  groups: { watery: boolean; liquids: Thing[]; mL: number; unknown: boolean }[]
   /** Liquids of which nobody can say whether they part from water. */
   untold: Thing[]
 }
@@ -17,7 +17,9 @@ const isWatery = (waterML: number, allML: number) => waterML >= wateryFrom * all
 
 interface Liquid {
   thing: Thing
+  /** 0 where nobody knows how much of it there is. */
   mL: number
+  unknown: boolean
 }
 
 /** A cosolvent that mixes with both keeps two layers in one as long as there is at least as much of it as of the lesser of them; judgement, from ternary diagrams of alcohols and acetone with water and an ester or ether (the two-liquid field ends near a third of cosolvent). */
@@ -30,57 +32,60 @@ const bridges = 1
 export function layersOf(holds: readonly Holding[]): Layers {
   const liquids: Liquid[] = holds
     .filter(({ thing, certain }) => certain && isLiquid(thing))
-    .map((holding) => ({ thing: holding.thing, mL: millilitresOf(holding, 'organic') ?? 0 }))
-  const waterML = liquids.find(({ thing }) => isWater(thing))?.mL
+    .map((holding) => ({
+      thing: holding.thing,
+      mL: millilitresOf(holding, 'organic') ?? 0,
+      unknown: holding.amount === null,
+    }))
+  const ofWater = liquids.find(({ thing }) => isWater(thing))
+  const waterML = ofWater?.mL
   const others = liquids.filter(({ thing }) => !isWater(thing)).sort((a, b) => b.mL - a.mL)
   if (waterML === undefined) return { groups: organicGroups(others), untold: [] }
   const mixing = others.filter(({ thing }) => mixesWithWater(thing) === 'mix')
   const untold = others.filter(({ thing }) => mixesWithWater(thing) === 'cannot be told')
-  const dissolved = others.filter(({ thing, mL }) => mixesWithWater(thing) === 'part' && isDissolved(thing, mL, waterML))
+  const dissolved = others.filter((each) => mixesWithWater(each.thing) === 'part' && isDissolved(each, waterML))
   const parting = others.filter(({ thing }) => mixesWithWater(thing) === 'part').filter((each) => !dissolved.includes(each))
   // What cannot be told goes with the greater part: it is said, and never makes a layer of its own beside one that is sure.
   const apart = [...parting, ...untold.filter(({ mL }) => !isLittle(mL, waterML))]
   const bridgeML = sum(mixing)
   const apartML = sum(apart)
   const withWater = [...mixing, ...dissolved, ...untold.filter((each) => !apart.includes(each))]
-  const waters = {
-    watery: isWatery(waterML, waterML + sum(withWater)),
-    liquids: [waterThing(liquids), ...withWater.map(({ thing }) => thing)],
-    mL: waterML + sum(withWater),
-  }
+  const waters = withWaterIn(ofWater!, withWater)
   if (apart.length === 0) return { groups: [waters], untold: untold.map(({ thing }) => thing) }
-  if (bridgeML > 0 && bridgeML >= bridges * Math.min(waterML, apartML)) {
-    const all = [waterThing(liquids), ...others.map(({ thing }) => thing)]
-    return {
-      groups: [{ watery: isWatery(waterML, waterML + sum(others)), liquids: all, mL: waterML + sum(others) }],
-      untold: untold.map(({ thing }) => thing),
-    }
-  }
+  if (bridgeML > 0 && bridgeML >= bridges * Math.min(waterML, apartML))
+    return { groups: [withWaterIn(ofWater!, others)], untold: untold.map(({ thing }) => thing) }
   return { groups: [waters, ...organicGroups(apart)], untold: untold.map(({ thing }) => thing) }
 }
 
-const waterThing = (liquids: readonly Liquid[]): Thing => liquids.find(({ thing }) => isWater(thing))!.thing
+/** Water with the liquids that are in it; of an unknown amount it is water all the same. */
+const withWaterIn = (own: Liquid, others: readonly Liquid[]): Layers['groups'][number] => ({
+  watery: own.unknown || isWatery(own.mL, own.mL + sum(others)),
+  liquids: [own.thing, ...others.map(({ thing }) => thing)],
+  mL: own.mL + sum(others),
+  unknown: own.unknown,
+})
 
 const sum = (liquids: readonly Liquid[]) => liquids.reduce((all, { mL }) => all + mL, 0)
 
 /** Less than a twentieth of the water, of what nobody can say more of, is dissolved in it. */
 const isLittle = (mL: number, waterML: number) => mL <= waterML / 20
 
-/** No more of it than the water dissolves. */
-function isDissolved(thing: Thing, mL: number, waterML: number): boolean {
-  const limit = dissolvesInWater(thing)
+/** No more of it than the water dissolves; of an unknown amount there is more. */
+function isDissolved({ thing, mL, unknown }: Liquid, waterML: number): boolean {
+  const limit = unknown ? null : dissolvesInWater(thing)
   return limit !== null && mL * (thing.substance.density?.gPerML ?? 0.9) <= (limit * waterML) / 100
 }
 
 /** Organic liquids, each with the first that it mixes with. */
 function organicGroups(liquids: readonly Liquid[]): Layers['groups'] {
   const groups: Layers['groups'] = []
-  for (const { thing, mL } of liquids) {
+  for (const { thing, mL, unknown } of liquids) {
     const group = groups.find(({ liquids: [main] }) => mix(main!, thing) !== 'part')
     if (group) {
       group.liquids.push(thing)
       group.mL += mL
-    } else groups.push({ watery: false, liquids: [thing], mL })
+      group.unknown ||= unknown
+    } else groups.push({ watery: false, liquids: [thing], mL, unknown })
   }
   return groups
 }

@@ -161,6 +161,7 @@ function shareOut(
     holds: others.filter(({ thing }) => waterLiquids.includes(thing) || thing.charge !== 0),
   }).mL
   const volumes = { waterML, organicML: organic.mL }
+  const unknownVolume = groups.some(({ unknown }) => unknown)
   const kOf = (thing: Thing): number | null => {
     // What nobody has a formula of goes with what it came with, which is organic as a rule.
     if (isWater(thing)) return 0
@@ -177,7 +178,7 @@ function shareOut(
     const K = kOf(thing)
     if (K === 0) watery.push(holding)
     else if (K === Infinity) over.push(holding)
-    else if (K === null || amount === null || (pH === null && (thing.acid.length > 0 || thing.base !== null))) {
+    else if (K === null || amount === null || unknownVolume || (pH === null && (thing.acid.length > 0 || thing.base !== null))) {
       world.note({
         kind: 'cannot be told',
         what: `how ${thing.name} divides between ${main.name} and water`,

@@ -101,25 +101,28 @@ const nothing = 1e-12
 /** Holdings with others put to them, each thing once; what is certain and what only may be there stand apart. */
 export function together(...groups: readonly (readonly Holding[])[]): Holding[] {
   const all: Holding[] = []
-  const places = new Map<string, number>()
+  // A vessel holds few things: a search through them is faster than any index.
   for (const group of groups)
     for (const next of group) {
-      const key = next.certain ? next.thing.id : `${next.thing.id} perhaps`
-      const at = places.get(key)
-      if (at === undefined) {
-        places.set(key, all.length)
-        all.push(next)
-      } else {
-        const same = all[at]!
+      let at = 0
+      while (at < all.length && !(all[at]!.thing.id === next.thing.id && all[at]!.certain === next.certain)) at++
+      const same = all[at]
+      if (same === undefined) all.push(next)
+      else
         all[at] = {
-          ...same,
+          thing: same.thing,
           amount: same.amount === null || next.amount === null ? null : same.amount + next.amount,
-          from: same.from === next.from ? same.from : [...new Set([...same.from, ...next.from])],
+          from: originsOf(same.from, next.from),
+          certain: same.certain,
         }
-      }
     }
-  return all.filter(({ amount }) => amount === null || Math.abs(amount) > nothing)
+  return all.some(isNothing) ? all.filter((each) => !isNothing(each)) : all
 }
+
+const isNothing = ({ amount }: Holding) => amount !== null && Math.abs(amount) <= nothing
+
+const originsOf = (one: readonly Origin[], other: readonly Origin[]): readonly Origin[] =>
+  other === one || other.every((each) => one.includes(each)) ? one : [...new Set([...one, ...other])]
 
 /** A part of holdings, 0 to 1; of an unknown amount the part is unknown too, but nothing of it is nothing. */
 export const partOf = (holds: readonly Holding[], part: number): Holding[] =>
@@ -136,6 +139,51 @@ export function divided(holds: readonly Holding[], goes: (holding: Holding) => n
   }
   return { gone, stays }
 }
+
+const sameHolds = (one: readonly Holding[], other: readonly Holding[]): boolean =>
+  one === other ||
+  (one.length === other.length &&
+    one.every((each, at) => {
+      const like = other[at]!
+      return (
+        each === like ||
+        (each.thing === like.thing &&
+          each.amount === like.amount &&
+          each.certain === like.certain &&
+          (each.from === like.from ||
+            (each.from.length === like.from.length && each.from.every((from, i) => from === like.from[i]))))
+      )
+    }))
+
+const sameVessel = (one: Vessel, other: Vessel): boolean =>
+  one === other ||
+  (one.name === other.name &&
+    one.kind === other.kind &&
+    one.sizeML === other.sizeML &&
+    one.kept === other.kept &&
+    one.atC === other.atC &&
+    one.phases.length === other.phases.length &&
+    one.phases.every(({ kind, holds }, at) => kind === other.phases[at]!.kind && sameHolds(holds, other.phases[at]!.holds)))
+
+const sameRecord = <T>(one: Readonly<Record<string, T>>, other: Readonly<Record<string, T>>, same: (a: T, b: T) => boolean) => {
+  const names = Object.keys(one)
+  return names.length === Object.keys(other).length && names.every((name) => name in other && same(one[name]!, other[name]!))
+}
+
+/** Whether two benches are the same to the last digit: what was worked out for one then holds for the other. */
+export const sameBench = (one: Bench, other: Bench): boolean =>
+  one === other ||
+  (one.at === other.at &&
+    one.still === other.still &&
+    one.vessels.length === other.vessels.length &&
+    one.vessels.every((vessel, at) => sameVessel(vessel, other.vessels[at]!)) &&
+    one.receivers.length === other.receivers.length &&
+    one.receivers.every((name, at) => name === other.receivers[at]) &&
+    sameRecord(one.samples, other.samples, Object.is) &&
+    sameRecord(one.waste, other.waste, sameHolds) &&
+    sameHolds(one.air, other.air) &&
+    sameHolds(one.unaccounted, other.unaccounted) &&
+    sameHolds(one.brought, other.brought))
 
 /** Grams of holdings; null where the amount of one of them is unknown. */
 export function massOf(holds: readonly Holding[]): number | null {

@@ -11,7 +11,7 @@ import { reactsByPlan } from './reactions/ofPlan'
 import { reactsByWater } from './reactions/byWater'
 import type { Settling } from './settling'
 import { crossed, crossedBack, highest, likely, lowest, spanOf, type Draw, type Known } from './span'
-import { emptyBench, together, vesselNamed, type Bench, type Holding } from './state'
+import { emptyBench, sameBench, together, vesselNamed, type Bench, type Holding } from './state'
 import type { Thing } from './thing'
 import { thingsOf } from './things'
 import { atRest, movesOn } from './verbs'
@@ -134,9 +134,12 @@ export function walkOnce({ plan, table, lab, effects, readings }: Asked, draw: D
       ? movesOn(before, { ...vesselOf(step.vessel), kind: step.vessel.kind, sizeML: step.vessel.sizeML })
       : before
     const after = effects(step)?.effect(stands, doing, world) ?? stands
-    now = { bench: after, ...carried }
+    now = asBefore({ bench: after, ...carried }, rests && lastOf(plan, step.id, rests))
     const stood: Stood = { step, before, during: during ?? after, after, events }
-    if (rests) remembered.set(step, { from, to: now, later: later[at]!, rests, stood })
+    if (rests) {
+      remembered.set(step, { from, to: now, later: later[at]!, rests, stood })
+      latest.get(plan.lines)?.set(step.id, { to: now, rests })
+    }
     return stood
   })
 }
@@ -151,6 +154,22 @@ interface Remembered {
 }
 
 const remembered = new WeakMap<Step, Remembered>()
+
+/** What each step of a plan came to last, by its lines: where a change leaves it as it was, all that follows stands. */
+const latest = new WeakMap<Plan['lines'], Map<string, Pick<Remembered, 'to' | 'rests'>>>()
+
+function lastOf(plan: Plan, step: string, rests: readonly unknown[]): Carried | undefined {
+  const all = latest.get(plan.lines) ?? new Map<string, Pick<Remembered, 'to' | 'rests'>>()
+  latest.set(plan.lines, all)
+  const found = all.get(step)
+  return found && same(found.rests, rests) ? found.to : undefined
+}
+
+const asBefore = (now: Carried, last: Carried | undefined): Carried =>
+  last && now.doneMmol === last.doneMmol && sameMet(now.met, last.met) && sameBench(now.bench, last.bench) ? last : now
+
+const sameMet = (one: ReadonlySet<string>, other: ReadonlySet<string>) =>
+  one === other || (one.size === other.size && [...one].every((each) => other.has(each)))
 const nothingMet: ReadonlySet<string> = new Set()
 const same = (one: readonly unknown[], other: readonly unknown[]) =>
   one.length === other.length && one.every((each, at) => each === other[at])

@@ -111,10 +111,12 @@ export function saltsComeOut(
     if (!all || !ions.every(([part]) => all!.some((each) => each.thing === part && each.mmol > 0))) continue
     const known: readonly Dissolved[] = all
     const { mL } = volumeOf({ kind: 'watery', holds: left })
-    const held = (limitG! * mL) / 100 / thing.gPer
+    // Tables count by what the water is, not by what it has swollen to.
+    const waterThere = left.find((each) => each.thing === water && each.certain)?.amount ?? 0
+    const held = (limitG! * waterThere * water.gPer) / 100 / thing.gPer
     const lost = inWater.parts.find(([part]) => part === hydroxide)?.[1] ?? 0
     // A hydrate takes its water with it.
-    const waterMmol = inWater.water > 0 ? (left.find((each) => each.thing === water && each.certain)?.amount ?? 0) : 0
+    const waterMmol = inWater.water > 0 ? waterThere : 0
     const most = Math.min(
       ...ions.map(([part, moles]) => known.find((each) => each.thing === part)!.mmol / moles),
       ...(inWater.water > 0 ? [waterMmol / inWater.water] : []),
