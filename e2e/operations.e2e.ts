@@ -370,6 +370,11 @@ test('at the bench: hot solvent by portions gives the loss again', async ({ brow
   // 420 mL × 0.46 g ÷ 100 mL, and 100 · 4.71 g · 0.1 ÷ 0.46 g
   await expect(figures).toContainText('1.93 g')
   await expect(figures).toContainText('Boil down to 102 mL')
+  await bench.getByRole('button', { name: 'What is in it' }).click()
+  const inside = bench.getByRole('region', { name: 'What is in it' })
+  // What this bench weighed and poured stands in the flask: 4.71 g in 420 mL.
+  await inside.getByRole('button', { name: /Solution in water/ }).click()
+  await expect(inside.getByRole('row', { name: /^acetanilide/ })).toContainText('4.7 g')
   await expectAccessible(bench)
   await go('All of it has dissolved')
   await expect(bench.getByRole('region', { name: 'What to enter now' })).toContainText('Crystals are out')

@@ -2,7 +2,7 @@ import { boilsAtIn } from '@/core/matter/boiling'
 import { offBy, totalsOf } from '@/test-support/conserved'
 import { everything } from '@/core/matter/verbs'
 import { holdingsIn, vesselAt, vesselNamed } from '@/core/matter/state'
-import { look, shortPlan } from '@/test-support/matter'
+import { look, shortPlan, type ShortLine } from '@/test-support/matter'
 
 /** Plans that nobody here had drawn, on which seven places of the program contradicted each other: what stands in the vessel, by hand. */
 
@@ -307,4 +307,47 @@ test('octanol’s K is no K of hexane: what goes over may lie between a tenth an
   )
   const over = span('cyclohexanone', 1, 'W')
   expect(over !== 'unknown' && over.high / over.low).toBeGreaterThan(10)
+})
+
+/** From ternary diagrams: a cosolvent makes one liquid of water and another where it is a good third of all, less where one of them is little. */
+test.each<[string, Record<string, ShortLine>, number, boolean]>([
+  [
+    'the pot of an esterification, poured on 20 mL of water, is two layers in every teaching laboratory',
+    { ester: { of: 'isopentyl acetate', mL: 6.7 }, acid: { of: 'acetic acid', mL: 6.4 }, water: { of: 'water', mL: 20 } },
+    2,
+    true,
+  ],
+  [
+    'ether and water with a little ethanol are two',
+    { ether: { of: 'diethyl ether', mL: 30 }, ethanol: { of: 'ethanol', mL: 5 }, water: { of: 'water', mL: 30 } },
+    2,
+    false,
+  ],
+  [
+    'with as much ethanol again nobody can tell',
+    { ether: { of: 'diethyl ether', mL: 30 }, ethanol: { of: 'ethanol', mL: 30 }, water: { of: 'water', mL: 30 } },
+    2,
+    true,
+  ],
+  [
+    'with twice as much they are one',
+    { ether: { of: 'diethyl ether', mL: 20 }, ethanol: { of: 'ethanol', mL: 80 }, water: { of: 'water', mL: 20 } },
+    1,
+    false,
+  ],
+  [
+    'a drop of an oil in alcohol with some water is dissolved',
+    { oil: { of: 'isopentyl acetate', mL: 1 }, ethanol: { of: 'ethanol', mL: 40 }, water: { of: 'water', mL: 20 } },
+    1,
+    false,
+  ],
+])('%s', (_title, lines, liquids, untold) => {
+  const all = Object.keys(lines)
+    .map((name) => `{${name}}`)
+    .join('')
+  const { bench, events } = look(
+    shortPlan(lines, [{ op: 'charge', in: all, vessel: { kind: 'separating funnel', sizeML: 250 } }]),
+  )
+  expect(vesselAt(bench()).phases).toHaveLength(liquids)
+  expect(events('cannot be told').some((what) => what.includes('two layers'))).toBe(untold)
 })

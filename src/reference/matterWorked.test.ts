@@ -814,3 +814,17 @@ test('a solid dissolved in a strong acid leaves it the boiling point of its tabl
   const boils = boilsAtIn(vesselAt(bench()).phases, 760)
   expect('atC' in boils && boils.atC).toBeCloseTo(120.5, -1)
 })
+
+test('an equation that does not balance is followed all the same, in liquid and as solids', () => {
+  const lines = (water: number): Record<string, ShortLine> => ({
+    soda: { of: 'sodium carbonate', g: 2, role: 'reactant', nu: 1 },
+    water: { of: 'water', mL: water },
+    caffeine: { of: 'caffeine', role: 'product', nu: 1 },
+  })
+  for (const mL of [0.001, 2]) {
+    const { mmol } = look(
+      shortPlan(lines(mL), [{ op: 'charge', in: '{soda}{water}', vessel: flask }, { op: 'stir' }], { mainProduct: 'caffeine' }),
+    )
+    expect(mmol('caffeine')).not.toBe(0)
+  }
+})

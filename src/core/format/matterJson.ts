@@ -3,10 +3,10 @@ import { boilsAtIn } from '../matter/boiling'
 import { densityOf, pHOfPhase, volumeOf } from '../matter/phase'
 import type { Known } from '../matter/span'
 import type { Bench, Holding, Phase, Vessel } from '../matter/state'
-import { walk, type Readings, type Walk } from '../matter/walk'
+import type { Readings, Walk } from '../matter/walk'
 import type { MatterEvent } from '../matter/events'
 import { pressureMmHg } from '../lab/lab'
-import { effectOf } from '../operations/effects'
+import { walkOf } from '../operations/vessel/standsIn'
 import type { Plan } from '../plan/plan'
 import type { ReactionTable } from '../reaction/reactionTable'
 
@@ -14,7 +14,7 @@ const plain = (known: Known) => (known === 'unknown' ? null : known)
 
 /** What stands where before and after each step of a plan or a run, and what happens in it, as plain JSON: masses of materials in g, all else in mmol, each from the least to the most; null where nobody can say. */
 export function matterOf(plan: Plan, table: ReactionTable, lab: Lab, readings?: Readings) {
-  const walked = walk({ plan, table, lab, effects: effectOf, readings })
+  const walked = walkOf(plan, table, lab, readings)
   const mmHg = pressureMmHg(lab)
   return walked.steps.map(({ step, before, after, events }, at) => ({
     step: step.id,

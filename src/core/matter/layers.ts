@@ -9,6 +9,8 @@ export interface Layers {
   groups: { watery: boolean; liquids: Thing[]; mL: number; unknown: boolean }[]
   /** Liquids of which nobody can say whether they part from water. */
   untold: Thing[]
+  /** A liquid that mixes with both layers and of which there is so much that nobody can say whether they are one. */
+  bridge?: Thing
 }
 
 /** A liquid of which a seventh is water lets salts and acids fall apart in it; with less they stay whole. Judgement: concentrated sulfuric acid and the mixture of an esterification stand well below, dilute alcohol of a reaction in base above. */
@@ -22,8 +24,19 @@ interface Liquid {
   unknown: boolean
 }
 
-/** A cosolvent that mixes with both keeps two layers in one as long as there is at least as much of it as of the lesser of them; judgement, from ternary diagrams of alcohols and acetone with water and an ester or ether (the two-liquid field ends near a third of cosolvent). */
-const bridges = 1
+/**
+ * The share of a cosolvent that makes one layer of water and as much of another liquid, by volume; of unequal amounts less does, along a parabola through the pure liquids. Judgement, from ternary diagrams: the field of two liquids ends at 0.25 (ethanol with
+ * ethyl acetate) to 0.6 (acetic acid with toluene), at 0.3 to 0.45 for ethers and esters of five carbon atoms or more. Within that nobody can tell.
+ */
+const bridgesAt = 0.4
+const bridgesNear = [0.25 / bridgesAt, 0.6 / bridgesAt] as const
+
+/** How much of the cosolvent that is needed to make one layer of two there is: 1 is just enough. */
+function bridging(waterML: number, apartML: number, bridgeML: number): number {
+  const part = apartML / (apartML + waterML)
+  const needed = 4 * bridgesAt * part * (1 - part)
+  return bridgeML / (waterML + apartML + bridgeML) / needed
+}
 
 /**
  * Which layers liquids form: those that mix with water go with it, all others into one layer, or into more where they do not mix with each other. A liquid of which there is no more than water dissolves is dissolved in it. Where something that
@@ -52,9 +65,12 @@ export function layersOf(holds: readonly Holding[]): Layers {
   const withWater = [...mixing, ...dissolved, ...untold.filter((each) => !apart.includes(each))]
   const waters = withWaterIn(ofWater!, withWater)
   if (apart.length === 0) return { groups: [waters], untold: untold.map(({ thing }) => thing) }
-  if (bridgeML > 0 && bridgeML >= bridges * Math.min(waterML, apartML))
-    return { groups: [withWaterIn(ofWater!, others)], untold: untold.map(({ thing }) => thing) }
-  return { groups: [waters, ...organicGroups(apart)], untold: untold.map(({ thing }) => thing) }
+  const bridged = bridgeML > 0 && apartML > 0 && waterML > 0 ? bridging(waterML, apartML, bridgeML) : 0
+  return {
+    groups: bridged >= 1 ? [withWaterIn(ofWater!, others)] : [waters, ...organicGroups(apart)],
+    untold: untold.map(({ thing }) => thing),
+    ...(bridged >= bridgesNear[0] && bridged < bridgesNear[1] ? { bridge: mixing[0]!.thing } : {}),
+  }
 }
 
 /** Water with the liquids that are in it; of an unknown amount it is water all the same. */

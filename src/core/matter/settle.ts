@@ -45,7 +45,14 @@ export function settle(vessel: Vessel, world: World, how: Settling = {}): Settle
   const resting = solids.filter((each) => !dissolving.includes(each) && !crystalWater.includes(each))
   const molten = resting.filter(({ thing }) => goesMolten(thing, vessel.atC, how) || joins(thing, liquid, vessel.atC, how))
   const loose = together(liquid, dissolving, crystalWater, molten)
-  const { groups, untold } = layersOf(loose)
+  const { groups, untold, bridge } = layersOf(loose)
+  if (bridge)
+    world.note({
+      kind: 'cannot be told',
+      what: `whether there are two layers beside so much ${bridge.name}`,
+      mends: `more water, or less ${bridge.name}`,
+      vessel: vessel.name,
+    })
   for (const thing of untold)
     world.note({
       kind: 'cannot be told',

@@ -19,6 +19,7 @@ import { later } from './later'
 import { useOurFigures } from './useOurFigures'
 
 const Finishes = later(() => import('./Finishes').then((module) => module.Finishes))
+const WhatWeHave = later(() => import('./WhatWeHave').then((module) => module.WhatWeHave))
 const BenchFigures = later(() => import('./BenchFigures').then((module) => module.BenchFigures))
 
 interface FaceProps {
@@ -136,6 +137,7 @@ export function StepFace({
       {step.kind === 'safety' && <div className="safety">{safety}</div>}
       <Finishes run={run} state={state} initialNow={now} />
       {operationIn(step)?.place !== 'first' && <BenchFigures run={run} step={step} lab={lab} />}
+      {operationIn(step)?.place !== 'first' && <WhatWeHave run={run} step={step} lab={lab} />}
       <Wrote run={run} state={state} onTablet={onTablet} zone={zone} onStrike={onStrike} />
       {onSign && (signature.state === 'due' || signature.state === 'void') && (
         <button type="button" className="plain wide" onClick={onSign}>

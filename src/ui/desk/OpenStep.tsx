@@ -37,7 +37,7 @@ export function OpenStep({ plan, table, step, lab, solvents, queries, onChange, 
       <OperationPanel {...panel} onChange={change} onAsk={onAsk} />
       <StepTicks step={step} onChange={change} />
       <StepTimes step={step} onChange={change} />
-      <StepFacts plan={plan} table={table} step={step} />
+      <StepFacts plan={plan} table={table} step={step} lab={lab} />
       <PrintedWords plan={plan} table={table} step={step} lab={lab} onChange={change} />
       <span className="line-buttons">
         <button

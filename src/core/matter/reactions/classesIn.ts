@@ -52,7 +52,8 @@ export function classesIn(vessel: Vessel): Map<ClassInVessel, OfClass[]> {
     for (const holding of phase.holds) {
       const { thing, amount } = holding
       const of = { holding, phase }
-      const fraction = whole && amount !== null ? Math.min(1, (amount * thing.gPer) / whole) : 1
+      // What an equation that does not balance leaves out may weigh less than nothing.
+      const fraction = whole && amount !== null ? Math.min(1, Math.max(0, (amount * thing.gPer) / whole)) : 1
       if (isWater(thing)) {
         if (phase.kind !== 'solid') add('water', of)
       } else if (thing === proton) {

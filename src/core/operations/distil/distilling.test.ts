@@ -118,6 +118,22 @@ describe('distilling', () => {
     expect(light.advice('outside-now')!.words).toContain('85.0 °C, above 78 to 84 °C')
     expect(at(fractionation, 'distil-heavy', {}, defaultLab, heavy(18)).fact('left-now')).toBeCloseTo(6.0, 1)
   })
+  test('a later receiver takes what the first has left: the light part is mostly over, the flask is that of the plan', () => {
+    const { filled, advice } = at(fractionation, 'distil-middle')
+    const mmol = (name: string) => Number(filled.components.find((each) => each.name === name)?.mmol ?? 0)
+    // 231 and 235 mmol were charged; the window of the light fraction takes most of the cyclohexane.
+    expect(mmol('cyclohexane')).toBeLessThan(60)
+    expect(mmol('toluene')).toBeGreaterThan(200)
+    expect(filled.potML).toBe(100)
+    expect(advice('empty')).toBeUndefined()
+    expect(at(fractionation, 'distil-heavy').advice('empty')).toBeUndefined()
+  })
+  test('nobody is warned of a rest that nobody typed, however large the flask; of one that was typed, from both sides', () => {
+    for (const potML of [5, 10, 25, 50, 100, 250, 1000, 20_000])
+      expect(at(fractionation, 'distil-light', { potML }).advice('dryness')).toBeUndefined()
+    expect(at(fractionation, 'distil-light', { potML: 500, stopML: 14.9 }).advice('dryness')).toBeDefined()
+    expect(at(fractionation, 'distil-light', { potML: 500, stopML: 15.1 }).advice('dryness')).toBeUndefined()
+  })
   test('a window that the group widened stands', () => {
     const windows = { 'distil-light': { lowC: 78, highC: 86 } }
     const wider = at(fractionation, 'distil-light', {}, defaultLab, { ...nothingMeasured, heads, windows })

@@ -3,48 +3,60 @@ import { mainSubstance, type WorkRow } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
 import { heldById } from '../../substance/heldById'
 import { molarMass } from '../../substance/molarMass'
-import { vapourConstants } from '../../substance/boilsAt'
+import { boilsAt, vapourConstants } from '../../substance/boilsAt'
 import type { ActivityModel } from '../../matter/activity'
 import type { BatchCharge } from './batch'
 import { wilsonOf } from '../../matter/azeotropes'
 import type { Component, Mixture } from '../../matter/equilibrium'
-import { crudeComposition } from '../wash/impurities'
-import { expectedProductG } from '../vessel/inVessel'
+import { pressureMmHg } from '../../lab/lab'
+import { vesselNamed, type Vessel } from '../../matter/state'
+import { isWater } from '../../matter/thing'
+import { stoodAt } from '../vessel/stoodAt'
 import { rough, type Context } from '../planner'
 
-/** Up to three components that boil: those in the pot, the product and what is left beside it. */
+/** Less of the pot than this, by moles, is a trace that no thermometer shows. */
+const trace = 0.005
+
+/** How many components the curve is worked out for. */
+const mostComponents = 3
+
+const boilsAtC = ({ plan, lab }: Context, id: string): number =>
+  boilsAt(heldById(plan.substances, id)!, pressureMmHg(lab))?.atC ?? 0
+
+/** The flask that is distilled from, with everything in it. */
+export function potAt(context: Context): Vessel | undefined {
+  const bench = stoodAt(context)?.during
+  return bench && vesselNamed(bench, bench.at)
+}
+
+/** What boils of what is in the pot when everything has gone in, the most by moles: by the state of matter before the step. The lowest boiling comes first. Water that lies in a layer of its own is counted with the steam (advice.ts), and an amount that nobody knows is left to be typed. */
 export function inPot(context: Context): WorkRow[] {
-  const { plan, table, now } = context
-  const volatile = (substance: Substance) => substance.formula !== undefined && vapourConstants(substance) !== null
-  const product = mainSubstance(plan)
-  const direct = now.contents.filter(
-    ({ line, substance }) => volatile(substance) && line.form.kind !== 'solid' && !plan.mainProduct,
-  )
-  const amountOf = (id: string) => table.lines.find(({ line }) => line.id === id)?.amount?.value ?? 0
-  if (direct.length > 0)
-    return direct.slice(0, 3).map(({ line, substance }) => ({ name: substance.id, mmol: rough(amountOf(line.id), 4) }))
-  // A second distillation of a mixture that was charged whole.
-  const charged = table.lines.filter(
-    ({ line, substance, amount }) => amount && !plan.mainProduct && volatile(substance) && line.form.kind !== 'solid',
-  )
-  if (charged.length > 0)
-    return charged.slice(0, 3).map(({ substance, amount }) => ({ name: substance.id, mmol: rough(amount!.value, 4) }))
-  const made =
-    product?.formula && volatile(product)
-      ? [{ name: product.id, mmol: rough((1000 * expectedProductG(context)) / molarMass(product.formula)) }]
-      : []
-  const beside = crudeComposition(plan, table, plan.expectedYield?.high ?? 1)
-    .filter(
-      ({ substance, kind }) =>
-        kind !== 'mineral acid' &&
-        kind !== 'carboxylic acid' &&
-        kind !== 'water-soluble' &&
-        kind !== 'halogen' &&
-        plan.substances.some((each) => each.id === substance && each.id !== product?.id && volatile(each)),
+  const { plan } = context
+  const liquids = potAt(context)?.phases.filter(({ kind }) => kind !== 'solid') ?? []
+  const steams = liquids.length > 1
+  const found = liquids
+    .flatMap(({ holds }) => holds)
+    .flatMap(({ thing, amount, certain }) => {
+      const substance = plan.substances.find(({ id, formula }) => id === thing.id || (isWater(thing) && formula === 'H2O'))
+      const boils = substance?.formula !== undefined && vapourConstants(substance) !== null
+      return !boils || !certain || thing.solid || thing.charge !== 0 || (steams && isWater(thing))
+        ? []
+        : [{ name: substance.id, mmol: amount }]
+    })
+  const mmolOf = (id: string) =>
+    found.reduce<number | null>(
+      (sum, { name, mmol }) => (name !== id ? sum : sum === null || mmol === null ? null : sum + mmol),
+      0,
     )
-    // Washing and drying leave about a tenth of what dissolves in the organic layer.
-    .map(({ substance, mmol }) => ({ name: substance, mmol: rough(0.1 * mmol) }))
-  return [...beside, ...made].slice(-3)
+  const all = [...new Set(found.map(({ name }) => name))].map((name) => ({ name, mmol: mmolOf(name) }))
+  const known = all.filter((each): each is { name: string; mmol: number } => each.mmol !== null)
+  const sum = known.reduce((total, { mmol }) => total + mmol, 0)
+  return known
+    .filter(({ mmol }) => mmol > trace * sum)
+    .sort((one, other) => other.mmol - one.mmol)
+    .slice(0, mostComponents)
+    .sort((one, other) => boilsAtC(context, one.name) - boilsAtC(context, other.name))
+    .map(({ name, mmol }) => ({ name, mmol: rough(mmol, 4) }))
 }
 
 /** Wilson's Λ of up to three substances from what is on record of their pairs, 1 where a pair has none; null where no pair has any. */

@@ -1,9 +1,9 @@
 import { taking } from '../taken'
 import { fields, type DistilBlanks } from './blanks'
-import { batchOf, inPot, modelOnRecord, pairsOf, volumeOf } from './mixture'
+import { batchOf, inPot, modelOnRecord, potAt, pairsOf, volumeOf } from './mixture'
 import { asItRuns, windowOf } from './receivers'
 import { factsOf, liquidAdvice, worksOut } from './advice'
-import { setUpAdvice } from './setUpAdvice'
+import { leastLeftML, setUpAdvice } from './setUpAdvice'
 import { batchDistillation } from './batch'
 import { byWindow, purityOf, recoveryAtPurity, usualPurities, type Fraction } from './fractions'
 import { pressureMmHg } from '../../lab/lab'
@@ -44,7 +44,7 @@ export const distilling = planner({
   },
   rules: [endsBeforeDry],
   suggest: (context, typed) => {
-    const { plan, now, lab } = context
+    const { plan, lab } = context
     const components = inPot(context)
     // Where nothing is known the pairs are as an ideal solution has them: Λ = 1, τ = 0.
     const none = unknown(typed.model === 'Wilson' ? 1 : 0, 'no constants on record: as an ideal solution has it')
@@ -61,12 +61,17 @@ export const distilling = planner({
       heldById(substances, typed.wantedOf) ?? (product && substances.includes(product) && plan.mainProduct ? product : first[0])
     const boil = wanted && boilsAt(wanted, mmHg)
     const all = volumeOf(context, { components })
+    const pot = potAt(context)
+    const flask =
+      pot?.kind === 'round-bottom' && pot.sizeML !== undefined
+        ? ofPlan(rough(Math.max(5, pot.sizeML)), 'the flask of the plan')
+        : usual(rough(Math.max(5, 2 * all)), 'twice what is in it')
     const end = (byK: number) =>
       boil
         ? ofRecord(Math.round(boil.atC + byK), `3 K from where ${wanted.name} boils at this pressure`)
         : unknown(100 + byK, 'what it boils at is not on record')
     return {
-      components: ofPlan(components, 'what boils of what is in the pot'),
+      components: ofPlan(components, 'what boils of what is in the pot by then'),
       stages: usual(0, 'no column'),
       reflux: usual(0, 'nothing is sent back'),
       holdUpML: usual(0, 'no column'),
@@ -81,11 +86,12 @@ export const distilling = planner({
       A23: constant(2, 3),
       A32: constant(3, 2),
       alpha: usual(0.3, 'of most mixtures'),
-      stopML: usual(rough(Math.max(1, all * 0.06)), 'six hundredths of the pot'),
-      potML:
-        now.vessel?.kind === 'round-bottom'
-          ? ofPlan(rough(Math.max(5, now.vessel.sizeML)), 'the flask of the plan')
-          : usual(rough(Math.max(5, 2 * all)), 'twice what is in it'),
+      // Chosen so that it is safe: nobody is warned of a rest that nobody typed.
+      stopML: usual(
+        rough(Math.max(1, all * 0.06, 1.05 * leastLeftML(typed.potML ?? flask.value))),
+        'six hundredths of the pot, and never so little that the flask runs dry',
+      ),
+      potML: flask,
       wantedOf: ofPlan(wanted?.id ?? '', product && wanted === product ? 'the product' : 'what boils lowest'),
       lowC: end(-3),
       highC: end(3),
@@ -98,7 +104,7 @@ export const distilling = planner({
   takes: (_context, { stages }) => (stages > 0 ? [taking('fractionating column', 1, { from: 'plan' })] : []),
   report: (context, filled) => {
     const at = worksOut(context, filled)
-    const running = asItRuns(context, filled, at.volumeML)
+    const running = asItRuns(context, filled)
     return {
       facts: [...running.facts, ...factsOf(at)],
       advice: [...running.advice, ...liquidAdvice(at, filled), ...setUpAdvice(at, context)],

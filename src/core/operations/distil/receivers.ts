@@ -2,6 +2,7 @@ import type { DistilBlanks } from './blanks'
 import { operationIn } from '../registry'
 import { type Step } from '../../plan/plan'
 import { writeNumber } from '../../quantity/write'
+import { volumeOf } from './mixture'
 import { inOneRow, readHeads, type HeadReading } from './headReadings'
 import { fact, when, type Context, type Report } from '../planner'
 
@@ -18,17 +19,27 @@ function receiversUpTo({ plan, step }: Context): Step[] {
     .filter((each) => operationIn(each)?.measures === 'head')
 }
 
+/** True where the apparatus was just set up: later receivers take over a pot that is already half empty. */
+export const isFirstReceiver = (context: Context): boolean => receiversUpTo(context).length <= 1
+
 /** The readings at the head since the first drop of all, with what every receiver before held. */
 export function headsUpTo(context: Context): HeadReading[] {
   return inOneRow(receiversUpTo(context).map(({ id }) => context.measured?.heads[id] ?? []))
 }
 
+/** What was in the pot when the first receiver of this distillation was put on, mL: what came over since is measured, not planned. */
+function startML(context: Context, filled: DistilBlanks): number {
+  const [first] = receiversUpTo(context)
+  return volumeOf(context, first && first.id !== context.step.id ? (context.filledOf(first) as unknown as DistilBlanks) : filled)
+}
+
 /** What the readings at the bench say: how much is over and left, the boiling range, and when to stop. */
-export function asItRuns(context: Context, filled: DistilBlanks, potML: number): Pick<Report, 'facts' | 'advice'> {
+export function asItRuns(context: Context, filled: DistilBlanks): Pick<Report, 'facts' | 'advice'> {
   const own = context.measured?.heads[context.step.id] ?? []
   const { lowC, highC } = windowOf(context, filled)
   const here = readHeads(own, lowC, highC)
   if (!here) return { facts: [], advice: [] }
+  const potML = startML(context, filled)
   const overML = readHeads(headsUpTo(context), lowC, highC)!.overML
   const left = Math.max(0, potML - overML)
   const stopML = filled.stopML

@@ -2,6 +2,10 @@ import { typedFor } from '../../plan/typedFor'
 import { writeNumber } from '../../quantity/write'
 import { when, type Advice, type Context } from '../planner'
 import type { Worked } from './advice'
+import { isFirstReceiver } from './receivers'
+
+/** Less than this in the flask at the end is as good as dry, mL. Judgement: the bottom of the flask is still covered. */
+export const leastLeftML = (potML: number): number => Math.max(0.5, 0.03 * potML)
 
 /** What to do and to doubt about flask and window, and with steam. */
 export function setUpAdvice(at: Worked, context: Context): Advice[] {
@@ -16,7 +20,7 @@ export function setUpAdvice(at: Worked, context: Context): Advice[] {
             words: `${writeNumber(volumeML, 0)} mL fill the ${potML} mL flask to ${writeNumber((100 * volumeML) / potML, 0)} %; about half is right.`,
           },
         ]
-      : volumeML < potML / 4
+      : volumeML < potML / 4 && isFirstReceiver(context)
         ? [
             {
               id: 'empty',
@@ -26,10 +30,10 @@ export function setUpAdvice(at: Worked, context: Context): Advice[] {
           ]
         : []),
     ...when(
-      stopML < Math.max(0.5, 0.03 * potML),
+      stopML < leastLeftML(potML),
       'dryness',
       'danger',
-      `Only ${writeNumber(stopML, 1)} mL are left at the end: never distil to dryness. Leave at least ${writeNumber(Math.max(0.5, 0.03 * potML), 1)} mL.`,
+      `Only ${writeNumber(stopML, 1)} mL are left at the end: never distil to dryness. Leave at least ${writeNumber(leastLeftML(potML), 1)} mL.`,
       'a dry flask overheats, and peroxides gather in what is last',
     ),
     ...when(
