@@ -14,6 +14,9 @@ interface Props {
 /** A vessel of which nobody has said how large it is, is drawn as large as this many times what it holds. */
 const ampleTimes = 2
 
+/** What is least of a phase that is drawn, in the units of the drawing. */
+const seen = 4
+
 /** A vessel with its phases up to where they stand in it. What it holds is said beside it in words. */
 export function VesselPicture({ vessel, opened, onOpen }: Props) {
   const { kind, sizeML, phases } = vessel
@@ -29,7 +32,7 @@ export function VesselPicture({ vessel, opened, onOpen }: Props) {
       {phases.map((phase, at) => {
         const low = at === 0 ? 0 : tops[at - 1]!
         // What is there is seen, however little.
-        const high = Math.max(tops[at]!, low + 2)
+        const high = Math.max(tops[at]!, low + seen)
         return (
           <g key={at} className={opened === at ? 'opened' : undefined} onClick={onOpen && (() => onOpen(at))}>
             <polygon className={`phase ${phase.kind}`} points={between(shape, low, high, middle, bottom)} />

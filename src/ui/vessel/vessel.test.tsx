@@ -51,7 +51,7 @@ test('a phase is called by what is beside it', () => {
   const water = phase({ kind: 'watery', main: 'water', pH: 3.04, mL: 48.2 })
   expect(phaseName(water, [water])).toBe('Solution in water')
   expect(phaseName(water, [water, phase()])).toBe('Water layer')
-  expect(phaseName(phase(), [water, phase()])).toBe('toluene layer')
+  expect(phaseName(phase(), [water, phase()])).toBe('Toluene layer')
   expect(phaseName(phase({ main: null }), [phase()])).toBe('Liquid')
   expect(phaseText(water)).toBe('48 mL, pH 3.0')
   expect(phaseText(phase({ kind: 'solid', grams: null }))).toBe('amount not known')

@@ -7,6 +7,8 @@ const figure = (value: number) => writeNumber(value, decimals(value))
 /** Less than this is a trace, g. */
 const traceG = 0.0005
 
+const traceMmol = 0.0005
+
 /** So much may its ends lie apart before both are said. */
 const oneFigure = 0.05
 
@@ -23,7 +25,7 @@ export function amountText({ amount, gPer }: Standing): string {
 }
 
 export const mmolText = ({ amount, unit }: Standing): string =>
-  amount === 'unknown' || unit === 'g' ? '' : `${figure(amount.likely)} mmol`
+  amount === 'unknown' || unit === 'g' || Math.abs(amount.likely) < traceMmol ? '' : `${figure(amount.likely)} mmol`
 
 /** Where it comes from, in words. */
 export const fromText = (from: readonly From[]): string =>
@@ -39,11 +41,13 @@ export const fromText = (from: readonly From[]): string =>
     ),
   ].join(', ')
 
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
 /** What a phase is called. */
 export function phaseName({ kind, main }: StandingPhase, among: readonly StandingPhase[]): string {
   const liquids = among.filter((each) => each.kind !== 'solid')
   if (kind === 'solid') return 'Solid'
-  if (liquids.length > 1) return kind === 'watery' ? 'Water layer' : `${main ?? 'Organic'} layer`
+  if (liquids.length > 1) return kind === 'watery' ? 'Water layer' : `${capital(main ?? 'organic')} layer`
   return kind === 'watery' ? 'Solution in water' : main ? `Liquid, mostly ${main}` : 'Liquid'
 }
 

@@ -10,7 +10,11 @@ import { solubilityAt } from '../../matter/solubility'
 import { mLPerG } from './perG'
 import { cooledTooFast, solventVolume } from './rules'
 import { expectedProductG } from '../vessel/inVessel'
+import { gramsOfIn, vesselDuring } from '../vessel/stoodAt'
 import { ofLab, ofPlan, ofRecord, ofRun, planner, rough, unknown, usual, type Said } from '../planner'
+
+/** Less than this is nothing to crystallise, g. */
+const leastG = 0.001
 
 /** Crystallisation: how much hot solvent, what stays dissolved cold, what too much costs, what brings it back. */
 export const crystallising = planner({
@@ -30,9 +34,13 @@ export const crystallising = planner({
     const { table, lab, measured, step } = context
     const own = stepOf(context)
     const { solute, solvent, points } = soluteAndSolvent(context)
-    const expected = expectedProductG(context, own?.from)
-    const weighed = own !== null && measured?.samples[own.from] !== undefined
-    const soluteG = rough(expected || 1)
+    const weighedG = own === null ? undefined : measured?.samples[own.from]
+    const weighed = weighedG !== undefined
+    // What is purified is what was charged; what a plan makes is what its author expects, as the factor of the procedure has it (perG.ts).
+    const isMade = context.plan.mainProduct !== undefined
+    const there = weighedG ?? (isMade ? expectedProductG(context, own?.from) : (gramsOfIn(vesselDuring(context), solute) ?? 0))
+    const isThere = there >= leastG
+    const soluteG = rough(isThere ? there : 1)
     const boil = solvent && boilsAt(solvent, pressureMmHg(lab))
     const hottest = points.length > 0 ? Math.max(...points.map(({ atC }) => atC)) : 100
     const hotC = rough(Math.min((boil?.atC ?? 100) - 1, hottest))
@@ -77,9 +85,9 @@ export const crystallising = planner({
       ways[typed.way ?? way.value] ?? inTable ?? fromCurve ?? usual(rough(10 * crudeG), 'ten millilitres to the gram')
     return {
       soluteG: weighed
-        ? ofRun(soluteG, `${own.from}, as it was weighed`)
-        : expected > 0
-          ? ofPlan(soluteG, 'what a careful group gets')
+        ? ofRun(soluteG, `${own!.from}, as it was weighed`)
+        : isThere
+          ? ofPlan(soluteG, isMade ? 'what a careful group gets' : 'what is there by then')
           : unknown(soluteG, 'how much there is nobody has said'),
       way,
       volumeML,

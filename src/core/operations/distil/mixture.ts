@@ -9,9 +9,8 @@ import type { BatchCharge } from './batch'
 import { wilsonOf } from '../../matter/azeotropes'
 import type { Component, Mixture } from '../../matter/equilibrium'
 import { pressureMmHg } from '../../lab/lab'
-import { vesselNamed, type Vessel } from '../../matter/state'
 import { isWater } from '../../matter/thing'
-import { stoodAt } from '../vessel/stoodAt'
+import { vesselDuring } from '../vessel/stoodAt'
 import { rough, type Context } from '../planner'
 
 /** Less of the pot than this, by moles, is a trace that no thermometer shows. */
@@ -23,16 +22,10 @@ const mostComponents = 3
 const boilsAtC = ({ plan, lab }: Context, id: string): number =>
   boilsAt(heldById(plan.substances, id)!, pressureMmHg(lab))?.atC ?? 0
 
-/** The flask that is distilled from, with everything in it. */
-export function potAt(context: Context): Vessel | undefined {
-  const bench = stoodAt(context)?.during
-  return bench && vesselNamed(bench, bench.at)
-}
-
 /** What boils of what is in the pot when everything has gone in, the most by moles: by the state of matter before the step. The lowest boiling comes first. Water that lies in a layer of its own is counted with the steam (advice.ts), and an amount that nobody knows is left to be typed. */
 export function inPot(context: Context): WorkRow[] {
   const { plan } = context
-  const liquids = potAt(context)?.phases.filter(({ kind }) => kind !== 'solid') ?? []
+  const liquids = vesselDuring(context)?.phases.filter(({ kind }) => kind !== 'solid') ?? []
   const steams = liquids.length > 1
   const found = liquids
     .flatMap(({ holds }) => holds)

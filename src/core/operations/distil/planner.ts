@@ -1,6 +1,6 @@
 import { taking } from '../taken'
 import { fields, type DistilBlanks } from './blanks'
-import { batchOf, inPot, modelOnRecord, potAt, pairsOf, volumeOf } from './mixture'
+import { batchOf, inPot, modelOnRecord, pairsOf, volumeOf } from './mixture'
 import { asItRuns, windowOf } from './receivers'
 import { factsOf, liquidAdvice, worksOut } from './advice'
 import { leastLeftML, setUpAdvice } from './setUpAdvice'
@@ -10,6 +10,7 @@ import { pressureMmHg } from '../../lab/lab'
 import { mainSubstance } from '../../plan/plan'
 import { heldById } from '../../substance/heldById'
 import { boilsAt } from '../../substance/boilsAt'
+import { vesselDuring } from '../vessel/stoodAt'
 import { endsBeforeDry } from './rules'
 import { ofLab, ofPlan, ofRecord, planner, rough, unknown, usual, type Context, type NameOf } from '../planner'
 
@@ -61,7 +62,7 @@ export const distilling = planner({
       heldById(substances, typed.wantedOf) ?? (product && substances.includes(product) && plan.mainProduct ? product : first[0])
     const boil = wanted && boilsAt(wanted, mmHg)
     const all = volumeOf(context, { components })
-    const pot = potAt(context)
+    const pot = vesselDuring(context)
     const flask =
       pot?.kind === 'round-bottom' && pot.sizeML !== undefined
         ? ofPlan(rough(Math.max(5, pot.sizeML)), 'the flask of the plan')

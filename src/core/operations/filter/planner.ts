@@ -3,7 +3,7 @@ import { mainSubstance } from '../../plan/plan'
 import { writeNumber } from '../../quantity/write'
 import { solubilityAt } from '../../matter/solubility'
 import { filteringFor, flutedPaper, rinseLoss, rinseML, suctionPaper } from './papers'
-import { expectedProductG } from '../vessel/inVessel'
+import { liquidMLIn, solidGIn, vesselDuring } from '../vessel/stoodAt'
 import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when } from '../planner'
 import { blank, anySubstance, oneOf } from '../fields'
 
@@ -30,16 +30,19 @@ export const filtering = planner({
   ],
   fields,
   suggest: (context, typed) => {
-    const { plan, now } = context
-    const solidG = rough(expectedProductG(context))
+    const { plan } = context
+    const vessel = vesselDuring(context)
+    const there = solidGIn(vessel)
+    const solidG = rough(there ?? 1)
+    const liquidML = liquidMLIn(vessel)
     const rinseWith = typed.rinseWith ?? ''
     const points = mainSubstance(plan)?.solubility?.find((each) => each.solvent === rinseWith)?.points
     return {
       keep: usual('solid', 'most filtrations are for the solid'),
-      volumeML: now.volumeML
-        ? ofPlan(rough(Math.max(1, now.volumeML)), 'what is in the vessel')
+      volumeML: liquidML
+        ? ofPlan(rough(Math.max(1, liquidML)), 'what is in the vessel by then')
         : usual(rough(Math.max(1, 10 * solidG)), 'ten millilitres to the gram of solid'),
-      solidG: ofPlan(solidG, 'the product as a careful group gets it'),
+      solidG: there === null ? unknown(solidG, 'how much has come out nobody can say') : ofPlan(solidG, 'what is solid by then'),
       heat: usual('cold', 'most filtrations are cold'),
       times: usual(1, 'one rinse'),
       rinseWith: unknown(rinseWith, 'nobody has said with what it is rinsed'),

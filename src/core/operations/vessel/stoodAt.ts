@@ -1,4 +1,7 @@
+import { volumeOf } from '../../matter/phase'
+import { holdingsIn, massOf, vesselNamed, type Phase, type Vessel } from '../../matter/state'
 import type { Readings, Stood } from '../../matter/walk'
+import type { Substance } from '../../substance/substance'
 import type { Context, Measured } from '../planner'
 import { walkOf } from './standsIn'
 
@@ -15,3 +18,23 @@ function asReadings(measured: Measured): Readings {
 export function stoodAt({ plan, table, step, lab, measured }: Context): Stood | undefined {
   return walkOf(plan, table, lab, measured && asReadings(measured)).steps.find((each) => each.step.id === step.id)
 }
+
+/** The vessel that the work is done in while a step is done, with everything in it. */
+export function vesselDuring(context: Context): Vessel | undefined {
+  const bench = stoodAt(context)?.during
+  return bench && vesselNamed(bench, bench.at)
+}
+
+/** Grams of a substance in a vessel, in all phases; null where nobody can say. */
+export const gramsOfIn = (vessel: Vessel | undefined, substance: Substance | undefined): number | null =>
+  massOf((vessel ? holdingsIn(vessel) : []).filter(({ thing, certain }) => certain && thing.substance === substance))
+
+const kind = (solid: boolean) => (phase: Phase) => (phase.kind === 'solid') === solid
+
+/** Grams of what is solid in a vessel; null where nobody can say. */
+export const solidGIn = (vessel: Vessel | undefined): number | null =>
+  massOf(vessel?.phases.filter(kind(true)).flatMap(({ holds }) => holds) ?? [])
+
+/** Millilitres of what is liquid in a vessel, as far as anybody knows. */
+export const liquidMLIn = (vessel: Vessel | undefined): number =>
+  vessel?.phases.filter(kind(false)).reduce((sum, phase) => sum + volumeOf(phase).mL, 0) ?? 0

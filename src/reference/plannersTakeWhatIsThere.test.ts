@@ -70,3 +70,32 @@ test('nothing in the pot, or nobody knows how much: nothing is put in for it', (
   const unknown: ShortLine = { of: 'toluene', form: { kind: 'neat', purity: 1 } }
   expect(pot({ toluene: unknown }, [{ op: 'charge', in: '{toluene}', vessel: flask }, { op: 'distil' }])).toEqual({})
 })
+
+const material: ShortLine = { of: { id: 'raw', name: 'raw acetanilide' }, g: 3, role: 'material' }
+
+test.each([0.5, 0.9])(
+  '3 g of a crude that is 90 %% acetanilide are 2.7 g in the pot, whatever recovery is expected (%s)',
+  (high) => {
+    const plan = shortPlan(
+      {
+        raw: material,
+        pure: { of: 'acetanilide', role: 'component', share: { of: 'raw', percent: 90 } },
+        hot: { of: 'water', mL: 60, role: 'solvent' },
+      },
+      [
+        { op: 'charge', in: '{raw}', vessel: flask },
+        { op: 'crystallise', more: { solvent: 'hot', from: 'crude', to: 'pure' } as never },
+        { op: 'filter', typed: { keep: 'solid' } },
+      ],
+      { recoveries: [{ sample: 'pure', product: 'pure', of: 'raw', expected: { low: 0.4, high } }], product: 'pure' } as never,
+    )
+    const table = reactionTable(plan)
+    const at = (step: number) => blanksOf<Record<string, unknown>>(contextOf(plan, table, plan.steps[step]!, defaultLab))
+    expect(at(1).soluteG).toBe(2.7)
+    // 60 mL keep under 0.3 g when they are cold: the rest is on the filter, with the 0.3 g that is something else, in the water that it came from.
+    expect(Number(at(2).solidG)).toBeGreaterThan(2.4)
+    expect(Number(at(2).solidG)).toBeLessThan(3)
+    expect(Number(at(2).volumeML)).toBeGreaterThan(57)
+    expect(Number(at(2).volumeML)).toBeLessThan(65)
+  },
+)
