@@ -5,7 +5,10 @@ const kept = new Map<string, string>()
 beforeAll(() => {
   Object.defineProperty(globalThis, 'sessionStorage', {
     configurable: true,
-    value: { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => void kept.set(key, value) },
+    value: {
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, value: string) => void kept.set(key, value),
+    },
   })
 })
 

@@ -30,8 +30,8 @@ export function WhatIsIn({ plan, table, step, lab, readings }: Props) {
   const [named, setNamed] = useState<string>()
   const [phase, setPhase] = useState<number>()
   const vessels = useMemo(
-    () => standsIn(plan, walkOf(plan, table, lab, readings), step.id, when),
-    [plan, table, lab, readings, step, when],
+    () => standsIn(plan, walkOf(plan, table, lab, readings), step.id, when, phase !== undefined),
+    [plan, table, lab, readings, step.id, when, phase],
   )
   const shown = vessels.find(({ name }) => name === named) ?? vessels[0]
   const look = (vessel: string) => {
@@ -40,7 +40,7 @@ export function WhatIsIn({ plan, table, step, lab, readings }: Props) {
   }
   return (
     <section className="what-is-in" aria-label="What is in it">
-      <h3>What is in it</h3>
+      <p className="name">What is in it</p>
       <div className="whens" role="group" aria-label="When">
         {whens.map(({ when: each, label }) => (
           <button key={each} type="button" aria-pressed={when === each} onClick={() => setWhen(each)}>

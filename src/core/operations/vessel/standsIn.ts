@@ -72,8 +72,8 @@ export function walkOf(plan: Plan, table: ReactionTable, lab: Lab, readings?: Re
 
 const walks = new WeakMap<ReactionTable, { plan: Plan; lab: Lab; readings: Readings | undefined; walked: Walk }>()
 
-/** What stands on the bench before, while or after a step is done; the vessel that the work goes on in first. Empty where the plan has no such step. */
-export function standsIn(plan: Plan, walked: Walk, step: string, when: When): StandingVessel[] {
+/** What stands on the bench before, while or after a step is done; the vessel that the work goes on in first. Empty where the plan has no such step. Spans take four walks more, and are worked out where they are asked for. */
+export function standsIn(plan: Plan, walked: Walk, step: string, when: When, spans = true): StandingVessel[] {
   const at = walked.steps.findIndex((each) => each.step.id === step)
   const stood = walked.steps[at]
   if (!stood) return []
@@ -85,7 +85,7 @@ export function standsIn(plan: Plan, walked: Walk, step: string, when: When): St
     kept: vessel.kept ?? null,
     atC: vessel.atC,
     here: vessel.name === bench.at,
-    phases: phasesOf(vessel, (holding) => walked.amount(at, when, vessel.name, holding.thing), plan),
+    phases: phasesOf(vessel, spans ? (holding) => walked.amount(at, when, vessel.name, holding.thing) : alone, plan),
   })
   const here = bench.vessels.find(({ name }) => name === bench.at)
   const others = bench.vessels.filter((vessel) => vessel !== here && !isEmpty(vessel))
