@@ -81,3 +81,13 @@ test('pictograms are those of what is there, also of an acid that stands as its 
   expect(at(0)).toContain('GHS02')
   expect(at(2)).toContain('GHS02')
 })
+
+test('ammonia is the gas of its solution, and as corrosive as its bottle', () => {
+  const plan = shortPlan(
+    { ammonia: { of: 'ammonia solution', mL: 20, form: { kind: 'solution', molPerL: 10 } }, water: lines.water! },
+    [{ op: 'charge', in: '{ammonia}{water}', vessel: flask }, { op: 'none' }],
+  )
+  const brought = plan.substances.find(({ id }) => id === plan.lines[0]!.substance)!.hazards!.pictograms
+  expect(brought.length).toBeGreaterThan(0)
+  expect(pictogramsIn(plan, reactionTable(plan), plan.steps[1]!, defaultLab)).toEqual([...brought].sort())
+})

@@ -1,3 +1,4 @@
+import { asReadings } from '../operations/vessel/stoodAt'
 import { defaultLab } from '../lab/lab'
 import { matterOf } from './matterJson'
 import type { Context } from '../operations/planner'
@@ -77,7 +78,7 @@ export function calculate(plan: Plan, run?: { scale: number; entries: Entry[] },
     run: {
       scale: run.scale,
       operations: operationsOf(state.plan, results.table, { measured, solvents }),
-      matter: matterOf(state.plan, results.table, defaultLab, { samplesG: measured.samples, usedML: measured.usedML }),
+      matter: matterOf(state.plan, results.table, defaultLab, asReadings(measured)),
       steps: state.steps.map(({ step, status, signature }) => ({ id: step.id, status, signature: signature.state })),
       charged: Object.fromEntries(
         Object.entries(state.charged).map(([id, { measure, figure }]) => [id, { measure, ...plain(figure) }]),

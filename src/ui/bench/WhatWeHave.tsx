@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react'
 import type { Lab } from '@/core/lab/lab'
+import { asReadings } from '@/core/operations/vessel/stoodAt'
 import type { Step } from '@/core/plan/plan'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import type { RunState } from '@/core/run/foldRun'
@@ -20,9 +21,9 @@ export function WhatWeHave({ run, step, lab }: { run: RunState; step: Step; lab:
 }
 
 function Ours({ run, step, lab }: { run: RunState; step: Step; lab: Lab }) {
-  const { table, readings } = useMemo(() => {
-    const { samples, usedML } = measuredOf(run)
-    return { table: reactionTable(run.plan, run.charged), readings: { samplesG: samples, usedML } }
-  }, [run])
+  const { table, readings } = useMemo(
+    () => ({ table: reactionTable(run.plan, run.charged), readings: asReadings(measuredOf(run)) }),
+    [run],
+  )
   return <WhatIsIn plan={run.plan} table={table} step={step} lab={lab} readings={readings} />
 }

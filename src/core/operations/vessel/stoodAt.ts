@@ -5,13 +5,13 @@ import type { Substance } from '../../substance/substance'
 import type { Context, Measured } from '../planner'
 import { walkOf } from './standsIn'
 
-/** What a run has measured, as the walk takes it: the same object for the same run. */
-const readingsOf = new WeakMap<Measured, Readings>()
+const known = new WeakMap<Measured, Readings>()
 
-function asReadings(measured: Measured): Readings {
-  const known = readingsOf.get(measured) ?? { samplesG: measured.samples, usedML: measured.usedML }
-  readingsOf.set(measured, known)
-  return known
+/** What a run has measured, as the walk takes it: the same object for the same measurements. */
+export function asReadings(measured: Measured): Readings {
+  const found = known.get(measured) ?? { samplesG: measured.samples, usedML: measured.usedML }
+  known.set(measured, found)
+  return found
 }
 
 /** What stands on the bench around the step of a planner, by the plan or by what its run has charged and measured. */
