@@ -11,7 +11,7 @@ import { amountText, fromText, mmolText, phaseName, phaseText, vesselText } from
 
 const whens: readonly { when: When; label: string }[] = [
   { when: 'before', label: 'Before this step' },
-  { when: 'during', label: 'All of it added' },
+  { when: 'during', label: 'During this step' },
   { when: 'after', label: 'After this step' },
 ]
 
