@@ -11,15 +11,15 @@ export default defineConfig({
   ...(process.env.MOZLE_ALL ? {} : { grepInvert: /@all/ }),
   retries: 0,
   // Two cores that are shared are at times three times slower than at others.
-  timeout: 120_000,
+  timeout: 240_000,
   // A page may wait for its turn where two cores serve two applications, a database and the browser.
-  expect: { timeout: 10_000 },
+  expect: { timeout: 20_000 },
   // The last tells the command that started it how far it is (scripts/watched.ts).
   reporter: [['list'], ['json'], ['../scripts/progress.cjs']],
   use: {
     baseURL: stand?.base,
     viewport: { width: 1280, height: 800 },
-    actionTimeout: 10_000,
+    actionTimeout: 30_000,
     screenshot: 'only-on-failure',
     launchOptions: {
       executablePath: '/usr/bin/chromium-headless-shell',

@@ -79,6 +79,8 @@ export async function writeReading(page: Page, digits: string): Promise<void> {
 
 /** No violation of WCAG 2.2 AA that axe can find, and nothing wider than the screen. */
 export async function expectAccessible(page: Page): Promise<void> {
+  // While a page takes the place of another there is a moment without a title.
+  await expect(page).toHaveTitle(/./)
   const { violations } = await new AxeBuilder({ page })
     // No page has a frame in it, and only what is wrong is written out: this halves the time.
     .setLegacyMode(true)

@@ -270,7 +270,7 @@ async function jest(project: string, folder: string, file: string | undefined, e
   const ended = await watched(bin('jest'), args, {
     record: path.join(folder, `jest-${project}.process`),
     env,
-    silentMs: 2.5 * longestTestMs,
+    silentMs: 5 * longestTestMs,
   })
   if (ended.hung || !existsSync(report)) return { passed: ended.passed, failed: ended.failed + 1 }
   const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(report, 'utf8')) as Record<
