@@ -52,7 +52,9 @@ export function chargedOf(plan: Plan, table: ReactionTable, things: Things, id: 
   const from: Origin = `line ${id}`
   const thing = things.of(line.substance)
   const scaled = (figure: ComputedLine['mass']) => (figure ? figure.value * part : null)
-  const [grams, mL, mmol] = [scaled(line.mass), scaled(line.volume), scaled(line.amount)]
+  const [grams, mL] = [scaled(line.mass), scaled(line.volume)]
+  // The density of water is known, whatever its record says.
+  const mmol = scaled(line.amount) ?? (isWater(thing) && mL !== null ? (mL * water.substance.density!.gPerML) / water.gPer : null)
   if (thing.atoms === null) return material(plan, table, things, line, grams ?? volumeAsGrams(plan, line, mL), part, draw)
   switch (form.kind) {
     case 'solid': {

@@ -70,6 +70,13 @@ function changeOf(row: Row, one: Holding, other: Holding): { change: Change; gas
     taken.push([water, -waters])
     left = plusAtoms(left, water.atoms!, waters)
   }
+  // Chlorine of a hypochlorite comes half from the chloride that is there.
+  const chloride = Math.max(0, -(left.Cl ?? 0))
+  if (chloride > 0) {
+    taken.push([strongAnions[0]!, -chloride])
+    left = plusAtoms(left, { Cl: 1 }, chloride)
+    charge -= chloride
+  }
   if (Object.values(left).some((count) => count < -1e-9)) return null
   return { change: net(taken, restsOf(one.thing, left, charge, other.thing === proton || other.thing === water)), gas }
 }
@@ -95,6 +102,8 @@ function restsOf(thing: Thing, atoms: Readonly<Record<string, number>>, charge: 
     return parts
   }
   if (noAtoms(left) && Math.abs(open) < 1e-9) return parts
+  const waters = left.O ?? 0
+  if (waters > 0 && Math.abs(open) < 1e-9 && noAtoms(plusAtoms(left, water.atoms!, -waters))) return [...parts, [water, waters]]
   const elements = Object.entries(left).filter(([, count]) => count > 1e-9)
   const [only] = elements
   // A metal of several charges is the ion of what it has left.
@@ -150,7 +159,9 @@ function moves(
   const found = changeOf(row, one, other)
   if (!found) return undefined
   const most = mostOf(vessel, found.change, (thing) => thing === hydroxide)
-  if (most === null) {
+  // What holds hypochlorite holds chloride as a rule, written or not: then there is gas, and nobody can say how much.
+  const wants = found.change.some(([thing, moles]) => thing === strongAnions[0] && moles < 0)
+  if (most === null || (most === 0 && wants && row.one === 'hypochlorite')) {
     for (const [thing] of found.gas) world.note({ kind: 'gas', thing, mmol: null, vessel: vessel.name })
     return undefined
   }
