@@ -17,7 +17,6 @@ const usage = `usage: ./mozle COMMAND
   test all                    the same, a cluster, and many tablets at once
   calc PLAN [--log ENTRIES]   compute plan files (each with a run's entries) and print JSON
   calc --cases                hand-worked and published cases, with how far each is off
-  matter                      what is in each vessel of the demo's plans, beside what older rules say of it
   read FILE ...               what procedures in .txt, .md, .html, .docx or .pdf say, as JSON
   import FILE [--into DIR]    read an archived session back: checksums, and the figures worked out anew
   bench                       print speed figures
@@ -63,9 +62,6 @@ switch (command) {
     break
   case 'verify':
     leave(await (await import('./service/commands')).verify(args))
-    break
-  case 'matter':
-    process.stdout.write((await import('./matterBeside')).allBeside())
     break
   case 'import':
     leave((await import('./importArchive')).importArchive(args))

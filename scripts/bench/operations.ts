@@ -1,6 +1,5 @@
 import { batchDistillation } from '@/core/operations/distil/batch'
 import type { Component, Mixture } from '@/core/matter/equilibrium'
-import { layerFlow } from '@/core/operations/extract/layerFlow'
 import { report, rounds, timed } from './figures'
 
 /** What the operations cost that compute most. */
@@ -25,22 +24,5 @@ export function benchOperations(): void {
     'ms',
     size,
     `median of ${rounds} × 3`,
-  )
-  const solutes = Array.from({ length: 6 }, (_, index) => ({ id: `solute ${index}`, mmol: 5, K: 2 ** index, acidPKa: 3 + index }))
-  const steps = Array.from({ length: 12 }, (_, index) => ({
-    kind: 'shake' as const,
-    layer: 'ether',
-    portions: 3,
-    portionML: 10,
-    pH: index,
-    into: `flask ${index}`,
-  }))
-  const start = { name: 'ether', kind: 'organic' as const, volumeML: 50, pH: 7 }
-  report(
-    'flow of layers',
-    timed(() => layerFlow(start, solutes, steps), 200),
-    'ms',
-    `${solutes.length} solutes, ${steps.length} steps`,
-    `median of ${rounds} × 200`,
   )
 }

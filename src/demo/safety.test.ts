@@ -60,7 +60,7 @@ test('every danger names a step of the plan, and every substance with hazards ha
 test('a gas of the equation stands once, with its volume, where the reactants have met', () => {
   const of = (title: string) => {
     const plan = plans.find((each) => each.title === title)!
-    return gasesIn(plan, reactionTable(plan)).map(({ gas, step, litres }) => [gas, step, Number(litres.toFixed(2))])
+    return gasesIn(plan, reactionTable(plan)).map(({ gas, step, litres }) => [gas, step, Number(litres!.toFixed(2))])
   }
   // 2 × 18.85 mmol × 24.06 L/mol = 0.91 L; without the record of a meeting for it.
   expect(of('Benzil')).toEqual([['nitrogen oxides', 'charge-nitric', 0.91]])

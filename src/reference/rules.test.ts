@@ -7,8 +7,8 @@ import { solventPairs } from '@/core/operations/crystallise/solventPairs'
 import { azeotropes, boilsWith, infiniteDilution, wilsonFromDilution, wilsonOf } from '@/core/matter/azeotropes'
 import { withWater } from '@/core/operations/distil/partsFromWater'
 import { agentsFor, dryingAgents, dryingDose, speaksAgainst, waterInSolvent } from '@/core/operations/dry-solution/dryingAgents'
-import { firstK, pHOf } from '@/core/operations/extract/flowOfPlan'
-import { bringsInto, partOf, pHAgainst, plainWater, together } from '@/core/operations/extract/waterPH'
+import { partitionOf } from '@/core/matter/partitionOf'
+import { thingOf } from '@/core/matter/thing'
 import { filteringFor, flutedPaper, suctionPaper } from '@/core/operations/filter/papers'
 import { neutralisation, neutralisers } from '@/core/operations/quench/neutralise'
 import { expectedOf, testMethods } from '@/core/operations/test/testPanel'
@@ -198,36 +198,13 @@ const sections: Record<string, () => string[]> = {
           `${agent.name} ${id} ${figureText(dryingDose({ volumeML: 40, gPerML: byId(id).density!.gPerML, gWaterPer100G, dropletsML: 0.3 }, agent))}`,
       ),
     ),
-  'what it brings into water': () =>
-    (['neat', 'solid', 'mass-fraction'] as const).flatMap((kind) =>
-      alike(records, (each) => `${kind} ${figureText(bringsInto(each, { form: { kind } as Form }, 2))}`),
-    ),
-  'pH of what is in water': () =>
-    alike(records, (each) => {
-      const one = partOf(bringsInto(each, { form: { kind: 'solid' } as Form }, 4), 0.5)
-      const at = (water: typeof one) => pHAgainst(water, { waterML: 20, organicML: 0 }, []).toFixed(2)
-      const acid = { strong: -1, carbon: 0, buffers: [] }
-      return `${at(one)} ${at(together(one, acid))} ${at(together(one, { ...acid, strong: 3 }))} ${at(together(one, { ...plainWater, carbon: 1 }))}`
-    }),
-  'pH against a layer': () =>
-    [
-      { acidPKa: 4.2, K: 70 },
-      { basePKa: 4.6, K: 8 },
-      { acidPKa: 9.9, K: 30 },
-      { acidPKa: 2.3, basePKa: 9.6, K: 0.01 },
-      { K: 5 },
-    ].flatMap((solute) =>
-      [-3, -1, 0, 0.5, 1, 3].map(
-        (strong) =>
-          `${figureText(solute)} ${strong} ${figureText(pHAgainst({ strong, carbon: 0.4, buffers: [{ mmol: 0.2, basePKa: 9.25 }] }, { waterML: 20, organicML: 30 }, [{ mmol: 2, ...solute }]))}`,
-      ),
-    ),
   'first partition coefficients': () =>
-    ['toluene', 'diethyl-ether', undefined]
-      .flatMap((organic) => records.map((each) => `${each.id} in ${organic} ${figureText(firstK(each, organic))}`))
-      .filter((line) => !line.endsWith('null')),
-  'pH by itself': () =>
-    alike(records, (each) => figureText(pHOf({ form: { kind: 'solution', molPerL: 1 } } as unknown as Line, each))),
+    ['toluene', 'diethyl-ether'].flatMap((organic) =>
+      records.flatMap((each) => {
+        const found = partitionOf(thingOf(each, true), thingOf(byId(organic), false))
+        return found ? [`${each.id} in ${organic} ${figureText(found)}`] : []
+      }),
+    ),
   'what acts on a product': () => alike(records, (each) => String(actsAs(each))),
   'harms of washes': () =>
     [...washSolutions, 'nothing of these'].flatMap((solution) =>

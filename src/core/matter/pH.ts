@@ -45,6 +45,9 @@ export function inWaterAt({ thing, mmol, K }: Dissolved, pH: number, { waterML, 
   return (mmol * waterML * sum) / (waterML * sum + K * organicML)
 }
 
+/** The distribution ratio of a thing at a pH, organic over watery, where only its uncharged form goes into the organic layer: D = K/(1 + Σ of the other forms to it). */
+export const distributionAt = (thing: Thing, K: number, pH: number): number => K / formsOf(thing, pH).sum
+
 /** mmol of the uncharged form in the water. */
 export function unchargedAt(dissolved: Dissolved, pH: number, volumes: Volumes): number {
   return inWaterAt(dissolved, pH, volumes) / formsOf(dissolved.thing, pH).sum

@@ -173,6 +173,8 @@ function shareOut(
     // What nobody has a formula of goes with what it came with, which is organic as a rule.
     if (isWater(thing)) return 0
     if (thing.atoms === null) return Infinity
+    const own = world.written.get(thing.substance.id)
+    if (own !== undefined && thing.charge === 0) return salting * own
     const found = partitionOf(thing, main)
     return found && salting * world.draw(`K ${thing.id} ${main.id}`, found.K)
   }

@@ -16,6 +16,7 @@ import type { Thing } from './thing'
 import { thingsOf } from './things'
 import { atRest, movesOn } from './verbs'
 import type { World } from './world'
+import { sameK, writtenK, type WrittenK } from './writtenK'
 
 /** What was measured in a run, as plain figures. */
 export interface Readings {
@@ -92,6 +93,7 @@ export function walkOnce({ plan, table, lab, effects, readings }: Asked, draw: D
   const things = thingsOf(plan)
   const mmHg = pressureMmHg(lab)
   const later = heldLater(plan, effects)
+  const written = writtenK(plan)
   const rests = draw === likely ? restsOn(plan, table, lab, readings) : undefined
   let now: Carried = { bench: emptyBench, doneMmol: 0, met: nothingMet }
   return plan.steps.map((step, at): Stood => {
@@ -102,6 +104,7 @@ export function walkOnce({ plan, table, lab, effects, readings }: Asked, draw: D
       known.from.doneMmol === now.doneMmol &&
       known.from.met === now.met &&
       known.later === later[at] &&
+      sameK(known.written, written[at]!) &&
       same(known.rests, rests)
     ) {
       now = known.to
@@ -110,7 +113,7 @@ export function walkOnce({ plan, table, lab, effects, readings }: Asked, draw: D
     const from = now
     const events: MatterEvent[] = []
     const before = now.bench
-    const world: World = { things, mmHg, draw, step: step.id, note: (event) => note(events, event) }
+    const world: World = { things, mmHg, draw, step: step.id, written: written[at]!, note: (event) => note(events, event) }
     const bringsOf = (line: string, part: number) => chargedOf(plan, table, things, line, part, draw)
     const lines = partsUsed(step).filter(({ line }) => plan.lines.some(({ id }) => id === line) && isCharged(lineOf(plan, line)))
     const carried = { doneMmol: now.doneMmol, met: now.met }
@@ -137,7 +140,7 @@ export function walkOnce({ plan, table, lab, effects, readings }: Asked, draw: D
     now = asBefore({ bench: after, ...carried }, rests && lastOf(plan, step.id, rests))
     const stood: Stood = { step, before, during: during ?? after, after, events }
     if (rests) {
-      remembered.set(step, { from, to: now, later: later[at]!, rests, stood })
+      remembered.set(step, { from, to: now, later: later[at]!, written: written[at]!, rests, stood })
       latest.get(plan.lines)?.set(step.id, { to: now, rests })
     }
     return stood
@@ -149,6 +152,7 @@ interface Remembered {
   from: Carried
   to: Carried
   later: boolean
+  written: WrittenK
   rests: readonly unknown[]
   stood: Stood
 }

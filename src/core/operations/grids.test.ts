@@ -19,8 +19,7 @@ import {
 import { compareSolvents } from './crystallise/compareSolvents'
 import { leftInMotherLiquor, saturatedAtC, solubilityAt } from '../matter/solubility'
 import { evaporating } from './evaporate/pressureFor'
-import { layerFlow, mostlyIn, type FlowStep } from './extract/layerFlow'
-import { loadedDensity, wateryLayers, whichOnTop } from './extract/layers'
+import { whichOnTop } from './extract/layers'
 import { distributionRatio, fractionLeft, fractionLimit, portionFor, portionsFor } from '../matter/partition'
 import { saltingFactor, saturatedSodiumChloride, usualSetschenow } from '../matter/saltingOut'
 import { rinseLoss, rinseML } from './filter/papers'
@@ -52,9 +51,6 @@ function over<A extends unknown[]>(
   return all.map((args) => `${name} ${args.map((each) => figureText(each)).join(', ')}: ${figureText(of(...(args as A)), 6)}`)
 }
 
-const start = { name: 'ether', kind: 'organic' as const, volumeML: 40, pH: 7 }
-const shake = (layer: string, into: string, pH: number, more: object = {}): FlowStep =>
-  ({ kind: 'shake', layer, into, portionML: 15, portions: 2, pH, ...more }) as FlowStep
 
 const sections: Record<string, () => string[]> = {
   adding: () => [
@@ -135,7 +131,6 @@ const sections: Record<string, () => string[]> = {
     ),
   'nothing to evaporate': () => [figureText(evaporating({}, 60, 760))],
   shaking: () => [
-    ...over('density', loadedDensity, [10, 80], [0.66, 1.33], [0, 5]),
     ...over('top', whichOnTop, [0.71, 0.948, 0.9481, 1, 1.048, 1.3], [0.998, 1]),
     ...over(
       'ratio',
@@ -173,30 +168,8 @@ const sections: Record<string, () => string[]> = {
       [1, 3],
     ),
     ...over('salting', saltingFactor, [0, usualSetschenow], [0, 1, saturatedSodiumChloride.molPerL]),
-    figureText([saturatedSodiumChloride, wateryLayers]),
+    figureText(saturatedSodiumChloride),
   ],
-  flows: () => {
-    const solutes = [
-      { id: 'acid', mmol: 5, K: 60, acidPKa: 4.3 },
-      { id: 'base', mmol: 3, K: 40, basePKa: 4.6 },
-      { id: 'plain', mmol: 2, K: 900 },
-      { id: 'none', mmol: 0, K: 3 },
-    ]
-    const steps = [
-      shake('ether', 'A', 1),
-      shake('ether', 'B', 12, { portions: 1 }),
-      { kind: 'bring to pH', layer: 'A', pH: 11, addML: 6 } as FlowStep,
-      shake('A', 'O', 11, { portionML: 12 }),
-      shake('ether', 'A', 1, { portionML: 4 }),
-    ]
-    return layerFlow(start, solutes, steps).flatMap((state, index) => [
-      `${index} ${figureText(state, 4)}`,
-      `${index} ${figureText(
-        solutes.map(({ id }) => mostlyIn(state, id)),
-        4,
-      )}`,
-    ])
-  },
   filtering: () => [...over('rinse', rinseLoss, [2, 50], [0.5, 6], [0.02, 3]), ...over('rinse', rinseML, [0.2, 1.4, 1.5, 22])],
   melting: () => {
     const line = (...pairs: [number, number][]) => calibrationOf(pairs.map(([trueC, readC]) => ({ name: 's', trueC, readC })))

@@ -1,53 +1,54 @@
-import { stepContents } from '../operations/vessel/contents'
-import { acidLeftMmol } from '../operations/quench/acidLeft'
+import { walkOf } from '../operations/vessel/standsIn'
+import { acidIn } from '../operations/vessel/acidIn'
+import { gasesIn, isNoticed } from '../operations/vessel/gasesIn'
 import { operationIn } from '../operations/registry'
-import { isCharged, isProduct } from '../plan/plan'
+import { vesselNamed } from '../matter/state'
+import { mainSubstance, type Step } from '../plan/plan'
 import { partsUsed } from '../plan/partsUsed'
 import { writeNumber } from '../quantity/write'
-import { baseCapacityOf, gasMolarVolume, givesCarbonDioxide } from '../substance/acidBase'
+import { capital } from '../words/capital'
+import { baseCapacityOf } from '../substance/acidBase'
+import type { ReactionTable } from '../reaction/reactionTable'
 import type { Query, QueryRule } from '../operations/query'
 
-/**
- * Washing or quenching acid with base: too little base for the acid that is left, and carbon dioxide in a funnel that nobody is told to vent. Where the first wash is
- * water, most of the acid has gone with it, so only a wash that meets all of it is asked about.
- */
-export const acidAndBase: QueryRule = (plan, table) => {
-  const acid = acidLeftMmol(plan, table)
-  if (acid <= 0) return []
+/** Washing or quenching acid with base: gas in a funnel that nobody is told to vent, and too little base for the acid that is there when the first of it goes in. */
+export const acidAndBase: QueryRule = (plan, table, lab) => {
+  const { steps } = walkOf(plan, table, lab)
+  const at = (step: Step) => steps.find((each) => each.step.id === step.id)!
   const found: Query[] = []
-  const contents = stepContents(plan, table)
   const washes = plan.steps.filter((step) => operationIn(step)?.meetsAcidOrBase)
-  const workUp = (id: string) => table.lines.find(({ line }) => line.id === id && isCharged(line) && !isProduct(line))
-  let base = 0
-  let first: (typeof washes)[number] | undefined
-  for (const step of washes) {
-    const used = partsUsed(step).flatMap(({ line, part }) => {
-      const computed = workUp(line)
-      return computed?.amount ? [{ ...computed, mmol: computed.amount.value * part * baseCapacityOf(computed.substance) }] : []
-    })
-    const water = used.some(({ substance }) => substance.formula === 'H2O')
-    if (water && !first) return found
-    const now = used.reduce((sum, { mmol }) => sum + mmol, 0)
-    if (now > 0) first ??= step
-    base += now
-    const gas = used.some(({ substance }) => givesCarbonDioxide(substance))
-    if (gas && operationIn(step)?.shakes && !step.says?.includes('vented')) {
-      const litres = (Math.min(now, acid) * gasMolarVolume) / 1000
-      const vessel = contents.find((each) => each.step === step.id)?.vessel
+  if (washes.length === 0) return found
+  const shut = washes.filter((step) => operationIn(step)?.shakes && !step.says?.includes('vented'))
+  const gases = shut.length > 0 ? gasesIn(plan, table, lab).filter(isNoticed) : []
+  for (const step of shut)
+    for (const { gas, litres } of gases.filter((each) => each.step === step.id)) {
+      const { during } = at(step)
+      const vessel = vesselNamed(during, during.at)
       found.push({
         id: `gas-${step.id}`,
         about: step.id,
-        title: 'Carbon dioxide in a closed funnel',
-        evidence: `Up to ${writeNumber(litres, litres < 1 ? 2 : 1)} L of gas at 20 °C${vessel ? ` in a ${vessel.sizeML} mL ${vessel.kind}` : ''}, and the step does not say to vent. Swirl it open until the gas slows, then shake and vent.`,
+        title: `${capital(gas)} in a closed funnel`,
+        evidence: `${litres === null ? 'Nobody can say how much' : `Up to ${writeNumber(litres, litres < 1 ? 2 : 1)} L`} of gas at 20 °C${vessel?.sizeML ? ` in a ${vessel.sizeML} mL ${vessel.kind}` : ''}, and the step does not say to vent. Swirl it open until the gas slows, then shake and vent.`,
       })
     }
-  }
-  if (first && base < acid)
+  const first = washes.find((step) => baseOf(table, step) > 0)
+  if (!first) return found
+  const { before } = at(first)
+  const acid = acidIn(vesselNamed(before, before.at), plan.mainProduct === undefined ? undefined : mainSubstance(plan)) ?? 0
+  const base = washes.reduce((sum, step) => sum + baseOf(table, step), 0)
+  if (base < acid)
     found.push({
       id: `base-${first.id}`,
       about: first.id,
       title: 'Not enough base for the acid',
-      evidence: `${writeNumber(acid, 0)} mmol of acid are left after the reaction, and the base of the work-up takes ${writeNumber(base, 0)} mmol. Wash with water first, take more or stronger base, and test with paper.`,
+      evidence: `${writeNumber(acid, 0)} mmol of acid are there by then, and the base of the work-up takes ${writeNumber(base, 0)} mmol. Wash with water first, take more or stronger base, and test with paper.`,
     })
   return found
 }
+
+/** mmol of protons that what a step puts in takes up. */
+const baseOf = (table: ReactionTable, step: Step): number =>
+  partsUsed(step).reduce((sum, { line, part }) => {
+    const found = table.lines.find((each) => each.line.id === line)
+    return sum + (found?.amount ? found.amount.value * part * baseCapacityOf(found.substance) : 0)
+  }, 0)

@@ -6,6 +6,7 @@ import type { Substance } from '../substance/substance'
 import { gasesIn } from '../operations/vessel/gasesIn'
 import { stepContents } from '../operations/vessel/contents'
 import { reactionTable } from '../reaction/reactionTable'
+import { defaultLab } from '../lab/lab'
 import { queriesOf } from './queries'
 
 const substances: Record<string, Substance> = Object.fromEntries(
@@ -76,7 +77,7 @@ describe('gases', () => {
       lines,
       lines.map(({ id }) => ['add', id]),
     )
-    return gasesIn(plan, reactionTable(plan)).map(({ gas, litres: volume, step }) => [gas, step, Number(volume.toFixed(3))])
+    return gasesIn(plan, reactionTable(plan)).map(({ gas, litres: volume, step }) => [gas, step, Number(volume!.toFixed(3))])
   }
   // By hand, 24.055 L/mol at 20 °C and 760 mmHg.
   test.each<[string, Line[], [string, string, number][]]>([
@@ -119,7 +120,7 @@ describe('gases', () => {
     const found = gasesIn(divided, reactionTable(divided))
     expect(found.map(({ step }) => step)).toEqual(['s1', 's2'])
     for (const { litres: each } of found) expect(each).toBeCloseTo(0.0962, 3)
-    expect(gasesIn(divided, reactionTable(divided), 380)[0]!.litres).toBeCloseTo(0.1924, 3)
+    expect(gasesIn(divided, reactionTable(divided), { ...defaultLab, pressure: { by: 'mmHg', value: 380 } })[0]!.litres).toBeCloseTo(0.1924, 3)
   })
 })
 

@@ -1,15 +1,15 @@
-import { contentsML } from '../operations/vessel/contents'
+import { fullestML } from '../operations/vessel/fullest'
 import { fillRule, fittingSize } from '../operations/vessel/vessel'
 import { changeStep } from '../plan/editPlan'
 import { writeNumber } from '../quantity/write'
 import type { QueryRule } from '../operations/query'
 
 /** A vessel that is too full or too empty with everything in; offers the standard size that fits. */
-export const vesselFill: QueryRule = (plan, table) =>
+export const vesselFill: QueryRule = (plan, table, lab) =>
   plan.steps.flatMap((step) => {
     if (!step.vessel) return []
     const { kind, sizeML } = step.vessel
-    const volume = contentsML(plan, table, step.id)
+    const volume = fullestML(plan, table, lab, step.id)
     const { least, most } = fillRule[kind]
     const share = volume / sizeML
     if (volume === 0 || (share <= most && share >= least)) return []

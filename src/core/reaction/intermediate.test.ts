@@ -4,7 +4,6 @@ import { lineOfSample, productSample } from '../plan/plan'
 import { queriesOf } from '../query/queries'
 import { runResults, wantedResults } from '../result/runResults'
 import { foldRun } from '../run/foldRun'
-import { crudeComposition } from '../operations/wash/impurities'
 import { balance } from './balance'
 import { computedLine, reactionTable, theoreticalYield } from './reactionTable'
 
@@ -37,17 +36,7 @@ describe('tartaric acid by way of its calcium salt, worked by hand', () => {
 
 test('a test day makes nothing: three tests are wanted, no reagent is an impurity, and nothing is asked', () => {
   expect(wantedResults(testDay).map(({ quantity }) => quantity.id)).toEqual(['test', 'test', 'test'])
-  expect(crudeComposition(testDay, reactionTable(testDay), 0.9)).toEqual([])
   expect(queriesOf(testDay)).toEqual([])
-})
-
-test('a reagent that only goes into a test is in no crude product; one that goes into the flask is', () => {
-  const table = reactionTable(testDay)
-  const inFlask = {
-    ...testDay,
-    steps: testDay.steps.map((step) => (step.id === 'hydrazine' ? { ...step, operation: 'add' } : step)),
-  }
-  expect(crudeComposition(inFlask as typeof testDay, table, 0.9).map(({ name }) => name)).toEqual(['2,4-dinitrophenylhydrazine'])
 })
 
 test('a purification counts what comes back of what was put in', () => {

@@ -1,4 +1,4 @@
-import { defaultLab } from '../lab/lab'
+import { defaultLab, type Lab } from '../lab/lab'
 import { printedStep } from '../operations/printedPlan'
 import { printed } from '../words/words'
 import { operationIn } from '../operations/registry'
@@ -6,7 +6,7 @@ import { lineOf, substanceOf, type Plan, type Step } from '../plan/plan'
 import type { ReactionTable } from '../reaction/reactionTable'
 import { meetingsIn } from '../operations/vessel/meetingsIn'
 import { stepContents } from '../operations/vessel/contents'
-import { gasesIn, leastGasL } from '../operations/vessel/gasesIn'
+import { gasesIn, isNoticed } from '../operations/vessel/gasesIn'
 import { gases } from '../reaction/gases'
 import { writeNumber } from '../quantity/write'
 import { capital } from '../words/capital'
@@ -15,7 +15,7 @@ import { isFlammable } from '../substance/statements'
 /**
  * What to heed in a step, the gravest for its operation first: fire where something flammable is heated, then the measure where things meet that must not meet unawares, then the author's own caution, then that of the substance that is measured out.
  */
-export function cautionsOf(plan: Plan, table: ReactionTable, step: Step): string[] {
+export function cautionsOf(plan: Plan, table: ReactionTable, step: Step, lab: Lab = defaultLab): string[] {
   const found: string[] = []
   if (operationIn(step)?.heats) {
     const inside = stepContents(plan, table).find((each) => each.step === step.id)?.contents ?? []
@@ -30,12 +30,15 @@ export function cautionsOf(plan: Plan, table: ReactionTable, step: Step): string
     const words = meeting.meant?.measure
     if (meant && where === step.id && words) found.push(`${one.substance.name} with ${other.substance.name}: ${words}`)
   }
-  for (const { step: where, gas, litres } of gasesIn(plan, table))
-    if (where === step.id && litres >= leastGasL)
-      found.push(`${capital(gas)}, up to ${writeNumber(litres, litres < 1 ? 2 : 1)} L: ${gases[gas].lead}.`)
-  const { caution } = printedStep(plan, table, step, defaultLab)
+  for (const each of gasesIn(plan, table, lab))
+    if (each.step === step.id && isNoticed(each))
+      found.push(`${capital(each.gas)}, ${upTo(each.litres)}: ${gases[each.gas].lead}.`)
+  const { caution } = printedStep(plan, table, step, lab)
   if (caution) found.push(printed(caution))
   const measured = step.kind === 'charge' ? substanceOf(plan, lineOf(plan, step.line)).caution : undefined
   if (measured) found.push(measured)
   return [...new Set(found)]
 }
+
+/** How much gas there may be. */
+const upTo = (litres: number | null) => (litres === null ? 'nobody can say how much' : `up to ${writeNumber(litres, litres < 1 ? 2 : 1)} L`)

@@ -1,4 +1,4 @@
-import { defaultLab } from '../lab/lab'
+import { defaultLab, type Lab } from '../lab/lab'
 import { printedPlan } from '../operations/printedPlan'
 import { statementCodes } from '../substance/statements'
 import { printed } from '../words/words'
@@ -6,7 +6,7 @@ import { operationIn } from '../operations/registry'
 import type { Plan } from '../plan/plan'
 import { gases, type GasName } from '../reaction/gases'
 import { reactionTable } from '../reaction/reactionTable'
-import { gasesIn, leastGasL } from '../operations/vessel/gasesIn'
+import { gasesIn, isNoticed } from '../operations/vessel/gasesIn'
 import type { WasteStream } from '../substance/lists'
 import type { Substance } from '../substance/substance'
 import { wasteWords } from '../substance/wasteWords'
@@ -22,14 +22,14 @@ export interface SafetySheet {
   codes: string[]
   /** What can go wrong in the operations of this plan, each once, with the steps it belongs to. */
   dangers: { words: string; steps: string[] }[]
-  /** Gases that form where two substances meet, by the step in which they do, with how they are led away. */
-  gases: { gas: GasName; litres: number; from: string[]; step: string; lead: string }[]
+  /** Gases that leave a vessel, by the step in which they do, with how they are led away; litres at the most, null where nobody can say. */
+  gases: { gas: GasName; litres: number | null; from: string[]; step: string; lead: string }[]
   /** What goes into which waste, by stream, and what is to be heeded there. */
   waste: { stream: string; substances: string[]; heed?: string }[]
 }
 
 /** The safety sheet of a plan, drawn from its substances and its steps. It is advice: the safety data sheets and the qualified person decide. */
-export function safetySheet(plan: Plan, mmHg?: number): SafetySheet {
+export function safetySheet(plan: Plan, lab: Lab = defaultLab): SafetySheet {
   const used = plan.substances.filter(({ id }) => plan.lines.some(({ substance }) => substance === id))
   const gravity = (substance: Substance) => (substance.hazards?.signal === 'danger' ? 100 : 0) + statementCodes(substance).length
   const substances = used.filter(({ hazards }) => hazards).sort((a, b) => gravity(b) - gravity(a))
@@ -46,7 +46,7 @@ export function safetySheet(plan: Plan, mmHg?: number): SafetySheet {
     pictograms: [...new Set(substances.flatMap(({ hazards }) => hazards!.pictograms))].sort(),
     codes: [...new Set(substances.flatMap(statementCodes))].sort(),
     dangers: [...dangers].map(([words, steps]) => ({ words, steps })),
-    gases: gasesOf(plan, mmHg),
+    gases: gasesOf(plan, lab),
     waste: [...waste].map(([stream, names]) => {
       const heed = wasteWords[stream]
       return { stream, substances: names, ...(heed ? { heed } : {}) }
@@ -54,18 +54,13 @@ export function safetySheet(plan: Plan, mmHg?: number): SafetySheet {
   }
 }
 
-function gasesOf(plan: Plan, mmHg?: number): SafetySheet['gases'] {
-  const sums = new Map<string, SafetySheet['gases'][number]>()
-  for (const { step, gas, litres, from } of gasesIn(plan, reactionTable(plan), mmHg)) {
-    const title = printed(plan.steps.find(({ id }) => id === step)!.title)
-    const before = sums.get(`${step} ${gas}`)
-    sums.set(`${step} ${gas}`, {
+const gasesOf = (plan: Plan, lab: Lab): SafetySheet['gases'] =>
+  gasesIn(plan, reactionTable(plan), lab)
+    .filter(isNoticed)
+    .map(({ step, gas, litres, from }) => ({
       gas,
-      litres: litres + (before?.litres ?? 0),
-      from: [...new Set([...(before?.from ?? []), ...from])],
-      step: title,
+      litres,
+      from,
+      step: printed(plan.steps.find(({ id }) => id === step)!.title),
       lead: gases[gas].lead,
-    })
-  }
-  return [...sums.values()].filter(({ litres }) => litres >= leastGasL)
-}
+    }))

@@ -93,7 +93,7 @@ export function SafetyParts({ plan, measures, heading, graver = [] }: Props) {
                 {sheet.gases.map(({ gas, litres, from, step, lead }) => (
                   <li key={`${step} ${gas}`}>
                     <b>
-                      {gas}, up to {writeNumber(litres, litres < 1 ? 2 : 1)} L
+                      {gas}, {litres === null ? 'nobody can say how much' : `up to ${writeNumber(litres, litres < 1 ? 2 : 1)} L`}
                     </b>
                     : {lead}.{' '}
                     <span className="quiet">

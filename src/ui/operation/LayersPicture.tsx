@@ -33,11 +33,17 @@ export function LayersPicture({ context }: { context: Context }) {
               <small>{kind}</small>
             </th>
             <td className="n fig">{writeNumber(volumeML, 0)}</td>
-            <td className="n fig">{kind === 'watery' ? writeNumber(pH, 1) : '–'}</td>
+            <td className="n fig">{kind === 'watery' ? (pH === null ? 'not known' : writeNumber(pH, 1)) : '–'}</td>
             {share.map((fraction, index) => (
               <td key={where.solutes[index]} className={`share ${kind}`}>
-                <span className="bar" style={{ width: `${100 * fraction}%` }} aria-hidden="true" />
-                <span className="fig">{writeNumber(100 * fraction, fraction > 0.995 || fraction < 0.01 ? 1 : 0)} %</span>
+                {fraction === null ? (
+                  <span>not known</span>
+                ) : (
+                  <>
+                    <span className="bar" style={{ width: `${100 * fraction}%` }} aria-hidden="true" />
+                    <span className="fig">{writeNumber(100 * fraction, fraction > 0.995 || fraction < 0.01 ? 1 : 0)} %</span>
+                  </>
+                )}
               </td>
             ))}
           </tr>

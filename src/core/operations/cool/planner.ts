@@ -1,6 +1,7 @@
 import { baths } from './baths'
 import { taking } from '../taken'
 import { timeFactor } from '../../quantity/timeFactor'
+import { fillMLIn, vesselDuring } from '../vessel/stoodAt'
 import { timeInBand } from '../vessel/timeInBand'
 import { fact, ofPlan, planner, rough, unknown, usual, when } from '../planner'
 import { blank, oneOf } from '../fields'
@@ -24,7 +25,10 @@ export const cooling = planner({
     say`Cool in ${'bath'} to below ${'toC'}, ${'@holdMin'} on the clock; when it was tried, ${'minutes'} were enough for ${'triedML'}.`,
   ],
   fields,
-  suggest: ({ step, now }) => ({
+  suggest: (context) => {
+    const { step } = context
+    const volumeML = fillMLIn(vesselDuring(context))
+    return {
     bath: usual('ice and water', 'the bath of most coolings'),
     toC: usual(5, 'what ice and water reach'),
     minutes:
@@ -32,20 +36,23 @@ export const cooling = planner({
         ? ofPlan(step.holdMin, 'the clock of this step')
         : ofPlan(Math.max(1, step.waitMin || step.handsOnMin), 'the minutes of this step'),
     triedML:
-      now.volumeML > 0
-        ? ofPlan(rough(now.volumeML), 'what is in the vessel now')
+      volumeML > 0
+        ? ofPlan(rough(volumeML), 'what is in the vessel now')
         : unknown(50, 'how much is in the vessel is not known'),
-  }),
-  takes: ({ now }, { bath, triedML }) => {
+    }
+  },
+  takes: (context, { bath, triedML }) => {
+    const volumeML = fillMLIn(vesselDuring(context))
     if (bath === 'cold water') return [taking('bath')]
-    const iceG = Math.max(leastIceG, Math.ceil((iceGPerML * (now.volumeML || triedML)) / 50) * 50)
+    const iceG = Math.max(leastIceG, Math.ceil((iceGPerML * (volumeML || triedML)) / 50) * 50)
     return [taking('bath'), taking('ice', iceG, { unit: 'g' })]
   },
-  report: ({ now, step, measured }, filled) => {
+  report: (context, filled) => {
+    const { step, measured } = context
     const bath = baths[filled.bath] ?? baths['ice and water']!
     const triedML = filled.triedML
     // What has crystallised or been poured has no volume on the plan: then it is the one it was tried at.
-    const volumeML = now.volumeML || triedML
+    const volumeML = fillMLIn(vesselDuring(context)) || triedML
     const factor = timeFactor(volumeML / triedML)
     const toC = filled.toC
     const readings = measured?.temperatures[step.id] ?? []

@@ -9,7 +9,6 @@ import { cropFrom, hotVolume } from './crop'
 import { solubilityAt } from '../../matter/solubility'
 import { mLPerG } from './perG'
 import { cooledTooFast, solventVolume } from './rules'
-import { expectedProductG } from '../vessel/inVessel'
 import { gramsOfIn, vesselDuring } from '../vessel/stoodAt'
 import { ofLab, ofPlan, ofRecord, ofRun, planner, rough, unknown, usual, type Said } from '../planner'
 
@@ -36,9 +35,7 @@ export const crystallising = planner({
     const { solute, solvent, points } = soluteAndSolvent(context)
     const weighedG = own === null ? undefined : measured?.samples[own.from]
     const weighed = weighedG !== undefined
-    // What is purified is what was charged; what a plan makes is what its author expects, as the factor of the procedure has it (perG.ts).
-    const isMade = context.plan.mainProduct !== undefined
-    const there = weighedG ?? (isMade ? expectedProductG(context, own?.from) : (gramsOfIn(vesselDuring(context), solute) ?? 0))
+    const there = weighedG ?? gramsOfIn(vesselDuring(context), solute) ?? 0
     const isThere = there >= leastG
     const soluteG = rough(isThere ? there : 1)
     const boil = solvent && boilsAt(solvent, pressureMmHg(lab))
@@ -46,7 +43,7 @@ export const crystallising = planner({
     const hotC = rough(Math.min((boil?.atC ?? 100) - 1, hottest))
     const hotFiltration = typed.hotFiltration === 'yes'
     // Whatever a group has charged, the procedure's own factor is that of the plan.
-    const perG = own && mLPerG(context.plan, measured ? reactionTable(context.plan) : table, own, typed.soluteG)
+    const perG = own && mLPerG(context.plan, measured ? reactionTable(context.plan) : table, own, typed.soluteG, lab)
     const planned = tableML(context)
     const used = measured?.usedML[step.id]
     const coldC = usualColdC
@@ -87,7 +84,7 @@ export const crystallising = planner({
       soluteG: weighed
         ? ofRun(soluteG, `${own!.from}, as it was weighed`)
         : isThere
-          ? ofPlan(soluteG, isMade ? 'what a careful group gets' : 'what is there by then')
+          ? ofPlan(soluteG, 'what is there by then')
           : unknown(soluteG, 'how much there is nobody has said'),
       way,
       volumeML,

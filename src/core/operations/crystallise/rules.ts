@@ -1,8 +1,9 @@
-import { allThereIs, mainResult, mainSubstance } from '../../plan/plan'
+import { mainSubstance } from '../../plan/plan'
 import { changeStep } from '../../plan/editPlan'
 import { writeNumber } from '../../quantity/write'
-import { computedLine, dispensed, wholeOf } from '../../reaction/reactionTable'
+import { computedLine, dispensed } from '../../reaction/reactionTable'
 import type { StepRule } from '../query'
+import { gramsOfIn, vesselDuring } from '../vessel/stoodAt'
 import { solubilityAt } from '../../matter/solubility'
 
 /** Millilitres of hot solvent per gram of product above which a figure looks ten times too large. */
@@ -31,16 +32,17 @@ export const cooledTooFast: StepRule = ({ step }) =>
       ]
 
 /**
- * The hot solvent of the table cannot hold the product, or holds so much of it cold that more than a fifth is lost: judged at the expected yield, between the hottest and coldest point of the record.
+ * The hot solvent of the table cannot hold the product, or holds so much of it cold that more than a fifth is lost: judged by what is in the vessel by then, between the hottest and coldest point of the record.
  * Where nothing is on record, only what looks ten times too much.
  */
-export const solventVolume: StepRule = ({ plan, table, step }) => {
-  const [whole, result, product] = [wholeOf(plan, table), mainResult(plan), mainSubstance(plan)]
-  if (step.kind !== 'crystallise' || !whole || !result || !product) return []
+export const solventVolume: StepRule = (context) => {
+  const { plan, table, step } = context
+  const product = mainSubstance(plan)
+  if (step.kind !== 'crystallise' || !product) return []
   const solvent = computedLine(table, step.solvent)
   const volume = dispensed(solvent)?.figure.value
-  const expected = whole.value * (result.expected ?? allThereIs).high
-  if (!volume || expected <= 0) return []
+  const expected = gramsOfIn(vesselDuring(context), product)
+  if (!volume || !expected) return []
   const curve = product.solubility?.find((record) => record.solvent === solvent.substance.id)
   const query = (id: string, title: string, evidence: string) => [{ id: `${id}-${step.id}`, about: step.id, title, evidence }]
   if (!curve)
@@ -55,7 +57,7 @@ export const solventVolume: StepRule = ({ plan, table, step }) => {
   const [cold, hot] = [Math.min(...temperatures), Math.max(...temperatures)]
   const hotHolds = (volume * solubilityAt(curve.points, hot)) / 100
   const lost = (volume * solubilityAt(curve.points, cold)) / 100
-  const numbers = `${writeNumber(volume, 0)} mL hold ${writeNumber(hotHolds, 1)} g at ${hot} °C and ${writeNumber(lost, 2)} g at ${cold} °C; about ${writeNumber(expected, 1)} g is expected.`
+  const numbers = `${writeNumber(volume, 0)} mL hold ${writeNumber(hotHolds, 1)} g at ${hot} °C and ${writeNumber(lost, 2)} g at ${cold} °C; about ${writeNumber(expected, 1)} g is in it.`
   if (hotHolds < expected) return query('too-little-solvent', 'Too little hot solvent', `${numbers} The rest will not dissolve.`)
   return lost > expected / 5
     ? query(

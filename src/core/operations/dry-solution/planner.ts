@@ -1,13 +1,13 @@
 import { taking } from '../taken'
 import { mainSubstance } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
-import { mostlyIn } from '../extract/layerFlow'
+import { densityOf, mainLiquid, volumeOf } from '../../matter/phase'
+import type { Phase } from '../../matter/state'
+import { isFollowed } from '../extract/layersHere'
 import { partsUsed } from '../../plan/partsUsed'
 import { writeNumber } from '../../quantity/write'
 import { agentsFor, dryingAgents, dryingDose, speaksAgainst, waterInSolvent } from './dryingAgents'
-import { isWatery } from '../vessel/watery'
-import { densityIn, expectedProductG, liquids } from '../vessel/inVessel'
-import { flowOfPlan } from '../extract/flowOfPlan'
+import { vesselBefore } from '../vessel/stoodAt'
 import { fact, ofLab, ofPlan, ofRecord, planner, rough, usual, when, type Advice, type Context } from '../planner'
 import { blank, oneOf } from '../fields'
 
@@ -23,19 +23,20 @@ const fields = [
   blank('dropletsML', 'droplets of water', 'mL', 0, 100),
 ] as const
 
-/** The substances in the layer that is dried: what the flow of the layers has left there, or the product. */
+/** The liquid that is dried, as it stands in the vessel by then: the organic phase, else what there is. */
+function liquidHere(context: Context): Phase | undefined {
+  const phases = vesselBefore(context)?.phases.filter(({ kind }) => kind !== 'solid')
+  return phases?.find(({ kind }) => kind === 'organic') ?? phases?.[0]
+}
+
+/** The substances that are dissolved in it or make it, and are not its solvent. */
 function dissolvedHere(context: Context): Substance[] {
-  const { plan, step } = context
-  const product = mainSubstance(plan)
-  if (plan.mainProduct !== undefined) return product ? [product] : []
-  const flow = flowOfPlan(context)
-  const before = flow?.states
-    .filter((state) => plan.steps.findIndex(({ id }) => id === state.step) < plan.steps.indexOf(step))
-    .at(-1)
-  if (!flow || !before) return product ? [product] : []
-  return plan.substances.filter(
-    ({ id }) => flow.solutes.some((solute) => solute.id === id) && mostlyIn(before.state, id)?.layer === flow.start.name,
-  )
+  const phase = liquidHere(context)
+  const product = mainSubstance(context.plan)
+  const things = phase?.holds.map(({ thing }) => thing).filter((thing) => isFollowed(context, thing)) ?? []
+  const found = [...new Set(things.map(({ substance }) => substance))]
+  if (context.plan.mainProduct !== undefined && product) return found.includes(product) ? [product] : found
+  return found
 }
 
 /** The solids that the step itself puts in. */
@@ -55,29 +56,27 @@ export const dryingSolutions = planner({
   fields,
   doubts: { against: 'The drying agent binds the product', 'wet-agent': 'The drying agent is a hydrate' },
   suggest: (context) => {
-    const { plan, table, step, now, lab } = context
+    const { table, step, lab } = context
     const used = partsUsed(step).flatMap(({ line }) => table.lines.filter((each) => each.line.id === line))
-    const organic = liquids(now).find((content) => !isWatery(content) && content.line.role !== 'reactant')
-    const product = mainSubstance(plan)
-    const neatML = product?.density ? expectedProductG(context) / product.density.gPerML : 0
-    const volumeML = Math.max(1, (organic?.volumeML ?? 0) + neatML)
+    const phase = liquidHere(context)
+    const solvent = phase && mainLiquid(phase)
+    const gPerML = phase && densityOf(phase)
+    const volumeML = Math.max(1, phase ? volumeOf(phase).mL : 0)
     const inPlan = dryingAgents.find(({ formula }) => used.some(({ substance }) => substance.formula === formula))
     const dissolved = dissolvedHere(context).flatMap(({ groups }) => groups ?? [])
-    const waterHeld = organic && waterInSolvent[organic.substance.id]
+    const waterHeld = solvent && waterInSolvent[solvent.substance.id]
     return {
-      volumeML: ofPlan(rough(volumeML), 'the organic layer, and the product in it'),
-      density: organic
-        ? ofRecord(rough(densityIn(context, organic)), `density of ${organic.substance.name}`)
-        : product?.density
-          ? ofRecord(rough(product.density.gPerML), `density of ${product.name}`)
-          : usual(0.9, 'no density on record'),
+      volumeML: ofPlan(rough(volumeML), 'the liquid that is in the vessel by then'),
+      density: gPerML
+        ? ofPlan(rough(gPerML), `${solvent?.name ?? 'the liquid'} with what is dissolved in it`)
+        : usual(0.9, 'how much is in it is not known'),
       agent: inPlan
         ? ofPlan(inPlan.name, 'it stands in this step')
         : ofLab(agentsFor(dissolved, lab.dryingAgent)[0]!.agent.name, 'its own, or the next that bears what is dissolved'),
       waterPercent:
         waterHeld === undefined
           ? usual(1, 'how much water it holds is not on record')
-          : ofRecord(waterHeld, `water in ${organic!.substance.name} at 20 °C`),
+          : ofRecord(waterHeld, `water in ${solvent!.name} at 20 °C`),
       dropletsML: usual(rough(0.01 * volumeML), 'a hundredth of the layer'),
     }
   },

@@ -2,7 +2,7 @@ import { substanceOfSample, type Step } from '../../plan/plan'
 import { deviceOf, uncertaintyOf } from '../../quantity/device'
 import { writeNumber } from '../../quantity/write'
 import { agreementOf, dryingTrend, lastTwoAgree, type Weighing } from '../../measurements/agreement'
-import { expectedProductG } from '../vessel/inVessel'
+import { solidGIn, vesselDuring } from '../vessel/stoodAt'
 import { fact, planner, unknown, usual, when, type Advice, type Context } from '../planner'
 import { blank, list, type Blanks } from '../fields'
 
@@ -60,7 +60,7 @@ export const dryingSolids = planner({
     const weighings = weighingsOf(context, filled)
     const last = weighings.at(-1)
     const device = deviceOf(step.kind === 'dry' ? step.device : undefined)
-    const agree = agreementG(context, last?.massG ?? expectedProductG(context))
+    const agree = agreementG(context, last?.massG ?? solidGIn(vesselDuring(context)) ?? 0)
     const trend = last ? dryingTrend(weighings, device ? uncertaintyOf(device, 2) : 0.01, agree) : null
     const left = trend?.endsAtMin === null || !trend || !last ? null : Math.max(0, trend.endsAtMin - last.atMin)
     const agreed = lastTwoAgree(

@@ -1,18 +1,11 @@
 import { blank, list, named, anySubstance, oneOf, type Blanks } from '../fields'
 
-const soluteColumns = [
-  anySubstance('name', 'substance'),
-  blank('mmol', 'mmol', '', 0, 1e6),
-  blank('K', 'K', '', 0, 1e8),
-  blank('acidPKa', 'pKa, acid', '', -10, 50),
-  blank('basePKa', 'pKa, base', '', -10, 50),
-] as const
+const soluteColumns = [anySubstance('name', 'substance'), blank('K', 'K', '', 0, 1e8)] as const
 
 /** The blanks of every step in which two layers are shaken. */
 export const shaking = [
   blank('portions', 'portions', '', 1, 20),
   blank('portionML', 'volume of a portion', 'mL', 0.1, 5000),
-  blank('pH', 'pH of the watery layer', '', -1, 15),
   named('into', 'flask it is drawn into'),
   named('layer', 'layer that is shaken'),
   oneOf('salt', 'salt in the water', [
@@ -21,10 +14,10 @@ export const shaking = [
   ]),
   blank('setschenow', 'Setschenow constant', 'L/mol', 0, 1),
   blank('wantedPercent', 'wanted', '%', 1, 99.99),
-  list('solutes', 'substances followed', {
+  list('solutes', 'partition coefficients, organic over water', {
     columns: soluteColumns,
-    add: 'Follow another substance',
-    fresh: { name: '', mmol: 1, K: 10 },
+    add: 'Write another K',
+    fresh: { name: '', K: 10 },
   }),
 ] as const
 

@@ -1,34 +1,22 @@
 import { writeNumber } from '../../quantity/write'
 import { givesCarbonDioxide } from '../../substance/acidBase'
-import { densityOf } from '../../plan/plan'
-import { loadedDensity, uncertainBelow, whichOnTop } from './layers'
+import { densityOf, volumeOf } from '../../matter/phase'
 import { saturatedSodiumChloride } from '../../matter/saltingOut'
-import { type Layer } from './layerFlow'
-import { fillRule, fittingSize } from '../vessel/vessel'
-import { saltingOf, shakenWith } from './flowOfPlan'
-import { organicLayer } from '../vessel/inVessel'
 import { type Advice, type Context } from '../planner'
+import { fillRule, fittingSize } from '../vessel/vessel'
 import { type ShakingBlanks } from './blanks'
-import { flowHere } from './shakingHere'
+import { layersHere, type LayersHere } from './layersHere'
+import { uncertainBelow, whichOnTop } from './layers'
+import { saltingOf } from './saltingOf'
+import { shakenWith } from './shakenWith'
 
 /** A solvent that boils below this presses the stopper out, °C: ether 35, dichloromethane 40, tert-butyl methyl ether 55. */
 const quickC = 60
 
-/** Densities of both layers with what is dissolved in them, g/mL; null where nothing in the funnel parts from water. */
-function densitiesHere(context: Context, shaken: Layer, salted: boolean) {
-  const { plan, table, step } = context
-  const organic = organicLayer(context)
-  if (!organic) return null
-  const goes = shakenWith(table, step)
-  // What the organic layer still holds, as the step before has left it.
-  const solute = Object.entries(shaken.kind === 'organic' ? shaken.holds : {}).reduce((sum, [id, mmol]) => {
-    const found = table.lines.find(({ substance }) => substance.id === id)
-    return sum + (found?.line.role === 'component' && found.molarMass ? (mmol * found.molarMass) / 1000 : 0)
-  }, 0)
-  return {
-    organicGPerML: loadedDensity(organic.volumeML, organic.gPerML, solute),
-    wateryGPerML: salted ? saturatedSodiumChloride.gPerML : goes?.watery ? (densityOf(plan, goes.line)?.gPerML ?? 1.0) : 1.0,
-  }
+/** Densities of both layers with what is in them, g/mL; null where nobody can say. */
+function densitiesHere({ organic, watery }: LayersHere, salted: boolean) {
+  const [organicGPerML, wateryGPerML] = [densityOf(organic), salted ? saturatedSodiumChloride.gPerML : densityOf(watery)]
+  return organicGPerML === null || wateryGPerML === null ? null : { organicGPerML, wateryGPerML }
 }
 
 /** What is believed to stand in each layer of a step that shakes two, the upper first, and on what ground; null where nobody can say. */
@@ -36,14 +24,13 @@ export function layersBelieved(
   context: Context,
   filled: ShakingBlanks,
 ): { what: string; why: 'density' | 'nobody knows' }[] | null {
-  const here = flowHere(context)
-  const organic = organicLayer(context)
-  const densities = here && densitiesHere(context, here.shaken, saltingOf(filled) > 1)
-  if (!here || !organic || !densities) return null
-  const watery = shakenWith(context.table, context.step)?.substance.name ?? 'water'
+  const here = layersHere(context)
+  const densities = here && densitiesHere(here, saltingOf(filled) > 1)
+  if (!here || !densities) return null
+  const goes = shakenWith(context.table, context.step)
   const named = {
-    organic: `${organic.name}, ${writeNumber(densities.organicGPerML, 2)} g/mL`,
-    watery: `${watery}, ${writeNumber(densities.wateryGPerML, 2)} g/mL`,
+    organic: `${here.solvent.name}, ${writeNumber(densities.organicGPerML, 2)} g/mL`,
+    watery: `${goes?.watery ? goes.substance.name : 'water'}, ${writeNumber(densities.wateryGPerML, 2)} g/mL`,
   }
   const { top, certain } = whichOnTop(densities.organicGPerML, densities.wateryGPerML)
   const why = certain ? ('density' as const) : ('nobody knows' as const)
@@ -55,45 +42,45 @@ export function layersBelieved(
 
 /** Which layer is on top, which funnel, when to vent, how to take the layers out. */
 export function layersAdvice(
-  context: Context,
-  { shaken, filled }: { shaken: Layer; filled: Pick<ShakingBlanks, 'portionML' | 'salt' | 'setschenow'> },
+  { table, step, lab }: Context,
+  here: LayersHere,
+  filled: Pick<ShakingBlanks, 'salt' | 'setschenow'>,
 ): Advice[] {
-  const { plan, table, step, lab } = context
   const goes = shakenWith(table, step)
-  const organic = organicLayer(context)
-  const [layerML, portionML, salted] = [shaken.volumeML, filled.portionML, saltingOf(filled) > 1]
+  const { both, organic, watery, solvent } = here
   const advice: Advice[] = []
-  const densities = densitiesHere(context, shaken, salted)
-  if (organic && densities) {
+  const densities = densitiesHere(here, saltingOf(filled) > 1)
+  if (densities) {
     const { organicGPerML, wateryGPerML } = densities
     const { top, certain, difference } = whichOnTop(organicGPerML, wateryGPerML)
     advice.push({
       id: 'on-top',
       level: certain ? 'open' : 'doubt',
       words: certain
-        ? `The ${top === 'organic' ? `${organic.name} layer` : 'watery layer'} lies on top.`
+        ? `The ${top === 'organic' ? `${solvent.name} layer` : 'watery layer'} lies on top.`
         : `Either layer may lie on top: they differ by ${writeNumber(difference, 3)} g/mL, less than ${uncertainBelow}. Add salt, and let a drop of each fall into water.`,
       why: `${writeNumber(organicGPerML, 2)} against ${writeNumber(wateryGPerML, 2)} g/mL with what is dissolved; a drop that vanishes in water came from the watery layer`,
     })
   }
-  const all = layerML + portionML
+  const [oneML, otherML] = [volumeOf(organic).mL, volumeOf(watery).mL]
+  const all = oneML + otherML
   const size = fittingSize('separating funnel', all)
-  const used = context.now.vessel
-  if (used?.kind === 'separating funnel' && all > fillRule['separating funnel'].most * used.sizeML)
+  const funnelML = both.kind === 'separating funnel' ? both.sizeML : undefined
+  if (funnelML !== undefined && all > fillRule['separating funnel'].most * funnelML)
     advice.push({
       id: 'funnel',
       level: 'doubt',
-      words: `Both layers make ${writeNumber(all, 0)} mL, too much for the ${used.sizeML} mL funnel: take ${size ?? 'two fillings of the largest'} mL.`,
+      words: `Both layers make ${writeNumber(all, 0)} mL, too much for the ${funnelML} mL funnel: take ${size ?? 'two fillings of the largest'} mL.`,
     })
   else
     advice.push({
       id: 'funnel',
       level: 'open',
-      words: `A ${used?.kind === 'separating funnel' ? used.sizeML : (size ?? 1000)} mL funnel: ${writeNumber(all, 0)} mL with both layers in.`,
+      words: `A ${funnelML ?? size ?? 1000} mL funnel: ${writeNumber(all, 0)} mL with both layers in.`,
       why: 'at most three quarters full',
     })
   const gassy = goes && givesCarbonDioxide(goes.substance)
-  const quick = plan.substances.some(({ id, boiling }) => organic?.substances.includes(id) && boiling && boiling.lowC < quickC)
+  const quick = organic.holds.some(({ thing }) => thing.substance.boiling && thing.substance.boiling.lowC < quickC)
   advice.push({
     id: 'vent',
     level: gassy ? 'danger' : 'open',

@@ -1,63 +1,37 @@
-import { nameOfHeld } from '../../substance/heldById'
-import { printed } from '../../words/words'
-import { operationIn } from '../registry'
+import type { Thing } from '../../matter/thing'
 import { baseCapacityOf, protonsOf } from '../../substance/acidBase'
-import { typedFor } from '../../plan/typedFor'
-import { flowOfPlan, shakenWith } from './flowOfPlan'
 import type { Context } from '../planner'
-import type { ShakingBlanks } from './blanks'
+import { amountOf, type LayersHere } from './layersHere'
+import { shakenWith } from './shakenWith'
 
-/** A step in which the acid or base that is shaken with is less than what it should turn. */
+/** An acid or base that is shaken with and is less than what it should turn. */
 export interface Shortfall {
-  step: string
-  title: string
   reagent: string
   /** mmol of base or of protons that it holds; null where its strength is not known. */
   has: number | null
-  /** True where the pH was typed: once the reagent is spent it no longer holds, and nothing is said of how much went over. Where it is worked out, the flow has taken no more than the reagent reaches. */
-  typed: boolean
   /** mmol that should be turned. */
   needs: number
   targets: readonly string[]
 }
 
-/** A base this little above an acid's pKa turns less than half of it. */
-const turnsFrom = 0
+/** A base turns more than half of the acids whose pKa is below this, an acid of the bases whose pKaH is above the other: bicarbonate reaches pH 8, hydroxide 14, dilute acid 0. */
+const reaches = { weakBase: 8, strongBase: 14, acid: 0 } as const
 
-/**
- * The first step up to this one that has too little acid or base for what it should take out of the layer it shakes; null where there is enough.
- */
-export function shortOfReagent(context: Context): Shortfall | null {
-  const { plan, table, step, filledOf } = context
-  const flow = flowOfPlan(context)
-  if (!flow) return null
-  for (const [index, { step: id, layer }] of flow.states.entries()) {
-    const here = plan.steps.find((each) => each.id === id)!
-    const goes = shakenWith(table, here)
-    if (goes?.watery && operationIn(here)?.shakes) {
-      const base = baseCapacityOf(goes.substance)
-      const acid = protonsOf(goes.substance)
-      const pH = (filledOf(here) as ShakingBlanks).pH
-      const before = flow.states[index - 1]?.state.layers.find(({ name }) => name === layer)?.holds
-      const turned = flow.solutes.filter(({ acidPKa, basePKa }) =>
-        base > 0
-          ? acidPKa !== undefined && pH - acidPKa > turnsFrom
-          : acid > 0 && basePKa !== undefined && basePKa - pH > turnsFrom,
-      )
-      const needs = turned.reduce((sum, solute) => sum + (before ? (before[solute.id] ?? 0) : solute.mmol), 0)
-      const has = goes.mmol === null ? null : goes.mmol * Math.max(base, acid)
-      if (needs > 1e-6 && (has === null || has < needs))
-        return {
-          step: id,
-          title: printed(here.title),
-          typed: typedFor(here).pH !== undefined || has === null,
-          reagent: goes.substance.name,
-          has,
-          needs,
-          targets: turned.map(({ id: target }) => nameOfHeld(plan.substances, target)),
-        }
-    }
-    if (id === step.id) break
-  }
-  return null
+/** Where the acid or base of a step is too little for what it should take out of the layer it shakes; null where there is enough. */
+export function shortOfReagent({ table, step }: Context, { shaken, followed }: LayersHere): Shortfall | null {
+  const goes = shakenWith(table, step)
+  if (!goes?.watery) return null
+  const [base, acid] = [baseCapacityOf(goes.substance), protonsOf(goes.substance)]
+  if (base === 0 && acid === 0) return null
+  const reach = isWeak(goes.substance.formula) ? reaches.weakBase : reaches.strongBase
+  const isTurned = (thing: Thing) =>
+    base > 0 ? thing.acid.length > 0 && thing.acid[0]! < reach : thing.base !== null && thing.base > reaches.acid
+  const turned = followed.filter((thing) => isTurned(thing) && (amountOf(shaken.holds, thing) ?? 0) > 1e-6)
+  const needs = turned.reduce((sum, thing) => sum + (amountOf(shaken.holds, thing) ?? 0), 0)
+  const has = goes.mmol === null ? null : goes.mmol * Math.max(base, acid)
+  if (needs <= 1e-6 || (has !== null && has >= needs)) return null
+  return { reagent: goes.substance.name, has, needs, targets: turned.map(({ name }) => name) }
 }
+
+/** A bicarbonate leaves phenols as they are. */
+const isWeak = (formula: string | undefined) => formula === 'NaHCO3' || formula === 'KHCO3'

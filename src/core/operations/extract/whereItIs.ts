@@ -1,51 +1,61 @@
-import { nameOfHeld } from '../../substance/heldById'
-import { mainSubstance } from '../../plan/plan'
-import { distributionRatio, fractionLeft } from '../../matter/partition'
-import { saltingOf } from './flowOfPlan'
-import { shortOfReagent } from './shortOfReagent'
-import { type Context } from '../planner'
+import { fractionLeft } from '../../matter/partition'
+import { distributionAt } from '../../matter/pH'
+import type { Context } from '../planner'
 import { type ShakingBlanks } from './blanks'
-import { flowHere } from './shakingHere'
+import { amountOf, kHere, layersHere } from './layersHere'
+import { saltingOf } from './saltingOf'
+
+/** A layer with the share of each substance that it holds; null where nobody can say. */
+export interface LayerShares {
+  name: string
+  kind: 'organic' | 'watery'
+  volumeML: number
+  pH: number | null
+  share: (number | null)[]
+}
 
 /** The substances that are followed at a step, with how much of each every layer holds. */
-export function whereItIs(
-  context: Context,
-): { solutes: string[]; layers: { name: string; kind: string; volumeML: number; pH: number; share: number[] }[] } | null {
-  const here = flowHere(context)
-  if (!here || shortOfReagent(context)?.typed) return null
-  const { flow, state } = here
-  const totals = flow.solutes.map(({ id }) => state.layers.reduce((sum, { holds }) => sum + (holds[id] ?? 0), 0))
+export function whereItIs(context: Context): { solutes: string[]; layers: LayerShares[] } | null {
+  const here = layersHere(context)
+  if (!here) return null
+  const amounts = here.layers.map(({ holds }) => here.followed.map((thing) => amountOf(holds, thing)))
+  const totals = here.followed.map((_thing, i) =>
+    amounts.reduce<number | null>((sum, each) => (sum === null || each[i] === null ? null : sum + each[i]!), 0),
+  )
   return {
-    solutes: flow.solutes.map(({ id }) => nameOfHeld(context.plan.substances, id)),
-    layers: state.layers.map(({ name, kind, volumeML, pH, holds }) => ({
+    solutes: here.followed.map(({ name }) => name),
+    layers: here.layers.map(({ name, kind, mL, pH }, at) => ({
       name,
       kind,
-      volumeML,
+      volumeML: mL,
       pH,
-      share: flow.solutes.map(({ id }, i) => (totals[i]! > 0 ? (holds[id] ?? 0) / totals[i]! : 0)),
+      share: totals.map((total, i) => (total === null ? null : total > 0 ? amounts[at]![i]! / total : 0)),
     })),
   }
 }
 
 /** Fraction taken out against the number of portions into which the same volume is parted, for the substance that moves least easily of those that should. */
 export function recoveryByPortions(context: Context, filled: ShakingBlanks): { portions: number; percent: number }[] {
-  const here = flowHere(context)
-  if (!here || shortOfReagent(context)?.typed) return []
-  const { flow, shaken } = here
-  const product = context.plan.mainProduct === undefined ? undefined : mainSubstance(context.plan)?.id
-  const pulls = flow.solutes
-    .filter(({ id }) => (product === undefined ? (shaken.holds[id] ?? 0) > 0 : id === product))
-    .map((solute) => {
-      const D = saltingOf(filled) * distributionRatio(solute, shaken.kind === 'organic' ? filled.pH : shaken.pH)
-      return shaken.kind === 'organic' ? 1 / D : D
+  const here = layersHere(context)
+  const pH = here?.layers.find(({ kind, name }) => kind === 'watery' && (name === here.left.name || name === filled.into))?.pH
+  if (!here || pH === undefined || pH === null) return []
+  const product = context.plan.mainProduct
+  const wanted = product === undefined ? here.followed : here.followed.slice(0, 1)
+  const pulls = wanted
+    .filter((thing) => (amountOf(here.shaken.holds, thing) ?? 0) > 0)
+    .flatMap((thing) => {
+      const known = kHere(context, thing, here.solvent)
+      if (!known) return []
+      const D = saltingOf(filled) * distributionAt(thing, known.K.likely, pH)
+      return [here.shaken.kind === 'organic' ? 1 / D : D]
     })
-    .filter((pull) => pull > 0.05)
+    .filter((pull) => pull > 0.05 && Number.isFinite(pull))
   if (pulls.length === 0) return []
   const pull = Math.min(...pulls)
   const total = filled.portions * filled.portionML
   return Array.from({ length: 8 }, (_, index) => ({
     portions: index + 1,
-    percent: 100 * (1 - fractionLeft({ D: pull, waterML: shaken.volumeML, portionML: total / (index + 1), portions: index + 1 })),
+    percent: 100 * (1 - fractionLeft({ D: pull, waterML: here.shaken.mL, portionML: total / (index + 1), portions: index + 1 })),
   }))
 }
 

@@ -5,8 +5,10 @@ import { pressureMmHg } from '../../lab/lab'
 import { mainSubstance, type Step } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
 import { partsUsed } from '../../plan/partsUsed'
-import { acidLeftMmol } from './acidLeft'
-import { typedFor } from '../../plan/typedFor'
+import { vesselNamed, type Vessel } from '../../matter/state'
+import { acidIn, baseIn } from '../vessel/acidIn'
+import { gasHere } from '../vessel/gasesIn'
+import { fillMLIn, stoodAt, vesselDuring } from '../vessel/stoodAt'
 import { writeNumber } from '../../quantity/write'
 import { baseCapacityOf, givesCarbonDioxide, protonsOf } from '../../substance/acidBase'
 import { deprotonated, neutralisation, neutraliserOf, neutralisers, targetPH, unitsPast, type Neutraliser } from './neutralise'
@@ -69,12 +71,10 @@ function ownNeutraliser({ table, step }: Context): Neutraliser | undefined {
   )
 }
 
-/** Acid or base that earlier steps put into the same flask, mmol: the flask that is named, or everything before where none is. */
-function putIn({ plan, table, step }: Context, what: 'acid' | 'base', flask: string): number {
-  const earlier = plan.steps
-    .slice(0, plan.steps.indexOf(step))
-    .filter((other) => flask === '' || [typedFor(other).into, typedFor(other).flask].includes(flask))
-  return sum(earlier.flatMap((each) => added(table, each).map((goes) => goes[what])))
+/** The vessel that a step neutralises in, before it does: the flask that is named, else where the work stands. */
+function flaskBefore(context: Context, flask: string): Vessel | undefined {
+  const before = stoodAt(context)?.before
+  return before && ((flask !== '' && vesselNamed(before, flask)) || vesselNamed(before, before.at))
 }
 
 /** The substance that a change of pH is for: the component, or the product, that is an acid or a base as wanted. */
@@ -114,16 +114,19 @@ export const quenching = planner({
   ],
   fields,
   suggest: (context, typed) => {
-    const { plan, table, now, step } = context
+    const { plan, table, step } = context
+    const during = vesselDuring(context)
+    const fullML = fillMLIn(during)
     const flask = typed.flask ?? ''
     const own = ownNeutraliser(context)
     const kind = own?.kind === 'acid' ? 'base' : 'acid'
-    const earlier = kind === 'base' || (own !== undefined && flask !== '')
-    const left = earlier ? putIn(context, kind, flask) : acidLeftMmol(plan, table)
+    const vessel = flaskBefore(context, flask)
+    const kept = plan.mainProduct === undefined ? undefined : mainSubstance(plan)
+    const left = kind === 'acid' ? acidIn(vessel, kept) : baseIn(vessel, kept)
     const aim = own ? (own.kind === 'acid' ? 'protonate' : 'deprotonate') : 'none'
     const substance = aim === 'none' ? undefined : turned(context, aim)
     return {
-      mmol: ofPlan(rough(left), earlier ? `${kind} of the steps before` : 'acid that is left when the reaction is over'),
+      mmol: left === null ? unknown(0, `an amount of what is in the flask is not known`) : ofPlan(rough(left), `${kind} that is in the flask by then`),
       kind: ofPlan(kind, own ? `what this step adds is ${own.kind === 'acid' ? 'an acid' : 'a base'}` : 'nothing is added here'),
       plannedML: ofPlan(
         rough(sum(added(table, step).flatMap(({ mL, acid, base }) => (acid > 0 || base > 0 ? [mL] : [])))),
@@ -134,13 +137,14 @@ export const quenching = planner({
       pKa: substance?.pKa ? ofRecord(substance.pKa.values[0]!, `pKa of ${substance.name}`) : unknown(7, 'no pKa is on record'),
       flask: unknown('', 'nobody has said which'),
       toPH: unknown(0, 'nobody has said'),
-      vesselML: now.vessel
-        ? ofPlan(now.vessel.sizeML, `the ${now.vessel.kind} of the plan`)
-        : usual(Math.max(50, Math.ceil((now.volumeML * 2) / 50) * 50), 'twice what is in it'),
+      vesselML: during?.sizeML
+        ? ofPlan(during.sizeML, `the ${during.kind ?? 'vessel'} of the plan`)
+        : usual(Math.max(50, Math.ceil((fullML * 2) / 50) * 50), 'twice what is in it'),
     }
   },
   report: (context, filled) => {
-    const { lab, now } = context
+    const { lab } = context
+    const fullML = fillMLIn(vesselDuring(context))
     const by =
       filled.with === planned
         ? (ownNeutraliser(context) ?? neutraliserOf('saturated sodium bicarbonate'))
@@ -148,7 +152,9 @@ export const quenching = planner({
     const { mmol, plannedML, vesselML } = filled
     const meets = by.kind !== filled.kind
     const found = neutralisation(mmol, by, plannedML, pressureMmHg(lab))
-    const room = vesselML - now.volumeML
+    // What this step itself puts in gives the gas that the walk has of it; another neutraliser is only thought of.
+    const gasL = filled.with === planned ? gasHere(context).reduce((sum, { litres }) => sum + (litres ?? 0), 0) : found.gasL
+    const room = vesselML - fullML
     const aim = filled.aim
     const pKa = filled.pKa
     const pH = aim === 'none' ? null : targetPH(pKa, aim === 'protonate' ? 'protonate' : 'deprotonate')
@@ -186,16 +192,16 @@ export const quenching = planner({
       ),
       ...when(meets && found.leftMmol === 0 && plannedML > 0, 'enough', 'good', 'It is enough; test with paper all the same.'),
       ...when(
-        meets && found.gasL > 0.05,
+        gasL > 0.05,
         'gas',
         'doubt',
-        `${writeNumber(found.gasL, 2)} L of carbon dioxide from a ${vesselML} mL vessel with ${writeNumber(Math.max(0, room), 0)} mL free: add in portions, open, and wait for the foam to fall.`,
+        `${writeNumber(gasL, 2)} L of gas from a ${vesselML} mL vessel with ${writeNumber(Math.max(0, room), 0)} mL free: add in portions, open, and wait for the foam to fall.`,
       ),
       ...when(
-        now.volumeML > vesselML / 2,
+        fullML > vesselML / 2,
         'full',
         'doubt',
-        `${writeNumber(now.volumeML, 0)} mL fill more than half of it; foam needs the rest. Take a larger one.`,
+        `${writeNumber(fullML, 0)} mL fill more than half of it; foam needs the rest. Take a larger one.`,
       ),
     ]
     return {
@@ -206,9 +212,9 @@ export const quenching = planner({
                 how: `${writeNumber(mmol, 1)} mmol ÷ ${writeNumber(by.mmolPerML, 2)} mmol/mL (${by.source})`,
                 atBench: true,
               }),
-              fact('gas', 'carbon dioxide', found.gasL, 'L', 2, {
-                how: `${by.co2} mol to the mole of acid, 24.06 L/mol at 20 °C and 760 mmHg`,
-                atBench: found.gasL > 0.05,
+              fact('gas', 'gas', gasL, 'L', 2, {
+                how: filled.with === planned ? 'from what meets in the flask by then' : `${by.co2} mol to the mole of acid, 24.06 L/mol at 20 °C and 760 mmHg`,
+                atBench: gasL > 0.05,
               }),
             ]
           : []),

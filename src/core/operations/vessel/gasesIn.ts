@@ -1,74 +1,84 @@
-import { isReactant, substanceOf, type Plan } from '../../plan/plan'
+import { defaultLab, pressureMmHg, type Lab } from '../../lab/lab'
+import type { MatterEvent } from '../../matter/events'
+import type { Stood } from '../../matter/walk'
+import { noAtoms, plusAtoms, atomsOf, type Thing } from '../../matter/thing'
+import { isReactant, substanceOf, type Plan, type Step } from '../../plan/plan'
+import { partsUsed } from '../../plan/partsUsed'
 import { gases, type GasName } from '../../reaction/gases'
-import { gasesOf, gasLitres, gasOf } from '../../reaction/meetings'
+import { gasLitres } from '../../reaction/meetings'
 import type { ReactionTable } from '../../reaction/reactionTable'
-import { stepContents } from './contents'
-import { pairName, pairsAmong } from './meetingsIn'
+import type { Context } from '../planner'
+import { walkOf } from './standsIn'
+import { stoodAt } from './stoodAt'
 
 /** A gas that comes off in a step, from what. */
 export interface GasAt {
   step: string
   gas: GasName
-  /** Litres at 20 °C under the laboratory's pressure, as far as the scarcer of the two goes. */
-  litres: number
-  from: [string, string]
+  /** Litres at 20 °C under the laboratory's pressure; null where nobody can say how much. */
+  litres: number | null
+  /** What the step puts in, and where it is the plan's own reaction that gives it, what reacts. */
+  from: string[]
 }
 
 /** Less than this nobody notices, L: 2 mmol. */
 export const leastGasL = 0.05
 
-const gasByFormula = new Map(Object.entries(gases).map(([name, { formula }]) => [formula as string, name as GasName]))
+/** So much of it that it is told: what is unknown is told as well. */
+export const isNoticed = ({ litres }: Pick<GasAt, 'litres'>): boolean => litres === null || litres >= leastGasL
 
-/** Gases that stand in the equation as what forms beside the product, in the first step in whose vessel all reactants have met; all of it, as far as the limiting one goes. */
-function gasesOfEquation(plan: Plan, table: ReactionTable, mmHg: number): GasAt[] {
-  const reactants = plan.lines.filter(isReactant)
-  const [first, last] = [reactants[0], reactants.at(-1)]
-  const where = stepContents(plan, table).find(({ contents }) =>
-    reactants.every(({ id }) => contents.some(({ line }) => line.id === id)),
-  )
-  if (!where || !first || !last) return []
-  return table.lines.flatMap(({ line, substance, amount }): GasAt[] => {
-    const gas = line.role === 'by-product' ? gasByFormula.get(substance.formula ?? '') : undefined
-    if (!gas || !amount) return []
-    const from: GasAt['from'] = [substanceOf(plan, first).name, substanceOf(plan, last).name]
-    return [{ step: where.step, gas, litres: gasLitres(amount.value, mmHg), from }]
-  })
+const named = (Object.keys(gases) as GasName[]).map((name) => ({ name, atoms: atomsOf(gases[name].formula)!.atoms }))
+
+/** The gas of the table that a thing is. */
+const gasOfThing = ({ atoms }: Thing): GasName | undefined =>
+  atoms === null ? undefined : named.find((each) => noAtoms(plusAtoms(each.atoms, atoms, -1)))?.name
+
+const isGasEvent = (event: MatterEvent): event is MatterEvent & { kind: 'gas' } => event.kind === 'gas'
+
+/** mmol of each gas that leaves in a step of one realisation; null where an amount is unknown. */
+function leaving({ events }: Stood): Map<GasName, number | null> {
+  const all = new Map<GasName, number | null>()
+  for (const { thing, mmol } of events.filter(isGasEvent)) {
+    const gas = gasOfThing(thing)
+    if (!gas) continue
+    const before = all.get(gas)
+    all.set(gas, mmol === null || before === null ? null : (before ?? 0) + mmol)
+  }
+  return all
 }
 
-/**
- * Every gas that forms in a plan: by the meeting of two classes, in the step in which they meet, where what more of either adds later comes off too; and of the rest what stands in the equation.
- */
-export function gasesIn(plan: Plan, table: ReactionTable, mmHg = 760): GasAt[] {
-  const met = gasesOfMeetings(plan, table, mmHg)
-  const known = new Set(met.map(({ gas }) => gas))
-  return [...met, ...gasesOfEquation(plan, table, mmHg).filter(({ gas }) => !known.has(gas))]
-}
-
-function gasesOfMeetings(plan: Plan, table: ReactionTable, mmHg: number): GasAt[] {
-  const before = new Map<string, number>()
-  return stepContents(plan, table).flatMap(({ step, contents }) => {
-    const here = new Map<string, GasAt & { mmol: number }>()
-    for (const { meeting, one, other } of pairsAmong(contents)) {
-      // Water is never short, weighed or not.
-      const others = meeting.other === 'water' ? Infinity : other.mmol
-      if (one.mmol === null || others === null) continue
-      for (const gas of gasesOf(meeting, one.substance)) {
-        const name = `${pairName({ one, other })} ${gas.of}`
-        const mmol = gasOf(
-          gas,
-          meeting,
-          { substance: one.substance, mmol: one.mmol },
-          { substance: other.substance, mmol: others },
-        )
-        if (mmol > (here.get(name)?.mmol ?? 0))
-          here.set(name, { step, gas: gas.of, litres: 0, from: [one.substance.name, other.substance.name], mmol })
-      }
-    }
-    return [...here].flatMap(([name, { mmol, ...at }]) => {
-      const fresh = mmol - (before.get(name) ?? 0)
-      if (fresh <= 1e-9) return []
-      before.set(name, mmol)
-      return [{ ...at, litres: gasLitres(fresh, mmHg) }]
+/** Every gas that leaves a vessel in a plan, by the walk: as much as may at the most. */
+export function gasesIn(plan: Plan, table: ReactionTable, lab: Lab = defaultLab): GasAt[] {
+  const walked = walkOf(plan, table, lab)
+  if (!walked.steps.some(({ events }) => events.some(isGasEvent))) return []
+  const all = [walked.steps, ...walked.others()]
+  return plan.steps.flatMap((step, at): GasAt[] => {
+    const found = all.map((steps) => leaving(steps[at]!))
+    const names = new Set(found.flatMap((each) => [...each.keys()]))
+    return [...names].map((gas) => {
+      const amounts = found.map((each) => (each.has(gas) ? each.get(gas)! : 0))
+      const most = amounts.reduce<number | null>((sum, each) => (sum === null || each === null ? null : Math.max(sum, each)), 0)
+      return { step: step.id, gas, litres: most === null ? null : gasLitres(most, pressureMmHg(lab)), from: sourcesOf(plan, step) }
     })
   })
+}
+
+/** The gas that leaves in the step of a planner, as it most likely goes. */
+export function gasHere(context: Context): GasAt[] {
+  const { plan, step, lab } = context
+  const stood = stoodAt(context)
+  if (!stood) return []
+  return [...leaving(stood)].map(([gas, mmol]) => ({
+    step: step.id,
+    gas,
+    litres: mmol === null ? null : gasLitres(mmol, pressureMmHg(lab)),
+    from: sourcesOf(plan, step),
+  }))
+}
+
+/** What a step puts in; where it puts in nothing, what reacts. */
+function sourcesOf(plan: Plan, step: Step): string[] {
+  const used = partsUsed(step).flatMap(({ line }) => plan.lines.filter(({ id }) => id === line))
+  const lines = used.length > 0 ? used : plan.lines.filter(isReactant)
+  return [...new Set(lines.map((line) => substanceOf(plan, line).name))]
 }

@@ -25,6 +25,12 @@ export function vesselDuring(context: Context): Vessel | undefined {
   return bench && vesselNamed(bench, bench.at)
 }
 
+/** The vessel that the work stands in when a step begins. */
+export function vesselBefore(context: Context): Vessel | undefined {
+  const bench = stoodAt(context)?.before
+  return bench && vesselNamed(bench, bench.at)
+}
+
 /** Grams of a substance in a vessel, in all phases; null where nobody can say. */
 export const gramsOfIn = (vessel: Vessel | undefined, substance: Substance | undefined): number | null =>
   massOf((vessel ? holdingsIn(vessel) : []).filter(({ thing, certain }) => certain && thing.substance === substance))
@@ -38,3 +44,7 @@ export const solidGIn = (vessel: Vessel | undefined): number | null =>
 /** Millilitres of what is liquid in a vessel, as far as anybody knows. */
 export const liquidMLIn = (vessel: Vessel | undefined): number =>
   vessel?.phases.filter(kind(false)).reduce((sum, phase) => sum + volumeOf(phase).mL, 0) ?? 0
+
+/** Millilitres that everything in a vessel takes, solids among them, as far as anybody knows. */
+export const fillMLIn = (vessel: Vessel | undefined): number =>
+  vessel?.phases.reduce((sum, phase) => sum + volumeOf(phase).mL, 0) ?? 0

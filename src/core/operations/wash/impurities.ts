@@ -1,11 +1,14 @@
 import { elementsIn, isMetal } from '../../substance/atoms'
-import type { Role } from '../../plan/lists'
-import { partsUsed } from '../../plan/partsUsed'
-import { isProduct, isReactant, type Plan } from '../../plan/plan'
-import { operationIn } from '../registry'
+import { isGas } from '../../matter/gas'
+import { proton } from '../../matter/minerals'
+import { mainLiquid } from '../../matter/phase'
+import type { Origin, Vessel } from '../../matter/state'
+import { isWater } from '../../matter/thing'
+import { mainSubstance, substanceOf, type Plan } from '../../plan/plan'
+import { kHere, madeOf } from '../extract/layersHere'
+import type { Context } from '../planner'
 import { type Substance } from '../../substance/substance'
 import type { FunctionalGroup } from '../../substance/lists'
-import type { ReactionTable } from '../../reaction/reactionTable'
 import { logPLimits } from '../../substance/waterLimits'
 import { protonsOf } from '../../substance/acidBase'
 
@@ -46,44 +49,43 @@ export function impurityKind({ formula = '', groups, logP }: Pick<Substance, 'fo
   return !elements.has('C') || salty.some((metal) => elements.has(metal)) ? 'water-soluble' : 'neutral'
 }
 
-/** What is never in the crude product on its own account: put in after the reaction, what is taken apart, what is used up on the way. */
-const apart: readonly Role[] = ['work-up', 'material', 'component', 'intermediate']
-
-/** A line that only goes into tests is in no crude product. */
-function isOnlyTestedWith(plan: Plan, line: string): boolean {
-  const used = plan.steps.filter((step) => partsUsed(step).some((part) => part.line === line))
-  return used.length > 0 && used.every((step) => operationIn(step)?.meant?.includes('tests'))
-}
-
-/**
- * What a crude product is expected to hold from the plan's own table: reactants in excess, and a part of all of them where the reaction does not run to its end; catalysts, reagents and solvents that are
- * not taken off; and what forms beside the product.
- * @param conversion fraction of the limiting reagent that reacts, 0 to 1
- */
-export function crudeComposition(plan: Plan, table: ReactionTable, conversion: number): Impurity[] {
-  const reacted = (table.extent?.value ?? 0) * conversion
-  const all = table.lines.flatMap(({ line, substance, amount }): Impurity[] => {
-    if (line.id === plan.mainProduct || apart.includes(line.role) || isOnlyTestedWith(plan, line.id)) return []
-    const protons = protonsOf(substance)
-    if (line.role === 'solvent' && protons === 0) return []
-    const made = isProduct(line)
-    const mmol = made
-      ? (line.coefficient ?? 0) * reacted
-      : (amount?.value ?? 0) - (isReactant(line) ? line.coefficient! * reacted : 0)
-    // A metal that is left lies at the bottom and is decanted from.
-    if (mmol <= 1e-9 || substance.formula === undefined || substance.formula === 'H2O' || isMetal(substance.formula)) return []
-    return [
-      {
-        substance: substance.id,
-        name: substance.name,
-        kind: impurityKind(substance),
-        mmol: mmol * Math.max(1, protons),
-        ...(substance.logP ? { K: 10 ** substance.logP.value } : {}),
-      },
-    ]
-  })
-  return all.reduce<Impurity[]>((sum, next) => {
-    const same = sum.find(({ substance }) => substance === next.substance)
+/** What a layer holds besides what is kept, as a wash meets it: acid that has given its proton by the protons that are there, all else by its kind. What lies in it as a solid is decanted from. */
+export function impuritiesIn(context: Context, vessel: Vessel | undefined): Impurity[] {
+  const { plan } = context
+  const kept = plan.mainProduct === undefined ? undefined : mainSubstance(plan)
+  const liquids = vessel?.phases.filter(({ kind }) => kind !== 'solid') ?? []
+  const solvent = liquids.map(mainLiquid).find((thing) => thing && !isWater(thing))
+  const found = liquids
+    .flatMap(({ holds }) => holds)
+    .flatMap(({ thing, amount, certain, from }): Impurity[] => {
+      if (!certain || amount === null || amount <= 1e-9) return []
+      if (thing === proton) return [{ ...ofLine(plan, from), kind: 'mineral acid', mmol: amount }]
+      if (thing.charge !== 0 || thing.atoms === null || isWater(thing) || thing.substance === kept) return []
+      if (isGas(thing) || isMetal(thing.substance.formula ?? '') || !isUsed(plan, thing.substance)) return []
+      const K = solvent && kHere(context, thing, solvent)?.K.likely
+      return [
+        {
+          substance: thing.substance.id,
+          name: thing.name,
+          kind: impurityKind(thing.substance),
+          mmol: amount * Math.max(1, protonsOf(thing.substance)),
+          ...(K === undefined ? {} : { K }),
+        },
+      ]
+    })
+  return found.reduce<Impurity[]>((sum, next) => {
+    const same = sum.find(({ substance, kind }) => substance === next.substance && kind === next.kind)
     return same ? sum.map((each) => (each === same ? { ...each, mmol: each.mmol + next.mmol } : each)) : [...sum, next]
   }, [])
 }
+
+/** The acid that protons come from, by the line that brought them. */
+function ofLine(plan: Plan, from: readonly Origin[]): Pick<Impurity, 'substance' | 'name'> {
+  const line = plan.lines.find(({ id }) => from.includes(`line ${id}`))
+  const substance = line && substanceOf(plan, line)
+  return substance ? { substance: substance.id, name: substance.name } : { substance: 'acid', name: 'acid' }
+}
+
+/** What takes part or forms, and not what a layer is made of. An acid is an impurity whatever it was there for. */
+const isUsed = (plan: Plan, substance: Substance) =>
+  plan.lines.some((line) => line.substance === substance.id && (!madeOf.has(line.role) || protonsOf(substance) > 0))

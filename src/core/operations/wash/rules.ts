@@ -1,17 +1,18 @@
 import { writeNumber } from '../../quantity/write'
-import { typedFor } from '../../plan/typedFor'
+import { volumeOf } from '../../matter/phase'
+import { layersHere } from '../extract/layersHere'
 import type { StepRule } from '../query'
-import { isWatery } from '../vessel/watery'
 
 /** A wash is a tenth to a half of the organic layer; a small preparation needs more to shake with, but hardly this many times its volume. */
 const largeWash = 2.5
 
 /** A wash far larger than the layer. */
-export const farLarger: StepRule = ({ step, now }) => {
-  const volume = (watery: boolean) =>
-    now.contents.filter((content) => isWatery(content) === watery).reduce((sum, { volumeML }) => sum + (volumeML ?? 0), 0)
-  const [wash, layer] = [volume(true) / Number(typedFor(step).portions ?? 1), volume(false)]
-  if (layer <= 0 || wash <= largeWash * layer) return []
+export const farLarger: StepRule = (context) => {
+  const { step } = context
+  const here = layersHere(context)
+  if (!here || here.shaken.kind !== 'organic' || here.shaken.mL <= 0) return []
+  const [wash, layer] = [volumeOf(here.watery).mL, here.shaken.mL]
+  if (wash <= largeWash * layer) return []
   return [
     {
       id: `large-wash-${step.id}`,
