@@ -13,7 +13,7 @@ test('acetanilide: amount, mass, mmol and equivalents in this order, and what wa
 test('washes of one layer stand in one sentence, one portion is none, and a window is told', () => {
   const [text] = told('Isopentyl acetate')
   expect(text).toContain(
-    'The organic layer was washed with water (40 mL) in 2 portions, then with 0.6 mol/L sodium bicarbonate (40 mL) in 2 portions, then with 26 % sodium chloride (5 mL).',
+    'The organic layer was washed with water (40 mL) in 2 portions, then with 0.6 mol/L sodium bicarbonate (40 mL) in 3 portions, then with 26 % sodium chloride (5 mL).',
   )
   expect(text).toContain('what came over between 135 °C and 143 °C was collected')
 })

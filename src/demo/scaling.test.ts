@@ -82,11 +82,11 @@ describe('worked by hand', () => {
 
   test.each([
     // 4.00 mL × 1.022 g/mL = 4.088 g; ÷ 93.13 g/mol × 0.99 = 43.46 mmol; × 135.17 g/mol = 5.874 g of acetanilide.
-    [0.5, 2.044, 2.937, 58.5],
-    [1, 4.088, 5.874, 117],
-    [3, 12.264, 17.62, 351],
+    [0.5, 2.044, 2.937, 60.5],
+    [1, 4.088, 5.874, 121],
+    [3, 12.264, 17.62, 363],
   ])(
-    'acetanilide at %d: aniline, theory, and 100 mL · (4.49 g · scale) ÷ 5.37 g · 1.40 of hot water',
+    'acetanilide at %d: aniline, theory, and 100 mL · (4.64 g · scale) ÷ 5.37 g · 1.40 of hot water',
     (factor, anilineG, theoryG, hotML) => {
       expect(line(acetanilide, factor, 'aniline').mass!.value).toBeCloseTo(anilineG, 3)
       expect(line(acetanilide, factor, 'acetanilide').mass!.value).toBeCloseTo(theoryG, 2)
@@ -109,12 +109,12 @@ describe('worked by hand', () => {
       expect(fact(isopentylAcetate, factor, 'wash-bicarbonate', 'own')).toBeCloseTo(mmol, 6)
       // The window and the portions are typed, and are no amounts.
       expect(step(isopentylAcetate, factor, 'distil').filled).toMatchObject({ lowC: 135, highC: 143, potML: 10 })
-      expect(step(isopentylAcetate, factor, 'wash-bicarbonate').filled.portions).toBe(2)
+      expect(step(isopentylAcetate, factor, 'wash-bicarbonate').filled.portions).toBe(3)
     },
   )
 
   test('what is typed scales by the law of its blank, row by row, and back again', () => {
-    const work = { of: 'wash', layerML: 20, washes: [{ solution: 'water', portionML: 8, times: 2 }] }
+    const work = { of: 'wash', portionML: 20, washes: [{ solution: 'water', portionML: 8, times: 2 }] }
     const plan = {
       ...isopentylAcetate,
       steps: isopentylAcetate.steps.map((each) => (each.id === 'wash-water' ? { ...each, work } : each)),
@@ -122,13 +122,13 @@ describe('worked by hand', () => {
     const scaled = scalePlan(plan, 3)
     expect(scaled.steps.find(({ id }) => id === 'wash-water')!.work).toEqual({
       of: 'wash',
-      layerML: 60,
+      portionML: 60,
       washes: [{ solution: 'water', portionML: 24, times: 2 }],
     })
     expect(scaled.steps.find(({ id }) => id === 'cool')).toMatchObject({ holdMin: expect.closeTo(14.42, 2), work: { toC: 30 } })
     expect(scaled.steps.find(({ id }) => id === 'reflux')).toMatchObject({ holdMin: 60 })
     const back = scalePlan(scaled, 1 / 3).steps.find(({ id }) => id === 'wash-water')!.work as unknown as typeof work
-    expect(back.layerML).toBeCloseTo(20, 9)
+    expect(back.portionML).toBeCloseTo(20, 9)
     expect(back.washes[0]!.portionML).toBeCloseTo(8, 9)
   })
 })

@@ -4,13 +4,18 @@ import { densityOf, pHOfPhase, volumeOf } from '../matter/phase'
 import type { Known } from '../matter/span'
 import type { Bench, Holding, Phase, Vessel } from '../matter/state'
 import type { Readings, Walk } from '../matter/walk'
+import type { Thing } from '../matter/thing'
 import type { MatterEvent } from '../matter/events'
 import { pressureMmHg } from '../lab/lab'
 import { walkOf } from '../operations/vessel/standsIn'
 import type { Plan } from '../plan/plan'
 import type { ReactionTable } from '../reaction/reactionTable'
 
-const plain = (known: Known) => (known === 'unknown' ? null : known)
+const plain = (known: Known, per: number) =>
+  known === 'unknown' ? null : { low: known.low * per, likely: known.likely * per, high: known.high * per }
+
+/** A material is said in grams. */
+const unitOf = ({ atoms, gPer }: Thing) => (atoms === null ? { unit: 'g', per: gPer } : { unit: 'mmol', per: 1 })
 
 /** What stands where before and after each step of a plan or a run, and what happens in it, as plain JSON: masses of materials in g, all else in mmol, each from the least to the most; null where nobody can say. */
 export function matterOf(plan: Plan, table: ReactionTable, lab: Lab, readings?: Readings) {
@@ -57,16 +62,14 @@ function phaseOf(phase: Phase, amountOf: (holding: Holding) => Known) {
     ...(least ? { atLeast: true } : {}),
     density_g_per_mL: densityOf(phase),
     ...(pH === null ? {} : { pH }),
-    holds: phase.holds.map((holding) => ({ ...held(holding), inVessel: plain(amountOf(holding)) })),
+    holds: phase.holds.map((holding) => ({ ...held(holding), inVessel: plain(amountOf(holding), unitOf(holding.thing).per) })),
   }
 }
 
-const held = ({ thing, amount, from, certain }: Holding) => ({
-  what: thing.name,
-  [thing.atoms === null ? 'g' : 'mmol']: amount,
-  from,
-  ...(certain ? {} : { certain }),
-})
+function held({ thing, amount, from, certain }: Holding) {
+  const { unit, per } = unitOf(thing)
+  return { what: thing.name, [unit]: amount === null ? null : amount * per, from, ...(certain ? {} : { certain }) }
+}
 
 /** An event with names in the place of what they name. */
 function eventOf(event: MatterEvent): object {

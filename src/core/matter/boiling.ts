@@ -44,7 +44,7 @@ const remembered = new WeakMap<Thing, ReturnType<typeof vapourConstants> | undef
 
 /** Constants of a thing that goes into the vapour; null for ions, salts and what boils too high, undefined where nothing is on record of a liquid. */
 function constantsOf(thing: Thing): ReturnType<typeof vapourConstants> | undefined {
-  if (thing.charge !== 0 || thing.atoms === null || boilsByTable(thing.substance.formula)) return null
+  if (thing.charge !== 0 || (thing.atoms === null && thing.solid) || boilsByTable(thing.substance.formula)) return null
   if (remembered.has(thing)) return remembered.get(thing)
   const found = vapourConstants(thing.substance)
   const boils = thing.substance.boiling?.lowC

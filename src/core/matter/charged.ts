@@ -137,6 +137,11 @@ function material(
       })
       return holding(thing, (grams * share) / thing.gPer, from)
     })
+  // A liquid of which no part is named is one liquid: petroleum ether, an oil.
+  if (line.form.kind === 'neat' && held.length + named.length === 0) {
+    const thing = things.of(substance)
+    return { ...nothing, liquid: [holding(thing, grams === null ? null : grams / thing.gPer, from)] }
+  }
   const mass = massOf([...held, ...named])
   const rest = grams === null || mass === null ? null : Math.max(0, grams - mass)
   const all = [...held, ...named, ...(rest === 0 ? [] : [holding(things.restOf(substance), rest, from)])]

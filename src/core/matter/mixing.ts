@@ -97,10 +97,12 @@ function lookUp(thing: Thing): Mixes {
   if (inWater) return inWater.points.every(({ gPer100ML }) => gPer100ML >= mixesFrom) ? 'mix' : 'part'
   if (substance.logP) return substance.logP.value >= logPLimits.layer ? 'part' : 'mix'
   if (isHydrocarbon(substance.formula)) return 'part'
-  const carbons = atoms?.C ?? 0
+  // A mixture of hydrocarbons has no formula; of any other nobody knows.
+  if (atoms === null) return substance.classes?.includes('hydrocarbon') ? 'part' : 'cannot be told'
+  const carbons = atoms.C ?? 0
   // A mineral acid mixes, a halogen or a halide without hydrogen parts.
-  if (carbons === 0) return atoms?.O || atoms?.H ? 'mix' : 'part'
-  const heteroatoms = (atoms?.O ?? 0) + (atoms?.N ?? 0)
+  if (carbons === 0) return atoms.O || atoms.H ? 'mix' : 'part'
+  const heteroatoms = (atoms.O ?? 0) + (atoms.N ?? 0)
   // Halides and other liquids without oxygen or nitrogen hold no water.
   if (heteroatoms === 0) return 'part'
   const groups = substance.groups?.filter((group) => polar.includes(group)).length ?? 0

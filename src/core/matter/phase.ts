@@ -11,8 +11,7 @@ const solidMLPerG = 0.8
 const unknownGPerML = 0.9
 
 /** True for what is a liquid at the bench by itself: no ion, no gas, no solid. */
-export const isLiquid = (thing: Thing): boolean =>
-  !thing.solid && thing.charge === 0 && thing.atoms !== null && !staysByPH(thing) && !isGas(thing)
+export const isLiquid = (thing: Thing): boolean => !thing.solid && thing.charge === 0 && !staysByPH(thing) && !isGas(thing)
 
 /** Millilitres that a holding takes in a phase; null where its amount is unknown. */
 export function millilitresOf(holding: Holding, kind: Phase['kind']): number | null {

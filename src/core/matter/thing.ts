@@ -11,7 +11,7 @@ export interface Thing {
   /** Atoms of one formula, which may be fewer than none for what an unbalanced equation leaves out; null for a material, which is counted in grams. */
   atoms: Readonly<Record<string, number>> | null
   charge: number
-  /** Grams to the mmol; 1 for a material. */
+  /** Grams to the mmol; 1 for a material, and as for liquids of a bench where that is a liquid. */
   gPer: number
   /** True where it is a solid by itself at room temperature. */
   solid: boolean
@@ -55,18 +55,22 @@ export function atomsOf(formula: string | undefined): { atoms: Readonly<Record<s
   }
 }
 
+/** Grams to the mmol of a liquid that is a mixture, as petroleum ether or an oil of a plant: what a bench pours weighs 60 to 150 g/mol. It counts for boiling points alone. Judgement. */
+const liquidMixture = 0.1
+
 /** A thing of a substance. `solid` says what it is where no melting point does. */
 export function thingOf(substance: Substance, solid: boolean): Thing {
   const read = atomsOf(substance.formula)
   const { melting } = substance
+  const isSolid = melting ? melting.highC > roomC : solid
   return {
     id: substance.id,
     name: substance.name,
     substance,
     atoms: read?.atoms ?? null,
     charge: read?.charge ?? 0,
-    gPer: read ? gramsOfAtoms(read.atoms) : 1,
-    solid: melting ? melting.highC > roomC : solid,
+    gPer: read ? gramsOfAtoms(read.atoms) : isSolid ? 1 : liquidMixture,
+    solid: isSolid,
     ...protons(substance),
   }
 }

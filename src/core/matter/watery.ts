@@ -54,7 +54,7 @@ const without = (dissolved: readonly Dissolved[], thing: Thing, mmol: number): D
   dissolved.map((each) => (each.thing === thing ? { ...each, mmol: each.mmol - mmol } : each))
 
 /**
- * What of a watery phase leaves as a gas: of carbon dioxide and its like what is uncharged beyond what open water holds, so that the pH rises with what has left.
+ * What of a watery phase leaves as a gas: of carbon dioxide and its like what is uncharged beyond what open water holds under the laboratory's pressure (Henry), so that the pH rises with what has left.
  */
 export function gasLeaves(
   holds: readonly Holding[],
@@ -77,7 +77,7 @@ export function gasLeaves(
       continue
     }
     const { mL } = volumeOf({ kind: 'watery', holds: left })
-    const mmol = found.amount - withGasGone(dissolvedIn(left)!, thing, molPerL * mL, mL).left
+    const mmol = found.amount - withGasGone(dissolvedIn(left)!, thing, molPerL * (world.mmHg / 760) * mL, mL).left
     if (mmol <= 1e-9) continue
     gas.push(as(found, thing, mmol))
     left = together(left, [as(found, thing, -mmol)])

@@ -51,7 +51,6 @@ function over<A extends unknown[]>(
   return all.map((args) => `${name} ${args.map((each) => figureText(each)).join(', ')}: ${figureText(of(...(args as A)), 6)}`)
 }
 
-
 const sections: Record<string, () => string[]> = {
   adding: () => [
     ...over('rate', additionRate, [2, 30], [5, 40], [dropsML.watery, dropsML.organic]),

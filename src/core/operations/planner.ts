@@ -8,7 +8,7 @@ import type { TemperatureReading } from './vessel/timeInBand'
 import type { StepContents } from './vessel/contents'
 import type { Blanks, Field, Filled } from './fields'
 import type { OwnKey } from './own'
-import type { StepRule } from './query'
+import type { Query } from './query'
 import type { Taken } from './taken'
 import type { HeadReading } from './distil/headReadings'
 import type { Weighing } from '../measurements/agreement'
@@ -42,6 +42,14 @@ export interface Context {
   /** The blanks of another step of the same plan. */
   filledOf: (step: Step) => Filled
 }
+
+/** A step of a plan as its planner sees it, with its place. */
+export interface StepAt extends Context {
+  index: number
+}
+
+/** What an operation doubts about a step of its own, whatever is typed into its planner. */
+export type StepRule = (at: StepAt) => Query[]
 
 /** A value that nobody typed, with where it comes from. */
 export interface Said<V = WorkValue> {

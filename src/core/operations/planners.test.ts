@@ -3,7 +3,6 @@ import { addStep } from '../edit/addStep'
 import type { Line, Plan } from '../plan/plan'
 import { reactionTable } from '../reaction/reactionTable'
 import type { Substance } from '../substance/substance'
-import { recoveryByPortions, whereItIs } from './extract/whereItIs'
 import { contextOf, filledFor, planners, problemIn, reportFor } from './planners'
 import type { OperationKey } from './registry'
 import { operations } from './registry'
@@ -101,7 +100,8 @@ describe('what cannot be known is not said', () => {
     expect(at(plan, 'reflux', { boilC: 101 }).advice('bath')).toBeDefined()
   })
 
-  test('40 mmol of base to 100 of acid take 40 %, and no more; where the pH was typed nothing is said of how much goes over', () => {
+  // The 0.4 mL of hydrochloric acid that stay in the ether, 1.27 mmol, are met first.
+  test('40 mmol of base to 100 of acid, less what meets the acid before, take so much and no more', () => {
     const base = separation.lines.find(({ id }) => id === 'base')!
     const [acid] = separation.lines.filter(({ role }) => role === 'component')
     const held = at(separation, 'extract-base').context.table.lines.find(({ line }) => line.id === acid!.id)!.amount!.value
@@ -119,16 +119,12 @@ describe('what cannot be known is not said', () => {
     })
     const short = at(with_(held * 0.4), 'extract-base')
     expect(short.advice('too-little')).toMatchObject({ level: 'danger' })
-    expect(short.fact('taken')).toBeCloseTo(40, 0)
+    // And a tenth of the salt that forms stands in those drops.
+    expect(short.fact('taken')).toBeCloseTo((0.92 * 100 * (held * 0.4 - 1.27)) / held, 0)
     expect([short.fact('count'), short.fact('limit')]).toEqual([undefined, undefined])
-    const typed = at(with_(held * 0.4), 'extract-base', { pH: 14 })
-    expect([typed.fact('taken'), typed.fact('count'), typed.advice('where')]).toEqual([undefined, undefined, undefined])
-    expect(typed.advice('too-little')!.words).toMatch(/not worked out/)
-    expect(whereItIs(typed.context)).toBeNull()
-    expect(recoveryByPortions(typed.context, typed.filled)).toEqual([])
-    const enough = at(with_(held * 1.05), 'extract-base')
+    const enough = at(with_(held * 1.2 + 1.27), 'extract-base')
     expect(enough.advice('too-little')).toBeUndefined()
-    expect(enough.fact('taken')).toBeGreaterThan(98)
+    expect(enough.fact('taken')).toBeGreaterThan(96)
   })
 })
 

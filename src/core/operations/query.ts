@@ -1,6 +1,5 @@
 import type { Lab } from '../lab/lab'
 import type { Plan, Step } from '../plan/plan'
-import type { Context } from './planner'
 import type { ReactionTable } from '../reaction/reactionTable'
 
 /** Something the program doubts about a plan. It never blocks; it can be answered with a reason that stays on the plan. */
@@ -21,11 +20,3 @@ export type QueryRule = (plan: Plan, table: ReactionTable, lab: Lab) => Query[]
 
 /** The query that a piece of advice of a step is, where it is one: it then stands in the margin. */
 export const queryOfAdvice = (advice: string, step: Step): string => `${advice}-${step.id}`
-
-/** A step of a plan as its planner sees it, with its place. */
-export interface StepAt extends Context {
-  index: number
-}
-
-/** What an operation doubts about a step of its own, whatever is typed into its planner. */
-export type StepRule = (at: StepAt) => Query[]

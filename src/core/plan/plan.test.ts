@@ -222,7 +222,12 @@ describe('the safety sheet', () => {
       named('much', 'warning', ['H302', 'H312', 'H332', 'H315']),
       named('one', 'danger', ['H301']),
       named('two', 'danger', ['H301', 'H311']),
-    ].reduce((all, substance) => addLine(all, substance, 'reagent'), { ...acetanilide, lines: [], substances: [] } as Plan)
+    ].reduce((all, substance) => addLine(all, substance, 'reagent'), {
+      ...acetanilide,
+      lines: [],
+      substances: [],
+      steps: [],
+    } as Plan)
     expect(ids(safetySheet(plan).substances)).toEqual(['two', 'one', 'much'])
   })
 

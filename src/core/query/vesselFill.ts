@@ -1,4 +1,4 @@
-import { fullestML } from '../operations/vessel/fullest'
+import { fullest } from '../operations/vessel/fullest'
 import { fillRule, fittingSize } from '../operations/vessel/vessel'
 import { changeStep } from '../plan/editPlan'
 import { writeNumber } from '../quantity/write'
@@ -9,8 +9,10 @@ export const vesselFill: QueryRule = (plan, table, lab) =>
   plan.steps.flatMap((step) => {
     if (!step.vessel) return []
     const { kind, sizeML } = step.vessel
-    const volume = fullestML(plan, table, lab, step.id)
-    const { least, most } = fillRule[kind]
+    const { mL: volume, foams } = fullest(plan, table, lab, step.id)
+    const { most } = fillRule[kind]
+    // What foams may have all the room that its author gives it.
+    const least = foams ? 0 : fillRule[kind].least
     const share = volume / sizeML
     if (volume === 0 || (share <= most && share >= least)) return []
     const fitting = fittingSize(kind, volume)

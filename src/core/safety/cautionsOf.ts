@@ -41,4 +41,5 @@ export function cautionsOf(plan: Plan, table: ReactionTable, step: Step, lab: La
 }
 
 /** How much gas there may be. */
-const upTo = (litres: number | null) => (litres === null ? 'nobody can say how much' : `up to ${writeNumber(litres, litres < 1 ? 2 : 1)} L`)
+const upTo = (litres: number | null) =>
+  litres === null ? 'nobody can say how much' : `up to ${writeNumber(litres, litres < 1 ? 2 : 1)} L`

@@ -21,10 +21,10 @@ describe('figures at the bench', () => {
   test('what was charged counts: half the aniline leaves half the crude to expect', () => {
     const log = new TestLog()
     log.difference('charge-aniline', 25, 25 - 2.044)
-    // 4.49 g of crude become 2.25 g, so the 98 mL of the sentence become 49 mL: one figure, and no other by the curve beside it.
+    // 4.64 g of crude become 2.21 g, for the liquor keeps 0.22 g of either, so the 98 mL of the sentence become 47 mL: one figure, and no other by the curve beside it.
     expect(shown(new TestLog(), 'crystallise')).toContain('98 mL')
-    expect(shown(log, 'crystallise')).toContain('49 mL')
-    expect(shown(log, 'crystallise')).toContain('hot solvent for our 2.25 g')
+    expect(shown(log, 'crystallise')).toContain('47 mL')
+    expect(shown(log, 'crystallise')).toContain('hot solvent for our 2.21 g')
     expect(shown(log, 'crystallise')).not.toContain('by the curve')
   })
   test('the boil is that of the laboratory’s pressure: 391.15/(1 + 0.1055/5.716) K at 2000 m', () => {

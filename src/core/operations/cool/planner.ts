@@ -29,16 +29,16 @@ export const cooling = planner({
     const { step } = context
     const volumeML = fillMLIn(vesselDuring(context))
     return {
-    bath: usual('ice and water', 'the bath of most coolings'),
-    toC: usual(5, 'what ice and water reach'),
-    minutes:
-      step.kind === 'hold' && step.holdMin > 0
-        ? ofPlan(step.holdMin, 'the clock of this step')
-        : ofPlan(Math.max(1, step.waitMin || step.handsOnMin), 'the minutes of this step'),
-    triedML:
-      volumeML > 0
-        ? ofPlan(rough(volumeML), 'what is in the vessel now')
-        : unknown(50, 'how much is in the vessel is not known'),
+      bath: usual('ice and water', 'the bath of most coolings'),
+      toC: usual(5, 'what ice and water reach'),
+      minutes:
+        step.kind === 'hold' && step.holdMin > 0
+          ? ofPlan(step.holdMin, 'the clock of this step')
+          : ofPlan(Math.max(1, step.waitMin || step.handsOnMin), 'the minutes of this step'),
+      triedML:
+        volumeML > 0
+          ? ofPlan(rough(volumeML), 'what is in the vessel now')
+          : unknown(50, 'how much is in the vessel is not known'),
     }
   },
   takes: (context, { bath, triedML }) => {

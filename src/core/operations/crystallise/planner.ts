@@ -9,7 +9,8 @@ import { cropFrom, hotVolume } from './crop'
 import { solubilityAt } from '../../matter/solubility'
 import { mLPerG } from './perG'
 import { cooledTooFast, solventVolume } from './rules'
-import { gramsOfIn, vesselDuring } from '../vessel/stoodAt'
+import { stoodAt } from '../vessel/stoodAt'
+import { crudeHere } from './crudeHere'
 import { ofLab, ofPlan, ofRecord, ofRun, planner, rough, unknown, usual, type Said } from '../planner'
 
 /** Less than this is nothing to crystallise, g. */
@@ -35,7 +36,7 @@ export const crystallising = planner({
     const { solute, solvent, points } = soluteAndSolvent(context)
     const weighedG = own === null ? undefined : measured?.samples[own.from]
     const weighed = weighedG !== undefined
-    const there = weighedG ?? gramsOfIn(vesselDuring(context), solute) ?? 0
+    const there = weighedG ?? (own && crudeHere(context.plan, own, stoodAt(context), solute)) ?? 0
     const isThere = there >= leastG
     const soluteG = rough(isThere ? there : 1)
     const boil = solvent && boilsAt(solvent, pressureMmHg(lab))

@@ -2,8 +2,9 @@ import { mainSubstance } from '../../plan/plan'
 import { changeStep } from '../../plan/editPlan'
 import { writeNumber } from '../../quantity/write'
 import { computedLine, dispensed } from '../../reaction/reactionTable'
-import type { StepRule } from '../query'
-import { gramsOfIn, vesselDuring } from '../vessel/stoodAt'
+import type { StepRule } from '../planner'
+import { stoodAt } from '../vessel/stoodAt'
+import { crudeHere } from './crudeHere'
 import { solubilityAt } from '../../matter/solubility'
 
 /** Millilitres of hot solvent per gram of product above which a figure looks ten times too large. */
@@ -41,7 +42,7 @@ export const solventVolume: StepRule = (context) => {
   if (step.kind !== 'crystallise' || !product) return []
   const solvent = computedLine(table, step.solvent)
   const volume = dispensed(solvent)?.figure.value
-  const expected = gramsOfIn(vesselDuring(context), product)
+  const expected = crudeHere(plan, step, stoodAt(context), product)
   if (!volume || !expected) return []
   const curve = product.solubility?.find((record) => record.solvent === solvent.substance.id)
   const query = (id: string, title: string, evidence: string) => [{ id: `${id}-${step.id}`, about: step.id, title, evidence }]

@@ -1,5 +1,5 @@
 import { changeStep } from '../../plan/editPlan'
-import type { StepRule } from '../query'
+import type { StepRule } from '../planner'
 
 /** A distillation that nobody is told to stop before the flask is dry. */
 export const endsBeforeDry: StepRule = ({ step }) =>

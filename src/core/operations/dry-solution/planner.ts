@@ -29,11 +29,16 @@ function liquidHere(context: Context): Phase | undefined {
   return phases?.find(({ kind }) => kind === 'organic') ?? phases?.[0]
 }
 
+/** Less of a substance than this part of what there is most of is a trace, which chooses no agent. */
+const trace = 0.05
+
 /** The substances that are dissolved in it or make it, and are not its solvent. */
 function dissolvedHere(context: Context): Substance[] {
   const phase = liquidHere(context)
   const product = mainSubstance(context.plan)
-  const things = phase?.holds.map(({ thing }) => thing).filter((thing) => isFollowed(context, thing)) ?? []
+  const followed = phase?.holds.filter(({ thing }) => isFollowed(context, thing)) ?? []
+  const most = Math.max(0, ...followed.map(({ amount }) => amount ?? 0))
+  const things = followed.filter(({ amount }) => amount === null || amount >= trace * most).map(({ thing }) => thing)
   const found = [...new Set(things.map(({ substance }) => substance))]
   if (context.plan.mainProduct !== undefined && product) return found.includes(product) ? [product] : found
   return found

@@ -60,8 +60,7 @@ describe('which layer is on top', () => {
     expect(whichOnTop(0.713, 0.998)).toMatchObject({ top: 'organic', certain: true })
     expect(whichOnTop(1.33, 0.998)).toMatchObject({ top: 'watery', certain: true })
   })
-  test('closer than 0.05 g/mL either may lie on top', () =>
-    expect(whichOnTop(0.985, 0.998)).toMatchObject({ certain: false }))
+  test('closer than 0.05 g/mL either may lie on top', () => expect(whichOnTop(0.985, 0.998)).toMatchObject({ certain: false }))
 })
 
 describe('salting out', () => {

@@ -16,7 +16,8 @@ export const shakingKeeps: KeepsBack = (context, { substance, reachedG }) => {
   if (!here || !stood) return null
   const thing = here.followed.find((each) => each.substance === substance)
   const known = thing && kHere(context, thing, here.solvent)
-  if (!thing || !known) return { unknown: `what the other layers hold: no partition coefficient of ${substance.name} is on record` }
+  if (!thing || !known)
+    return { unknown: `what the other layers hold: no partition coefficient of ${substance.name} is on record` }
   const walked = walkOf(plan, table, lab, measured && asReadings(measured))
   const at = plan.steps.findIndex(({ id }) => id === step.id)
   /** The share of all of it that the layers besides the one that holds most have, in one realisation. */

@@ -1,3 +1,4 @@
+import { isMetal } from '../../substance/atoms'
 import { isGas } from '../../matter/gas'
 import { partitionOf, type PartitionKnown } from '../../matter/partitionOf'
 import { mainLiquid, pHOfPhase, volumeOf } from '../../matter/phase'
@@ -42,12 +43,12 @@ export interface LayersHere {
 const liquidsOf = ({ phases }: Vessel) => phases.filter(({ kind }) => kind !== 'solid')
 const mLOf = (phases: readonly Phase[]) => phases.reduce((sum, phase) => sum + volumeOf(phase).mL, 0)
 
-/** What stands in a vessel as one layer: of the kind that most of its liquid is. */
+/** What stands in a vessel as one layer: of the kind that most of its liquid is, by the name that it was given or by its liquid. */
 export function layerOf(vessel: Vessel): LayerHere {
   const liquids = liquidsOf(vessel)
   const [main] = [...liquids].sort((a, b) => volumeOf(b).mL - volumeOf(a).mL)
   return {
-    name: vessel.name,
+    name: isLayer(vessel) ? vessel.name : ((main && mainLiquid(main)?.name) ?? vessel.name),
     kind: main?.kind === 'watery' ? 'watery' : 'organic',
     mL: mLOf(liquids),
     pH: main ? pHOfPhase(main) : null,
@@ -87,7 +88,7 @@ export function layersHere(context: Context): LayersHere | null {
     .filter((vessel) => liquidsOf(vessel).length > 0 && (vessel.name === stood.after.at || isLayer(vessel)))
     .map(layerOf)
   const product = plan.mainProduct === undefined ? undefined : mainSubstance(plan)
-  const followed = [...new Set(holdingsIn(both).map(({ thing }) => thing))]
+  const followed = [...new Set(liquidsOf(both).flatMap(({ holds }) => holds.map(({ thing }) => thing)))]
     .filter((thing) => isFollowed(context, thing))
     .sort((a, b) => rank(b) - rank(a))
     .slice(0, 6)
@@ -106,7 +107,8 @@ const drawnFrom = (before: Bench, after: Bench): Vessel | undefined =>
 
 /** Of the plan, not there as the liquid that a layer is made of, and no gas; what is less than a billionth is not there. */
 export function isFollowed({ plan }: Context, thing: Thing): boolean {
-  if (isWater(thing) || thing.charge !== 0 || thing.atoms === null || isGas(thing)) return false
+  if (isWater(thing) || thing.charge !== 0 || thing.atoms === null || isGas(thing) || isMetal(thing.substance.formula ?? ''))
+    return false
   if (!plan.substances.includes(thing.substance)) return false
   const lines = plan.lines.filter(({ substance }) => substance === thing.substance.id)
   return lines.some((line) => isProduct(line) || !madeOf.has(line.role))
@@ -116,7 +118,11 @@ export function isFollowed({ plan }: Context, thing: Thing): boolean {
 export const madeOf: ReadonlySet<string> = new Set(['solvent', 'work-up'])
 
 /** K of a thing into an organic layer: as it was written in this step or before it, else as it is on record. */
-export function kHere({ plan, step }: Context, thing: Thing, solvent: Thing): PartitionKnown | { K: PartitionKnown['K']; by: 'written' } | null {
+export function kHere(
+  { plan, step }: Context,
+  thing: Thing,
+  solvent: Thing,
+): PartitionKnown | { K: PartitionKnown['K']; by: 'written' } | null {
   const written = writtenK(plan)[plan.steps.findIndex(({ id }) => id === step.id)]?.get(thing.substance.id)
   return written === undefined ? partitionOf(thing, solvent) : { K: exactly(written), by: 'written' }
 }

@@ -15,6 +15,6 @@ export const extract: Operation = {
   shakes: true,
   meetsAcidOrBase: true,
   meant: ['drowns'],
-  scales: { portionML: 'as the amounts', 'solutes.mmol': 'as the amounts' },
+  scales: { portionML: 'as the amounts' },
   takes: [taking('separating funnel')],
 }

@@ -1,4 +1,4 @@
-import type { StepRule } from '../query'
+import type { StepRule } from '../planner'
 import { operationIn } from '../registry'
 
 /** True for a step that weighs what there is. */

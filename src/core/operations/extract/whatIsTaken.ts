@@ -55,7 +55,10 @@ export function whatIsTaken(
     const shape = { D: pull, waterML: shaken.mL, portionML }
     const one = 1 - fractionLeft({ ...shape, portionML: portionML * portions, portions: 1 })
     const count = Number.isFinite(pull) ? portionsFor(wanted, shape) : 1
-    const pKas = [...(thing.acid.length > 0 ? [`pKa ${thing.acid[0]}`] : []), ...(thing.base === null ? [] : [`pKaH ${thing.base}`])]
+    const pKas = [
+      ...(thing.acid.length > 0 ? [`pKa ${thing.acid[0]}`] : []),
+      ...(thing.base === null ? [] : [`pKaH ${thing.base}`]),
+    ]
     facts.push(
       {
         ...fact('D', `D of ${thing.name}`, D, '', 3),
@@ -73,7 +76,9 @@ export function whatIsTaken(
         }),
       )
       if (count !== null)
-        facts.push(fact('count', `portions of ${writeNumber(portionML, 0)} mL for ${writeNumber(100 * wanted, 0)} %`, count, '', 0))
+        facts.push(
+          fact('count', `portions of ${writeNumber(portionML, 0)} mL for ${writeNumber(100 * wanted, 0)} %`, count, '', 0),
+        )
       if (count === null)
         advice.push({
           id: 'never',

@@ -1,5 +1,5 @@
 import { changeStep } from '../../plan/editPlan'
-import type { StepRule } from '../query'
+import type { StepRule } from '../planner'
 
 /** A melting point without its heating rate. */
 export const heatedTooFast: StepRule = ({ step }) =>

@@ -13,7 +13,7 @@ import { writeNumber } from '../../quantity/write'
 import { baseCapacityOf, givesCarbonDioxide, protonsOf } from '../../substance/acidBase'
 import { deprotonated, neutralisation, neutraliserOf, neutralisers, targetPH, unitsPast, type Neutraliser } from './neutralise'
 import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when, type Advice, type Context, type Fact } from '../planner'
-import { blank, named, oneOf, type Blanks } from '../fields'
+import { blank, named, oneOf } from '../fields'
 
 const planned = 'what this step adds'
 
@@ -32,8 +32,6 @@ const fields = [
   blank('toPH', 'pH to reach', '', 0, 14, 'what the neutraliser gives'),
   blank('vesselML', 'vessel', 'mL', 1, 20_000),
 ] as const
-
-export type QuenchBlanks = Blanks<typeof fields>
 
 /** What goes in at a step that neutralises: mmol of protons given and taken up, mL, and its name. */
 function added(table: Context['table'], step: Step) {
@@ -126,7 +124,10 @@ export const quenching = planner({
     const aim = own ? (own.kind === 'acid' ? 'protonate' : 'deprotonate') : 'none'
     const substance = aim === 'none' ? undefined : turned(context, aim)
     return {
-      mmol: left === null ? unknown(0, `an amount of what is in the flask is not known`) : ofPlan(rough(left), `${kind} that is in the flask by then`),
+      mmol:
+        left === null
+          ? unknown(0, `an amount of what is in the flask is not known`)
+          : ofPlan(rough(left), `${kind} that is in the flask by then`),
       kind: ofPlan(kind, own ? `what this step adds is ${own.kind === 'acid' ? 'an acid' : 'a base'}` : 'nothing is added here'),
       plannedML: ofPlan(
         rough(sum(added(table, step).flatMap(({ mL, acid, base }) => (acid > 0 || base > 0 ? [mL] : [])))),
@@ -213,7 +214,10 @@ export const quenching = planner({
                 atBench: true,
               }),
               fact('gas', 'gas', gasL, 'L', 2, {
-                how: filled.with === planned ? 'from what meets in the flask by then' : `${by.co2} mol to the mole of acid, 24.06 L/mol at 20 °C and 760 mmHg`,
+                how:
+                  filled.with === planned
+                    ? 'from what meets in the flask by then'
+                    : `${by.co2} mol to the mole of acid, 24.06 L/mol at 20 °C and 760 mmHg`,
                 atBench: gasL > 0.05,
               }),
             ]

@@ -1,5 +1,5 @@
 import { changeStep } from '../../plan/editPlan'
-import type { StepRule } from '../query'
+import type { StepRule } from '../planner'
 
 /** A sample whose slot nobody is told to write down. */
 export const slotNoted: StepRule = ({ step }) =>

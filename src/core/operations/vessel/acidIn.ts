@@ -1,9 +1,15 @@
 import { hydroxide, proton } from '../../matter/minerals'
 import { holdingsIn, type Vessel } from '../../matter/state'
+import type { Thing } from '../../matter/thing'
+import { protonsOf } from '../../substance/acidBase'
 import type { Substance } from '../../substance/substance'
 
 /** Acids stronger than this are met by any base of a work-up, bases stronger than this by any acid (bicarbonate reaches pH 8). */
 const met = { acidBelow: 7, baseAbove: 7 } as const
+
+/** Protons that a base of a work-up takes from one of a thing that is whole. */
+const protonsGiven = ({ acid, substance }: Thing): number =>
+  Math.max(acid.filter((pKa) => pKa < met.acidBelow).length, protonsOf(substance))
 
 interface Charges {
   acid: number
@@ -15,7 +21,7 @@ function chargesIn(vessel: Vessel | undefined, kept: Substance | undefined): Cha
   let [acid, base] = [0, 0]
   for (const { thing, amount, certain } of vessel ? holdingsIn(vessel) : []) {
     if (!certain) continue
-    const acids = thing === proton ? 1 : thing.substance === kept ? 0 : thing.acid.filter((pKa) => pKa < met.acidBelow).length
+    const acids = thing === proton ? 1 : thing.substance === kept ? 0 : protonsGiven(thing)
     const bases = thing === hydroxide ? 1 : thing.substance !== kept && thing.base !== null && thing.base > met.baseAbove ? 1 : 0
     if (acids + bases === 0) continue
     if (amount === null) return null

@@ -5,16 +5,20 @@ import type { ReactionTable } from '../../reaction/reactionTable'
 import { walkOf } from './standsIn'
 import { fillMLIn } from './stoodAt'
 
-/** Millilitres in the vessel that a step sets up, when it is fullest: as long as the work goes on in it. */
-export function fullestML(plan: Plan, table: ReactionTable, lab: Lab, setUp: string): number {
+/** Less gas than this raises no foam worth room, mmol: 50 mL of it. */
+const foam = 2
+
+/** The vessel that a step sets up, as long as the work goes on in it: millilitres when it is fullest, and whether a gas leaves it, which makes foam. */
+export function fullest(plan: Plan, table: ReactionTable, lab: Lab, setUp: string): { mL: number; foams: boolean } {
   const { steps } = walkOf(plan, table, lab)
   const first = steps.findIndex(({ step }) => step.id === setUp)
   const name = steps[first]?.during.at
-  let most = 0
+  let [mL, foams] = [0, false]
   for (let at = first; at >= 0 && at < steps.length; at++) {
-    const { step, during } = steps[at]!
+    const { step, during, events } = steps[at]!
     if (during.at !== name || (at > first && step.vessel)) break
-    most = Math.max(most, fillMLIn(vesselNamed(during, name)))
+    mL = Math.max(mL, fillMLIn(vesselNamed(during, name)))
+    foams ||= events.some((event) => event.kind === 'gas' && (event.mmol === null || event.mmol >= foam))
   }
-  return most
+  return { mL, foams }
 }

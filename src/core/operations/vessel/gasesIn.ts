@@ -1,6 +1,6 @@
 import { defaultLab, pressureMmHg, type Lab } from '../../lab/lab'
 import type { MatterEvent } from '../../matter/events'
-import type { Stood } from '../../matter/walk'
+import type { Stood, Walk } from '../../matter/walk'
 import { noAtoms, plusAtoms, atomsOf, type Thing } from '../../matter/thing'
 import { isReactant, substanceOf, type Plan, type Step } from '../../plan/plan'
 import { partsUsed } from '../../plan/partsUsed'
@@ -9,7 +9,7 @@ import { gasLitres } from '../../reaction/meetings'
 import type { ReactionTable } from '../../reaction/reactionTable'
 import type { Context } from '../planner'
 import { walkOf } from './standsIn'
-import { stoodAt } from './stoodAt'
+import { asReadings } from './stoodAt'
 
 /** A gas that comes off in a step, from what. */
 export interface GasAt {
@@ -22,7 +22,7 @@ export interface GasAt {
 }
 
 /** Less than this nobody notices, L: 2 mmol. */
-export const leastGasL = 0.05
+const leastGasL = 0.05
 
 /** So much of it that it is told: what is unknown is told as well. */
 export const isNoticed = ({ litres }: Pick<GasAt, 'litres'>): boolean => litres === null || litres >= leastGasL
@@ -47,33 +47,32 @@ function leaving({ events }: Stood): Map<GasName, number | null> {
   return all
 }
 
-/** Every gas that leaves a vessel in a plan, by the walk: as much as may at the most. */
-export function gasesIn(plan: Plan, table: ReactionTable, lab: Lab = defaultLab): GasAt[] {
-  const walked = walkOf(plan, table, lab)
-  if (!walked.steps.some(({ events }) => events.some(isGasEvent))) return []
-  const all = [walked.steps, ...walked.others()]
-  return plan.steps.flatMap((step, at): GasAt[] => {
-    const found = all.map((steps) => leaving(steps[at]!))
-    const names = new Set(found.flatMap((each) => [...each.keys()]))
-    return [...names].map((gas) => {
-      const amounts = found.map((each) => (each.has(gas) ? each.get(gas)! : 0))
-      const most = amounts.reduce<number | null>((sum, each) => (sum === null || each === null ? null : Math.max(sum, each)), 0)
-      return { step: step.id, gas, litres: most === null ? null : gasLitres(most, pressureMmHg(lab)), from: sourcesOf(plan, step) }
-    })
+const hasGas = ({ events }: Stood) => events.some(isGasEvent)
+
+/** What leaves at one step of a walk: as much as may at the most. */
+function gasAt(plan: Plan, walked: Walk, at: number, lab: Lab): GasAt[] {
+  const all = [walked.steps, ...walked.others()].map((steps) => leaving(steps[at]!))
+  const names = new Set(all.flatMap((each) => [...each.keys()]))
+  return [...names].map((gas) => {
+    const amounts = all.map((each) => (each.has(gas) ? each.get(gas)! : 0))
+    const most = amounts.reduce<number | null>((sum, each) => (sum === null || each === null ? null : Math.max(sum, each)), 0)
+    const step = plan.steps[at]!
+    return { step: step.id, gas, litres: most === null ? null : gasLitres(most, pressureMmHg(lab)), from: sourcesOf(plan, step) }
   })
 }
 
-/** The gas that leaves in the step of a planner, as it most likely goes. */
-export function gasHere(context: Context): GasAt[] {
-  const { plan, step, lab } = context
-  const stood = stoodAt(context)
-  if (!stood) return []
-  return [...leaving(stood)].map(([gas, mmol]) => ({
-    step: step.id,
-    gas,
-    litres: mmol === null ? null : gasLitres(mmol, pressureMmHg(lab)),
-    from: sourcesOf(plan, step),
-  }))
+/** Every gas that leaves a vessel in a plan, by the walk: as much as may at the most. */
+export function gasesIn(plan: Plan, table: ReactionTable, lab: Lab = defaultLab): GasAt[] {
+  const walked = walkOf(plan, table, lab)
+  if (!walked.steps.some(hasGas)) return []
+  return plan.steps.flatMap((_step, at) => gasAt(plan, walked, at, lab))
+}
+
+/** The gas that leaves in the step of a planner, by the plan or by what its run has charged and measured: as much as may at the most. */
+export function gasHere({ plan, table, step, lab, measured }: Context): GasAt[] {
+  const walked = walkOf(plan, table, lab, measured && asReadings(measured))
+  const at = walked.steps.findIndex((each) => each.step.id === step.id)
+  return walked.steps[at] && hasGas(walked.steps[at]) ? gasAt(plan, walked, at, lab) : []
 }
 
 /** What a step puts in; where it puts in nothing, what reacts. */

@@ -10,7 +10,7 @@ import {
   type PhaseKind,
   type Vessel,
 } from '../../matter/state'
-import type { Known } from '../../matter/span'
+import type { Known, Span } from '../../matter/span'
 import { walk, type Readings, type Walk } from '../../matter/walk'
 import type { Plan } from '../../plan/plan'
 import { lineOf, substanceOf } from '../../plan/plan'
@@ -123,12 +123,18 @@ const depth = ({ kind, gPerML }: StandingPhase) => (kind === 'solid' ? -Infinity
 
 const gramsOf = ({ amount, gPer }: Standing) => (amount === 'unknown' ? Infinity : amount.likely * gPer)
 
+const inGrams = ({ low, likely, high }: Span, gPer: number): Span => ({
+  low: low * gPer,
+  likely: likely * gPer,
+  high: high * gPer,
+})
+
 function standing({ thing, amount, from, certain }: Holding, known: Known, plan: Plan): Standing {
   return {
     name: thing.name,
-    amount: amount === null ? 'unknown' : known,
+    amount: amount === null || known === 'unknown' ? 'unknown' : thing.atoms === null ? inGrams(known, thing.gPer) : known,
     unit: thing.atoms === null ? 'g' : 'mmol',
-    gPer: thing.gPer,
+    gPer: thing.atoms === null ? 1 : thing.gPer,
     from: from.flatMap((origin) => fromOf(origin, plan)),
     certain,
   }

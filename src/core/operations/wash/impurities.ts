@@ -49,7 +49,10 @@ export function impurityKind({ formula = '', groups, logP }: Pick<Substance, 'fo
   return !elements.has('C') || salty.some((metal) => elements.has(metal)) ? 'water-soluble' : 'neutral'
 }
 
-/** What a layer holds besides what is kept, as a wash meets it: acid that has given its proton by the protons that are there, all else by its kind. What lies in it as a solid is decanted from. */
+/** Less than this part of what there is most of is a trace: what an extraction or a wash before has left of it. */
+const trace = 0.05
+
+/** What a layer holds besides what is kept and traces, as a wash meets it: acid that has given its proton by the protons that are there, all else by its kind. What lies in it as a solid is decanted from. */
 export function impuritiesIn(context: Context, vessel: Vessel | undefined): Impurity[] {
   const { plan } = context
   const kept = plan.mainProduct === undefined ? undefined : mainSubstance(plan)
@@ -73,10 +76,13 @@ export function impuritiesIn(context: Context, vessel: Vessel | undefined): Impu
         },
       ]
     })
-  return found.reduce<Impurity[]>((sum, next) => {
+  const keptMmol = liquids.flatMap(({ holds }) => holds.filter(({ thing }) => thing.substance === kept))
+  const most = Math.max(0, ...found.map(({ mmol }) => mmol), ...keptMmol.map(({ amount }) => amount ?? 0))
+  const all = found.reduce<Impurity[]>((sum, next) => {
     const same = sum.find(({ substance, kind }) => substance === next.substance && kind === next.kind)
     return same ? sum.map((each) => (each === same ? { ...each, mmol: each.mmol + next.mmol } : each)) : [...sum, next]
   }, [])
+  return all.filter(({ mmol }) => mmol >= trace * most)
 }
 
 /** The acid that protons come from, by the line that brought them. */

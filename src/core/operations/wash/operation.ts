@@ -16,9 +16,6 @@ export const wash: Operation = {
   meant: ['drowns'],
   scales: {
     portionML: 'as the amounts',
-    'solutes.mmol': 'as the amounts',
-    layerML: 'as the amounts',
-    'impurities.mmol': 'as the amounts',
     'washes.portionML': 'as the amounts',
   },
   takes: [taking('separating funnel')],

@@ -181,10 +181,17 @@ export const washing = planner({
           : []),
         ...(gas.length > 0
           ? [
-              fact('gas', `gas in this step: ${gas.map((each) => each.gas).join(', ')}`, gas.reduce((sum, { litres }) => sum + (litres ?? 0), 0), 'L', 2, {
-                how: 'from what meets in the funnel by now',
-                atBench: gas.some(({ litres }) => litres === null || litres > leastL),
-              }),
+              fact(
+                'gas',
+                `gas in this step: ${gas.map((each) => each.gas).join(', ')}`,
+                gas.reduce((sum, { litres }) => sum + (litres ?? 0), 0),
+                'L',
+                2,
+                {
+                  how: 'from what meets in the funnel by now',
+                  atBench: gas.some(({ litres }) => litres === null || litres > leastL),
+                },
+              ),
             ]
           : []),
         ...(lost === null

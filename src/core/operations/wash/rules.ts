@@ -1,7 +1,7 @@
 import { writeNumber } from '../../quantity/write'
 import { volumeOf } from '../../matter/phase'
 import { layersHere } from '../extract/layersHere'
-import type { StepRule } from '../query'
+import type { StepRule } from '../planner'
 
 /** A wash is a tenth to a half of the organic layer; a small preparation needs more to shake with, but hardly this many times its volume. */
 const largeWash = 2.5
