@@ -36,7 +36,7 @@ export interface LayersHere {
   watery: Phase
   /** The liquid that the organic layer is for the most part. */
   solvent: Thing
-  /** What divides between the layers and is of this plan, the product first and then what there is most of. */
+  /** What divides between the layers and is of this plan, the product first and then what there is most of. The liquid that makes the organic layer does not: what the water dissolves of it is not followed. */
   followed: readonly Thing[]
 }
 
@@ -89,7 +89,7 @@ export function layersHere(context: Context): LayersHere | null {
     .map(layerOf)
   const product = plan.mainProduct === undefined ? undefined : mainSubstance(plan)
   const followed = [...new Set(liquidsOf(both).flatMap(({ holds }) => holds.map(({ thing }) => thing)))]
-    .filter((thing) => isFollowed(context, thing))
+    .filter((thing) => thing !== solvent && isFollowed(context, thing))
     .sort((a, b) => rank(b) - rank(a))
     .slice(0, 6)
   function rank(thing: Thing): number {

@@ -43,6 +43,9 @@ export function whatIsTaken(
   const intoWater = shaken.kind === 'organic'
   const salting = saltingOf(filled)
   const known = kHere(context, thing, here.solvent)
+  const sure = known?.by === 'record' || known?.by === 'written' || known?.by === 'solubilities'
+  // What rests on a K that nobody has for this solvent is no doubt about the plan.
+  const doubt = sure ? 'doubt' : 'open'
   const pH = layers.find(({ name }) => name === (intoWater ? filled.into : here.left.name))?.pH ?? here.left.pH
   const taken = fact('taken', `taken in ${portions} × ${writeNumber(portionML, 0)} mL`, 100 * target.taken, '%', 1, {
     how: `${writeNumber(target.held, 1)} mmol before, ${writeNumber(target.held * (1 - target.taken), 2)} mmol after, portion by portion at the pH that each comes to`,
@@ -82,13 +85,13 @@ export function whatIsTaken(
       if (count === null)
         advice.push({
           id: 'never',
-          level: 'doubt',
+          level: doubt,
           words: `No reasonable number of portions takes ${writeNumber(100 * wanted, 0)} % of ${thing.name} out: change the pH or the solvent, or salt it out.`,
         })
       else if (count > portions)
         advice.push({
           id: 'more',
-          level: 'doubt',
+          level: doubt,
           words: `For ${writeNumber(100 * wanted, 0)} % take ${count} portions of ${writeNumber(portionML, 0)} mL, or ${portions} of ${writeNumber(portionFor(wanted, { ...shape, portions }), 0)} mL.`,
         })
     }
@@ -104,7 +107,6 @@ export function whatIsTaken(
         how: `10^(${filled.setschenow} L/mol × ${saturatedSodiumChloride.molPerL} mol/L), Setschenow`,
       }),
     )
-  const sure = known?.by === 'record' || known?.by === 'written' || known?.by === 'solubilities'
   const where = mostlyIn(here, thing)
   if (where)
     advice.push({
