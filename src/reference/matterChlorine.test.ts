@@ -40,6 +40,52 @@ test('with an acid that brings no chloride there is gas all the same, and nobody
   expect(chlorine('sulfuric acid', 3)).toContainEqual(['chlorine', null])
 })
 
+/** What each step after the first says of chlorine. */
+function bySteps(more: Parameters<typeof shortPlan>[0], steps: Parameters<typeof shortPlan>[1]) {
+  const { walked } = look(
+    shortPlan({ bleach: { of: 'sodium hypochlorite', mL: 10, form: inWater(1) }, ...more }, [
+      { op: 'charge', in: '{bleach}', vessel: { kind: 'conical', sizeML: 100 } },
+      ...steps,
+    ]),
+  )
+  return walked.steps
+    .slice(1)
+    .map(({ events }) =>
+      events.flatMap((event) =>
+        event.kind === 'gas' && event.thing.name === 'chlorine' ? [event.mmol && Number(event.mmol.toFixed(2))] : [],
+      ),
+    )
+}
+
+test('a little chloride that is written gives its part, and how much more comes of what the bleach holds besides nobody can say', () => {
+  const salt = { of: 'sodium chloride', mL: 1, form: inWater(2) }
+  const acid = { of: 'sulfuric acid', mL: 10, form: inWater(3) }
+  expect(
+    bySteps({ salt, acid }, [
+      { op: 'charge', in: '{salt}' },
+      { op: 'add', in: '{acid}' },
+    ])[1],
+  ).toEqual([2, null])
+})
+
+test('as much chloride as there is bleach leaves nothing open', () => {
+  const salt = { of: 'sodium chloride', mL: 1, form: inWater(10.1) }
+  const acid = { of: 'sulfuric acid', mL: 10, form: inWater(3) }
+  expect(
+    bySteps({ salt, acid }, [
+      { op: 'charge', in: '{salt}' },
+      { op: 'add', in: '{acid}' },
+    ])[1],
+  ).toEqual([10])
+})
+
+test('what nobody can say is said once: again where more acid can free more, and not where it stands', () => {
+  const acid = { of: 'sulfuric acid', mL: 10, form: inWater(3) }
+  const portions = ['10 %', '20 %', '40 %', '30 %'].map((part) => ({ op: 'charge' as const, in: `{acid ${part}}` }))
+  // 6 mmol of protons are taken by the bleach's own base; of 18 there are 8 left; of 42 more than the 10 mmol of bleach ask for, and then of 60 no more.
+  expect(bySteps({ acid }, portions)).toEqual([[], [null], [null], []])
+})
+
 test('water of which only the volume is known is water all the same: 10 mL are 554 mmol', () => {
   const { mmol } = look(
     shortPlan({ water: { of: { id: 'water', name: 'water', formula: 'H2O' }, mL: 10 } }, [

@@ -7,6 +7,15 @@ export type Purpose = 'destroys' | 'drowns' | 'tests'
 /** How grave it is: it may kill; it may injure; or it happens every day and wants a measure, not a question. */
 export type Grave = 'kills' | 'injures' | 'heed'
 
+/** A gas of a meeting: moles to a mole of the first, and how many equivalents of the other that takes. */
+export interface MeetingGas {
+  of: GasName
+  perOne: number | 'each'
+  needs: number | 'each'
+  /** What the first holds as a rule, written or not, and gives its atoms to the gas: bleach is made with as much chloride as hypochlorite. */
+  comesWith?: 'chloride'
+}
+
 /** Two classes, what comes of their meeting, how grave that is, and what to do. */
 export interface Meeting {
   one: ClassInVessel
@@ -19,7 +28,7 @@ export interface Meeting {
   /**
    * The gas that comes off: moles to a mole of `one` (`each`: as many as it has equivalents), and how many equivalents of the other that takes (0: the other is not used up).
    */
-  gas?: { of: GasName; perOne: number | 'each'; needs: number | 'each' }
+  gas?: MeetingGas
   /** What to do instead, or how it is kept safe. */
   instead: string
   /** What the meeting may be for, and the measure that then stands in place of the doubt in the operations that are there for it. */

@@ -138,6 +138,13 @@ export function reactsByTable(bench: Bench, world: World, known: ReadonlySet<str
         const speed = row.speed === 'slow' && isStrong ? 'at once' : row.speed
         const happened = moves(vessel, { ...row, speed }, one.holding, other.holding, world)
         if (!happened) continue
+        // How much of it nobody can say is said once for as much as there may be.
+        const untold = happened.untoldMmol === undefined ? undefined : `${key} ${happened.untoldMmol?.toFixed(6)}`
+        if (untold !== undefined && !met.includes(untold)) {
+          met.push(untold)
+          if (!known.has(untold))
+            for (const thing of happened.gases) world.note({ kind: 'gas', thing, mmol: null, vessel: vessel.name })
+        }
         vessel = happened.vessel
         gas = together(gas, happened.gas)
       }
@@ -147,29 +154,33 @@ export function reactsByTable(bench: Bench, world: World, known: ReadonlySet<str
     : { bench: { ...withVessel(bench, vessel), air: together(bench.air, gas) }, met }
 }
 
+/** What a row has done: the vessel after it, the gas that left; and the most that may leave besides where nobody can say how much does, null where that is unknown too. */
+interface Moved {
+  vessel: Vessel
+  gas: Holding[]
+  gases: readonly Thing[]
+  untoldMmol?: number | null
+}
+
 /** A row as it moves matter in a vessel; undefined where it moves none. */
-function moves(
-  vessel: Vessel,
-  row: Row,
-  one: Holding,
-  other: Holding,
-  world: World,
-): { vessel: Vessel; gas: Holding[] } | undefined {
+function moves(vessel: Vessel, row: Row, one: Holding, other: Holding, world: World): Moved | undefined {
   if (!one.certain || !other.certain) return undefined
   const found = changeOf(row, one, other)
   if (!found) return undefined
+  const gases = found.gas.map(([thing]) => thing)
   const most = mostOf(vessel, found.change, (thing) => thing === hydroxide)
-  // What holds hypochlorite holds chloride as a rule, written or not: then there is gas, and nobody can say how much.
-  const wants = found.change.some(([thing, moles]) => thing === strongAnions[0] && moles < 0)
-  if (most === null || (most === 0 && wants && row.one === 'hypochlorite')) {
-    for (const [thing] of found.gas) world.note({ kind: 'gas', thing, mmol: null, vessel: vessel.name })
-    return undefined
-  }
+  if (most === null) return { vessel, gas: [], gases, untoldMmol: null }
+  // As far as all else goes: what the first holds besides is not written.
+  const may =
+    row.gas?.comesWith === 'chloride'
+      ? mostOf(vessel, found.change, (thing) => thing === hydroxide || thing === strongAnions[0])
+      : most
+  const untold = may === null || may > most + 1e-6 ? { untoldMmol: may } : {}
   const mmol = most * world.draw(`goes ${row.one} ${row.other}`, goes[row.speed])
-  if (mmol <= 1e-9) return undefined
+  if (mmol <= 1e-9) return 'untoldMmol' in untold ? { vessel, gas: [], gases, ...untold } : undefined
   const gas = found.gas.map(([thing, moles]): Holding => {
     world.note({ kind: 'gas', thing, mmol: moles * mmol, vessel: vessel.name })
     return { thing, amount: moles * mmol, from: [`reaction ${world.step}`], certain: true }
   })
-  return { vessel: changed(vessel, found.change, mmol, `reaction ${world.step}`), gas }
+  return { vessel: changed(vessel, found.change, mmol, `reaction ${world.step}`), gas, gases, ...untold }
 }

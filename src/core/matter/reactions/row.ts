@@ -1,6 +1,5 @@
-import type { GasName } from '../../reaction/gases'
 import { heats, heatSource } from '../../reaction/heatTable'
-import type { Grave, Meeting } from '../../reaction/meeting'
+import type { Grave, Meeting, MeetingGas } from '../../reaction/meeting'
 import { meetings, meetingsSource } from '../../reaction/meetings'
 import type { ClassInVessel } from '../../reaction/reactiveClasses'
 import type { Span } from '../span'
@@ -14,7 +13,7 @@ export interface Row {
   other: ClassInVessel
   /** A third that must be there as well. */
   with?: ClassInVessel
-  gas?: { of: GasName; perOne: number | 'each'; needs: number | 'each' }
+  gas?: MeetingGas
   /** Given off for each equivalent that reacts. */
   kJ: Span | 'unknown'
   /** True where the whole of the first gives the heat off, however much there is of the other. */

@@ -55,7 +55,7 @@ export const poisons: readonly Meeting[] = [
     other: 'acid',
     grave: 'injures',
     happens: 'chlorine comes off',
-    gas: { of: 'chlorine', perOne: 1, needs: 1 },
+    gas: { of: 'chlorine', perOne: 1, needs: 1, comesWith: 'chloride' },
     instead: 'Destroy it with thiosulfate or sulfite, in base, before acid goes in.',
   },
   {
