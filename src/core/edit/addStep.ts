@@ -4,6 +4,7 @@ import type { OwnOperation, Plan, Step } from '../plan/plan'
 import { operations, type OperationKey } from '../operations/registry'
 import { makeStep } from '../operations/makeStep'
 import type { Operation } from '../operations/operation'
+import { asItStands } from '../operations/weigh/asItStands'
 
 /** An operation of the author's own as it is made: with what its step says and how long it takes. */
 export interface OwnMade {
@@ -55,7 +56,9 @@ export function addStep(plan: Plan, key: OperationKey, after?: string): { plan: 
     plan.steps.map((step) => step.id),
   )
   const title = operation.name.charAt(0).toUpperCase() + operation.name.slice(1)
-  const made = makeStep(key, { id, title: asWords(title) }, plan)
+  const fresh = makeStep(key, { id, title: asWords(title) }, plan)
+  // A default is what the step before gives.
+  const made = fresh.kind === 'weigh' ? { ...fresh, ...asItStands(plan, after) } : fresh
   const step: Step = operation.danger && !made.caution ? { ...made, caution: asWords(operation.danger) } : made
   return { plan: putAfter(plan, step, after), id }
 }
