@@ -1,5 +1,6 @@
 import { acetanilide, benzil, benzoin } from '@/test-support/plans'
-import { contentsML } from '../operations/vessel/contents'
+import { defaultLab } from '../lab/lab'
+import { fullest } from '../operations/vessel/fullest'
 import { fittingSize } from '../operations/vessel/vessel'
 import { addLine, changeStep, moveStep, removeStep } from '../plan/editPlan'
 import { addStep } from '../edit/addStep'
@@ -23,7 +24,7 @@ test('an answer stays with its query', () => {
 
 describe('vessels', () => {
   test('worked by hand: 4.00 + 5.00 + 5.0 mL and 0.10 g of zinc make 14.1 mL before it is poured off', () => {
-    expect(contentsML(acetanilide, reactionTable(acetanilide), 'set-up')).toBeCloseTo(14.1, 6)
+    expect(fullest(acetanilide, reactionTable(acetanilide), defaultLab, 'set-up').mL).toBeCloseTo(14.1, 1)
   })
 
   test.each([

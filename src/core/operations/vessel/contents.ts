@@ -67,11 +67,6 @@ function follow(plan: Plan, table: ReactionTable): StepContents[] {
   })
 }
 
-/** Millilitres in the vessel that a step sets up, when it is fullest. */
-export function contentsML(plan: Plan, table: ReactionTable, setUp: string): number {
-  return Math.max(0, ...stepContents(plan, table).flatMap(({ since, volumeML }) => (since === setUp ? [volumeML] : [])))
-}
-
 /** Contents with others put to them; a divided charge is one content again. */
 function together(inside: readonly Content[], more: readonly Content[]): Content[] {
   const sum = (a: number | null, b: number | null) => (a === null || b === null ? (a ?? b) : a + b)
