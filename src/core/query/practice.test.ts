@@ -101,7 +101,16 @@ describe('work-up', () => {
 
   test('a wash of seven times the layer, 200 mL half at a time', () => {
     const plan = withLine(isopentylAcetate, 'wash-water', { anchor: mL(200) })
-    expect(found(plan, 'large-wash-wash-water')!.evidence).toContain('108 mL against about 15 mL')
+    expect(found(plan, 'large-wash-wash-water')!.evidence).toContain('100 mL against about 15 mL')
+  })
+
+  test('20 mL are shaken with a layer of 6 mL, for less hardly can be; 21 mL are far more than it needs', () => {
+    const bicarbonate = (total: number) =>
+      changeStep(withLine(isopentylAcetate, 'bicarbonate', { anchor: mL(total) }), 'wash-bicarbonate', {
+        work: { of: 'wash', portions: 2 },
+      })
+    expect(found(bicarbonate(40), 'large-wash-wash-bicarbonate')).toBeUndefined()
+    expect(found(bicarbonate(42), 'large-wash-wash-bicarbonate')).toBeDefined()
   })
 
   test('strong base on an ester', () => {

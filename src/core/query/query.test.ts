@@ -43,6 +43,12 @@ describe('vessels', () => {
     expect(found(large, 'vessel-crystallise')!.remedy!.label).toBe('Take 1000 mL')
   })
 
+  test('between two sizes the larger one is right: 8 mL are too much for 10 mL, and a hair under a third of 25', () => {
+    const few = scalePlan(acetanilide, 8.1 / 14.1)
+    expect(fittingSize('round-bottom', 8.1)).toBeNull()
+    expect(found(few, 'vessel-set-up')).toBeUndefined()
+  })
+
   test('a flask far too large is asked about; one that nothing is known to go into is not', () => {
     const wide = changeStep(acetanilide, 'set-up', { vessel: { kind: 'round-bottom', sizeML: 500 } })
     expect(found(wide, 'vessel')!.title).toBe('The vessel is too large')

@@ -16,6 +16,8 @@ export const vesselFill: QueryRule = (plan, table, lab) =>
     const share = volume / sizeML
     if (volume === 0 || (share <= most && share >= least)) return []
     const fitting = fittingSize(kind, volume)
+    // Between two sizes the larger is right.
+    if (share < least && fitting === null) return []
     return [
       {
         id: `vessel-${step.id}`,
