@@ -211,4 +211,7 @@ test('publishing freezes the revision; a change afterwards makes a new draft', a
   await expect(page.getByTestId('revision')).toContainText('revision 2, published')
   await expect(cell(page, 'volume of benzaldehyde')).toHaveValue('10.0 mL')
   await expect(cell(page, 'volume of benzaldehyde')).not.toBeEditable()
+  // Nothing that this window keeps of the draft comes to stand on it.
+  await page.waitForLoadState('networkidle')
+  await expect(cell(page, 'volume of benzaldehyde')).toHaveValue('10.0 mL')
 })

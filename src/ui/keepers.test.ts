@@ -439,6 +439,25 @@ describe('the draft on the Desk', () => {
     expect(after.get().base.id).toBe(volume ? 'r2' : 'r1')
   })
 
+  test.each([true, false])(
+    'an older revision that is looked at stays what it was, a draft of a moment ago and one unsaved apart: unsaved %s',
+    async (unsaved) => {
+      const [kept, place] = [memory<KeptDraft>(), server({ ...draftBase, id: 'r1', number: 1, state: 'published' })]
+      const before = await open(kept, place)
+      const looked = structuredClone({ base: place.state.base, plan: place.state.plan })
+      before.change(edited(acetanilide, '5.00 mL'), 'volume of aniline')
+      if (!unsaved) await settle()
+      before.stop()
+      jest.setSystemTime(Date.parse(place.state.base.savedAt))
+      const windows = { own: 'w1', alive: async () => new Set<string>() }
+      const after = new DraftKeeper('p1', { ...looked, older: true }, kept, windows, place.send)
+      await after.start()
+      expect(after.get()).toMatchObject({ plan: acetanilide, base: { id: 'r1' }, past: [] })
+      // It is taken up where the newest is opened.
+      expect([...kept.data.values()].map(({ draft }) => draft.plan)).toEqual([edited(acetanilide, '5.00 mL')])
+    },
+  )
+
   test.each(['mine', 'theirs'] as const)('two windows: neither is overwritten silently, and “%s” settles it', async (whose) => {
     const place = server()
     const [one, two] = [await open(memory(), place), await open(memory(), place)]

@@ -85,7 +85,7 @@ export function Desk(props: DeskProps) {
     older,
     zone,
   } = props
-  const draft = useDraft(preparation, opened)
+  const draft = useDraft(preparation, { ...opened, older })
   const { plan, base, past } = draft
   const leading = useEarlier(course, preparation, plan, earlier)
   // What is frozen stays as it is: the first change to it offers a draft.

@@ -46,6 +46,13 @@ const mostSent = 4
 /** A page that was asked for before a draft was started does not come later than this, ms. */
 const underWayMs = 60_000
 
+/** What a page was opened with. `older` where somebody looks at a revision before the newest: that one stands as it was, whatever was written since. */
+export interface Opened {
+  base: Base
+  plan: Plan
+  older?: boolean
+}
+
 /** A draft as one window keeps it. */
 export interface KeptDraft {
   /** Preparation and window. */
@@ -77,16 +84,26 @@ export class DraftKeeper extends Store<Draft> {
 
   constructor(
     private readonly preparation: string,
-    private readonly opened: { base: Base; plan: Plan },
+    private readonly opened: Opened,
     private readonly kept: KeptHere<KeptDraft>,
     private readonly windows: Windows,
     private readonly send: typeof call = call,
   ) {
-    super({ ...opened, unsaved: false, sent: [], past: [], future: [], saving: { state: 'saved' }, unkept: false })
+    super({
+      base: opened.base,
+      plan: opened.plan,
+      unsaved: false,
+      sent: [],
+      past: [],
+      future: [],
+      saving: { state: 'saved' },
+      unkept: false,
+    })
   }
 
   /** Takes up what an earlier page of this window, or one that is closed by now, left behind: an unsaved plan is sent again, a saved one gets its history back. What was typed since goes first. */
   readonly start = async (): Promise<void> => {
+    if (this.opened.older) return
     let records: KeptDraft[]
     try {
       records = await this.kept.about(this.preparation)
@@ -109,7 +126,7 @@ export class DraftKeeper extends Store<Draft> {
       this.put({ ...draft, sent: draft.sent ?? [], saving: { state: 'saving' } })
       this.soon(0)
     } else if (late) this.put({ ...draft, saving: { state: 'saved' } })
-    else if (fits) this.put({ ...draft, ...this.opened, saving: { state: 'saved' } })
+    else if (fits) this.put({ ...draft, base, plan: this.opened.plan, saving: { state: 'saved' } })
     const done = free
       .filter((record) => record !== found || !(draft.unsaved || fits || late))
       .filter((record) => !record.draft.unsaved || record === found)

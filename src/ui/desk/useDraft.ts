@@ -1,10 +1,9 @@
 'use client'
 
 import { useEffect, useState, useSyncExternalStore } from 'react'
-import type { Plan } from '@/core/plan/plan'
 import { keptHere } from '../kept/keptHere'
 import { OpenWindows } from '../kept/windows'
-import { DraftKeeper, type Base, type KeptDraft, type Windows } from './draftKeeper'
+import { DraftKeeper, type KeptDraft, type Opened, type Windows } from './draftKeeper'
 
 /** The windows are only asked for in the browser; while the server draws the page nothing is kept. */
 function windowsOf(preparation: string): Windows & { open?: () => void; close?: () => void } {
@@ -12,7 +11,7 @@ function windowsOf(preparation: string): Windows & { open?: () => void; close?: 
 }
 
 /** The draft of one preparation on this screen, with what can be done to it. */
-export function useDraft(preparation: string, opened: { base: Base; plan: Plan }) {
+export function useDraft(preparation: string, opened: Opened) {
   const [windows] = useState(() => windowsOf(preparation))
   const [keeper] = useState(() => new DraftKeeper(preparation, opened, keptHere<KeptDraft>('draft'), windows))
   const draft = useSyncExternalStore(keeper.subscribe, keeper.get, keeper.get)
