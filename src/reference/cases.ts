@@ -3,7 +3,9 @@ import { heatCapacityIn } from '@/core/operations/add/heatCapacity'
 import { boilDownTo, cropFrom, hotVolume, secondCrop, solubilityInMixture } from '@/core/operations/crystallise/crop'
 import { saturatedAtC, solubilityAt } from '@/core/matter/solubility'
 import { expectedReading } from '@/core/operations/distil/thermometer'
-import { distributionRatio, fractionLeft, fractionLimit, portionsFor } from '@/core/matter/partition'
+import { distributionAt } from '@/core/matter/pH'
+import { madeThing } from '@/core/matter/thing'
+import { fractionLeft, fractionLimit, portionsFor } from '@/core/matter/partition'
 import { impurityFromDepression } from '@/core/operations/melt/impurity'
 import { boilingOf } from '@/core/operations/vessel/boilingOf'
 import type { Content } from '@/core/operations/vessel/content'
@@ -26,6 +28,8 @@ export interface Case {
   within: number
   found: () => number | string
 }
+
+const benzoic = madeThing('benzoic', 'benzoic acid', 'C7H6O2', { acid: [4.2] })
 
 const record = (id: string) => forPlan(substanceRecords.find((each) => each.id === id)!)
 const stock = (id: string) => stockSolutions.find((each) => each.id === id)!
@@ -113,8 +117,8 @@ export const cases: readonly Case[] = [
   ]),
   ...numbers('partition', '', [
     // D = K/(1 + 10^(pH − pKa)).
-    ['benzoic acid, K 74, at its pKa', 37, 0.01, () => distributionRatio({ K: 74, acidPKa: 4.2 }, 4.2)],
-    ['the same two units above', 74 / 101, 0.001, () => distributionRatio({ K: 74, acidPKa: 4.2 }, 6.2)],
+    ['benzoic acid, K 74, at its pKa', 37, 0.01, () => distributionAt(benzoic, 74, 4.2)],
+    ['the same two units above', 74 / 101, 0.001, () => distributionAt(benzoic, 74, 6.2)],
     // 1/(1 + 4·10/30)³, and e⁻⁴ with endless portions.
     [
       'D 4, three times 10 mL from 30: left',

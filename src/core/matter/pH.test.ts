@@ -1,5 +1,5 @@
 import { cations, hydroxide, proton, strongAnions, weak } from './minerals'
-import { chargedShare, inWaterAt, pHOf, unchargedAt, type Dissolved } from './pH'
+import { distributionAt, inWaterAt, pHOf, unchargedAt, type Dissolved } from './pH'
 import { madeThing, type Thing } from './thing'
 
 const sodium = cations.Na!
@@ -39,12 +39,23 @@ test('an acid goes over to base as far as the base reaches: 21 mmol of a phenol 
 })
 
 test('what bases take of a mixture, by Henderson and Hasselbalch: 99.9 % at three units, half at pKa where K and volumes are 1', () => {
-  expect(chargedShare(benzoic, 7.2)).toBeCloseTo(0.999, 3)
-  expect(chargedShare(aniline, 1.6)).toBeCloseTo(0.999, 3)
+  expect(1 - distributionAt(benzoic, 1, 7.2)).toBeCloseTo(0.999, 3)
+  expect(1 - distributionAt(aniline, 1, 1.6)).toBeCloseTo(0.999, 3)
   const [at] = of([benzoic, 10, 1])
   // D = K/(1 + 1) at pH = pKa: a third is in the organic layer.
   expect(inWaterAt(at!, 4.2, inML(10, 10))).toBeCloseTo(20 / 3, 6)
   expect(unchargedAt(at!, 4.2, inML(10, 10))).toBeCloseTo(10 / 3, 6)
+})
+
+test('D of an acid at its pKa is half of K, of an ampholyte between its pKas nearly K, of an amino acid next to nothing', () => {
+  const made = (acid: number[], base?: number) =>
+    madeThing('it', 'it', 'C6H7NO2', { acid, ...(base === undefined ? {} : { base }) })
+  expect(distributionAt(made([4.2]), 10, 4.2)).toBeCloseTo(5, 9)
+  expect(distributionAt(made([], 4.2), 10, 6.2)).toBeCloseTo(10 / 1.01, 9)
+  // 1 + 10^(5−8) + 10^(2−5) = 1.002
+  expect(distributionAt(made([8], 2), 10, 5)).toBeCloseTo(10 / (1.002 + 1e-6), 6)
+  // An amino acid, pKa 2.35 and 9.78, is a zwitterion between them: 10^7.43 to one uncharged.
+  expect(distributionAt(glycine, 10, 6)).toBeLessThan(1e-6)
 })
 
 test('an amino acid stands as its zwitterion', () => {

@@ -53,9 +53,6 @@ export function unchargedAt(dissolved: Dissolved, pH: number, volumes: Volumes):
   return inWaterAt(dissolved, pH, volumes) / formsOf(dissolved.thing, pH).sum
 }
 
-/** The share of a component that has lost or taken up a proton in water at a pH. */
-export const chargedShare = (thing: Thing, pH: number): number => 1 - 1 / formsOf(thing, pH).sum
-
 const takesPart = ({ acid, base }: Thing) => acid.length > 0 || base !== null
 
 /**

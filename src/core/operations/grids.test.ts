@@ -20,7 +20,9 @@ import { compareSolvents } from './crystallise/compareSolvents'
 import { leftInMotherLiquor, saturatedAtC, solubilityAt } from '../matter/solubility'
 import { evaporating } from './evaporate/pressureFor'
 import { whichOnTop } from './extract/layers'
-import { distributionRatio, fractionLeft, fractionLimit, portionFor, portionsFor } from '../matter/partition'
+import { distributionAt } from '../matter/pH'
+import { madeThing } from '../matter/thing'
+import { fractionLeft, fractionLimit, portionFor, portionsFor } from '../matter/partition'
 import { saltingFactor, saturatedSodiumChloride, usualSetschenow } from '../matter/saltingOut'
 import { rinseLoss, rinseML } from './filter/papers'
 import { calibrationOf, correctedC } from './melt/calibration'
@@ -134,8 +136,12 @@ const sections: Record<string, () => string[]> = {
     ...over(
       'ratio',
       (acidPKa: number | undefined, basePKa: number | undefined, pH: number) =>
-        distributionRatio(
-          { K: 12, ...(acidPKa === undefined ? {} : { acidPKa }), ...(basePKa === undefined ? {} : { basePKa }) },
+        distributionAt(
+          madeThing('it', 'it', 'C6H7NO2', {
+            acid: acidPKa === undefined ? [] : [acidPKa],
+            ...(basePKa === undefined ? {} : { base: basePKa }),
+          }),
+          12,
           pH,
         ),
       [undefined, 4.2],

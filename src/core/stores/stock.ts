@@ -68,10 +68,6 @@ export function pickFor(need: Fetched, bottles: readonly Bottle[], day: string):
   return { from, not, short: Math.max(0, missing <= 1e-9 ? 0 : missing), unknown }
 }
 
-/** What is in a bottle after its moves, from what it began with. */
-export const leftAfter = (began: number, moves: readonly Pick<Move, 'by'>[]): number =>
-  moves.reduce((sum, { by }) => sum + by, began)
-
 /** What was used of one bottle between two moments: what went out and did not come back. Counting again and filling use nothing. */
 export function usedOf(moves: readonly Move[], from: string, to: string): number {
   const uses: readonly MoveKind[] = ['set out', 'came back', 'charged', 'thrown away', 'distilled']

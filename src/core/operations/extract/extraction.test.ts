@@ -1,15 +1,7 @@
 import fc from 'fast-check'
 import { saltingFactor } from '../../matter/saltingOut'
 import { whichOnTop } from './layers'
-import {
-  distributionRatio,
-  fractionLeft,
-  fractionLimit,
-  partitionFromLogP,
-  partitionFromSolubility,
-  portionFor,
-  portionsFor,
-} from '../../matter/partition'
+import { fractionLeft, fractionLimit, portionFor, portionsFor } from '../../matter/partition'
 
 const positive = (max: number) => fc.double({ min: 0.01, max, noNaN: true })
 
@@ -40,18 +32,6 @@ describe('one solute', () => {
         expect(left).toBeGreaterThanOrEqual(fractionLimit(D, water, total) - 1e-12)
       }),
     )
-  })
-  test('D of an acid at its pKa is half of K, of an ampholyte between its pKas nearly K', () => {
-    expect(distributionRatio({ K: 10, acidPKa: 4.2 }, 4.2)).toBeCloseTo(5, 9)
-    expect(distributionRatio({ K: 10, basePKa: 4.2 }, 6.2)).toBeCloseTo(10 / 1.01, 9)
-    // 1 + 10^(5−8) + 10^(2−5) = 1.002
-    expect(distributionRatio({ K: 10, acidPKa: 8, basePKa: 2 }, 5)).toBeCloseTo(10 / (1.002 + 1e-6), 9)
-    // An amino acid, pKa 2.35 and 9.78, is a zwitterion between them: 10^7.43 to one uncharged.
-    expect(distributionRatio({ K: 10, acidPKa: 2.35, basePKa: 9.78 }, 6)).toBeLessThan(1e-6)
-  })
-  test('estimates of K', () => {
-    expect(partitionFromLogP(1.87)).toBeCloseTo(74.1, 1)
-    expect(partitionFromSolubility(7.4, 0.5)).toBeCloseTo(14.8, 9)
   })
 })
 
