@@ -2,6 +2,7 @@
 import { offBy, totalsOf } from '@/test-support/conserved'
 import { everything } from '@/core/matter/verbs'
 import { look, shortPlan } from '@/test-support/matter'
+import { at } from '@/test-support/planned'
 
 const inWater = (molPerL: number) => ({ kind: 'solution' as const, molPerL, gPerML: 1 })
 
@@ -57,27 +58,42 @@ function bySteps(more: Parameters<typeof shortPlan>[0], steps: Parameters<typeof
     )
 }
 
-test('a little chloride that is written gives its part, and how much more comes of what the bleach holds besides nobody can say', () => {
-  const salt = { of: 'sodium chloride', mL: 1, form: inWater(2) }
+test.each([
+  [
+    'a little chloride that is written gives its part, and how much more comes of what the bleach holds besides nobody can say',
+    2,
+    [2, null],
+  ],
+  ['as much chloride as there is bleach leaves nothing open', 10.1, [10]],
+] as const)('%s', (_what, molPerL, comes) => {
+  const salt = { of: 'sodium chloride', mL: 1, form: inWater(molPerL) }
   const acid = { of: 'sulfuric acid', mL: 10, form: inWater(3) }
-  expect(
-    bySteps({ salt, acid }, [
-      { op: 'charge', in: '{salt}' },
-      { op: 'add', in: '{acid}' },
-    ])[1],
-  ).toEqual([2, null])
+  const steps = [
+    { op: 'charge' as const, in: '{salt}' },
+    { op: 'add' as const, in: '{acid}' },
+  ]
+  expect(bySteps({ salt, acid }, steps)[1]).toEqual(comes)
 })
 
-test('as much chloride as there is bleach leaves nothing open', () => {
-  const salt = { of: 'sodium chloride', mL: 1, form: inWater(10.1) }
-  const acid = { of: 'sulfuric acid', mL: 10, form: inWater(3) }
-  expect(
-    bySteps({ salt, acid }, [
-      { op: 'charge', in: '{salt}' },
-      { op: 'add', in: '{acid}' },
-    ])[1],
-  ).toEqual([10])
-})
+test.each(['quench', 'wash'] as const)(
+  'a gas of which nobody can say how much is told at a %s, and is no figure of nothing',
+  (op) => {
+    const plan = shortPlan(
+      {
+        bleach: { of: 'sodium hypochlorite', mL: 10, form: inWater(1) },
+        ether: { of: 'diethyl ether', mL: 20 },
+        acid: { of: 'sulfuric acid', mL: 10, form: inWater(3) },
+      },
+      [
+        { op: 'charge', in: op === 'wash' ? '{bleach}{ether}' : '{bleach}', vessel: { kind: 'separating funnel', sizeML: 125 } },
+        { op, in: '{acid}' },
+      ],
+    )
+    const { advice, fact } = at(plan, 's1')
+    expect(advice('gas')!.words).toMatch(op === 'wash' ? /^An unknown amount of chlorine/ : /^Nobody can say how much gas/)
+    expect(fact('gas')).toBeUndefined()
+  },
+)
 
 test('what nobody can say is said once: again where more acid can free more, and not where it stands', () => {
   const acid = { of: 'sulfuric acid', mL: 10, form: inWater(3) }

@@ -3,10 +3,11 @@ import { TestLog } from '@/test-support/entries'
 import { editLine } from '@/core/edit/editLine'
 import type { Plan } from '@/core/plan/plan'
 import { CallError, type call } from './call'
-import { DraftKeeper, type Base } from './desk/draftKeeper'
+import { DraftKeeper } from './desk/draftKeeper'
+import type { Base } from './desk/keptDraft'
 import { Outbox, type KeptEntry } from './run/outbox'
 import type { KeptHere } from './kept/keptHere'
-import type { KeptDraft } from './desk/draftKeeper'
+import type { KeptDraft } from './desk/keptDraft'
 
 /** A browser's database in memory. */
 function memory<R extends { key: string; about: string }>(): KeptHere<R> & { data: Map<string, R> } {

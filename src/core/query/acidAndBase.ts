@@ -4,11 +4,9 @@ import { gasesIn, isNoticed } from '../operations/vessel/gasesIn'
 import { operationIn } from '../operations/registry'
 import { vesselNamed } from '../matter/state'
 import { mainSubstance, type Step } from '../plan/plan'
-import { partsUsed } from '../plan/partsUsed'
 import { writeNumber } from '../quantity/write'
 import { capital } from '../words/capital'
-import { baseCapacityOf } from '../substance/acidBase'
-import type { ReactionTable } from '../reaction/reactionTable'
+import { baseOf } from '../operations/wash/baseOf'
 import type { Query, QueryRule } from '../operations/query'
 
 /** Washing or quenching acid with base: gas in a funnel that nobody is told to vent, and too little base for the acid that is there when the first of it goes in. */
@@ -45,10 +43,3 @@ export const acidAndBase: QueryRule = (plan, table, lab) => {
     })
   return found
 }
-
-/** mmol of protons that what a step puts in takes up. */
-const baseOf = (table: ReactionTable, step: Step): number =>
-  partsUsed(step).reduce((sum, { line, part }) => {
-    const found = table.lines.find((each) => each.line.id === line)
-    return sum + (found?.amount ? found.amount.value * part * baseCapacityOf(found.substance) : 0)
-  }, 0)

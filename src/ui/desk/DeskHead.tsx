@@ -2,7 +2,7 @@ import { Link } from '../page/Link'
 import { Button } from 'react-bootstrap'
 import type { Plan } from '@/core/plan/plan'
 import { clockTime } from '../time'
-import type { Saving } from './draftKeeper'
+import type { Saving } from './keptDraft'
 import type { useDraft } from './useDraft'
 
 interface Props {

@@ -3,7 +3,8 @@
 import { useEffect, useState, useSyncExternalStore } from 'react'
 import { keptHere } from '../kept/keptHere'
 import { OpenWindows } from '../kept/windows'
-import { DraftKeeper, type KeptDraft, type Opened, type Windows } from './draftKeeper'
+import { DraftKeeper } from './draftKeeper'
+import type { KeptDraft, Opened, Windows } from './keptDraft'
 
 /** The windows are only asked for in the browser; while the server draws the page nothing is kept. */
 function windowsOf(preparation: string): Windows & { open?: () => void; close?: () => void } {

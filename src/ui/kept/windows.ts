@@ -1,4 +1,4 @@
-import type { Windows } from '../desk/draftKeeper'
+import type { Windows } from '../desk/keptDraft'
 
 const answerMs = 150
 

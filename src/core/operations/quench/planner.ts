@@ -7,7 +7,7 @@ import { type Substance } from '../../substance/substance'
 import { partsUsed } from '../../plan/partsUsed'
 import { vesselNamed, type Vessel } from '../../matter/state'
 import { acidIn, baseIn } from '../vessel/acidIn'
-import { gasHere } from '../vessel/gasesIn'
+import { gasHere, litresOf } from '../vessel/gasesIn'
 import { fillMLIn, stoodAt, vesselDuring } from '../vessel/stoodAt'
 import { writeNumber } from '../../quantity/write'
 import { baseCapacityOf, givesCarbonDioxide, protonsOf } from '../../substance/acidBase'
@@ -68,6 +68,15 @@ function ownNeutraliser({ table, step }: Context): Neutraliser | undefined {
     }
   )
 }
+
+/** What gas asks of a vessel with so much room. */
+const foams = (gasL: number | null, vesselML: number, room: number): Advice[] =>
+  when(
+    gasL === null || gasL > 0.05,
+    'gas',
+    'doubt',
+    `${gasL === null ? 'Nobody can say how much' : `${writeNumber(gasL, 2)} L of`} gas comes from a ${vesselML} mL vessel with ${writeNumber(Math.max(0, room), 0)} mL free: add in portions, open, and wait for the foam to fall.`,
+  )
 
 /** The vessel that a step neutralises in, before it does: the flask that is named, else where the work stands. */
 function flaskBefore(context: Context, flask: string): Vessel | undefined {
@@ -154,7 +163,7 @@ export const quenching = planner({
     const meets = by.kind !== filled.kind
     const found = neutralisation(mmol, by, plannedML, pressureMmHg(lab))
     // What this step itself puts in gives the gas that the walk has of it; another neutraliser is only thought of.
-    const gasL = filled.with === planned ? gasHere(context).reduce((sum, { litres }) => sum + (litres ?? 0), 0) : found.gasL
+    const gasL = filled.with === planned ? litresOf(gasHere(context)) : found.gasL
     const room = vesselML - fullML
     const aim = filled.aim
     const pKa = filled.pKa
@@ -192,12 +201,7 @@ export const quenching = planner({
         `${writeNumber(found.leftMmol, 0)} mmol are left: take ${writeNumber(found.neededML, 0)} mL, or something stronger, and test with paper.`,
       ),
       ...when(meets && found.leftMmol === 0 && plannedML > 0, 'enough', 'good', 'It is enough; test with paper all the same.'),
-      ...when(
-        gasL > 0.05,
-        'gas',
-        'doubt',
-        `${writeNumber(gasL, 2)} L of gas from a ${vesselML} mL vessel with ${writeNumber(Math.max(0, room), 0)} mL free: add in portions, open, and wait for the foam to fall.`,
-      ),
+      ...foams(gasL, vesselML, room),
       ...when(
         fullML > vesselML / 2,
         'full',
@@ -213,13 +217,17 @@ export const quenching = planner({
                 how: `${writeNumber(mmol, 1)} mmol ÷ ${writeNumber(by.mmolPerML, 2)} mmol/mL (${by.source})`,
                 atBench: true,
               }),
-              fact('gas', 'gas', gasL, 'L', 2, {
-                how:
-                  filled.with === planned
-                    ? 'from what meets in the flask by then'
-                    : `${by.co2} mol to the mole of acid, 24.06 L/mol at 20 °C and 760 mmHg`,
-                atBench: gasL > 0.05,
-              }),
+              ...(gasL === null
+                ? []
+                : [
+                    fact('gas', 'gas', gasL, 'L', 2, {
+                      how:
+                        filled.with === planned
+                          ? 'from what meets in the flask by then'
+                          : `${by.co2} mol to the mole of acid, 24.06 L/mol at 20 °C and 760 mmHg`,
+                      atBench: gasL > 0.05,
+                    }),
+                  ]),
             ]
           : []),
         ...rise(context),

@@ -27,6 +27,10 @@ const leastGasL = 0.05
 /** So much of it that it is told: what is unknown is told as well. */
 export const isNoticed = ({ litres }: Pick<GasAt, 'litres'>): boolean => litres === null || litres >= leastGasL
 
+/** Litres of all of them together; null where nobody can say of one. */
+export const litresOf = (all: readonly GasAt[]): number | null =>
+  all.reduce<number | null>((sum, { litres }) => (sum === null || litres === null ? null : sum + litres), 0)
+
 const named = (Object.keys(gases) as GasName[]).map((name) => ({ name, atoms: atomsOf(gases[name].formula)!.atoms }))
 
 /** The gas of the table that a thing is. */

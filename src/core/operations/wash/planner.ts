@@ -1,9 +1,9 @@
 import { pressureMmHg } from '../../lab/lab'
 import { mainSubstance, type WorkRow } from '../../plan/plan'
 import { partsUsed } from '../../plan/partsUsed'
-import { baseCapacityOf } from '../../substance/acidBase'
 import { writeNumber } from '../../quantity/write'
 import { vesselNamed, type Vessel } from '../../matter/state'
+import { baseOf } from './baseOf'
 import { impuritiesIn, type Impurity } from './impurities'
 import { afterWater, dissolvedFrom, measured as measuredWash, washPlan, washSolutions, type Wash } from './washPlan'
 import { suggestShaking } from '../extract/shakingHere'
@@ -15,7 +15,7 @@ import { actsAs, harmBy } from './harms'
 import { farLarger } from './rules'
 import { shaking } from '../extract/blanks'
 import { shakenWith } from '../extract/shakenWith'
-import { gasHere } from '../vessel/gasesIn'
+import { gasHere, litresOf } from '../vessel/gasesIn'
 import { liquidMLIn, stoodAt } from '../vessel/stoodAt'
 import { productGroups } from '../vessel/productGroups'
 import { fact, planner, usual, when, type Advice, type Context } from '../planner'
@@ -66,14 +66,6 @@ export function washesOf(context: Context, { washes }: { washes: readonly WorkRo
     )
     return wash
   })
-}
-
-/** mmol of acid that the bases named at a step can meet. */
-function baseOf({ table, step }: Context): number {
-  return partsUsed(step).reduce((sum, { line: id, part }) => {
-    const found = table.lines.find(({ line }) => line.id === id)
-    return sum + (found?.amount ? found.amount.value * part * baseCapacityOf(found.substance) : 0)
-  }, 0)
 }
 
 /** Kinds of impurities that a carbonate meets. */
@@ -156,9 +148,11 @@ export const washing = planner({
     ])
     const here = layersHere(context)
     const goes = shakenWith(context.table, context.step)
-    const own = goes ? baseOf(context) : 0
+    const own = goes ? baseOf(context.table, context.step) : 0
     const acid = impurities.reduce((sum, { kind, mmol }) => (acids.has(kind) ? sum + mmol : sum), 0)
     const gas = gasHere(context)
+    const gasL = litresOf(gas)
+    const gasNames = gas.map((each) => each.gas).join(', ')
     const lost = here && lostIn(context, here)
     return {
       facts: [
@@ -179,19 +173,12 @@ export const washing = planner({
               }),
             ]
           : []),
-        ...(gas.length > 0
+        ...(gasL !== null && gasL > 0
           ? [
-              fact(
-                'gas',
-                `gas in this step: ${gas.map((each) => each.gas).join(', ')}`,
-                gas.reduce((sum, { litres }) => sum + (litres ?? 0), 0),
-                'L',
-                2,
-                {
-                  how: 'from what meets in the funnel by now',
-                  atBench: gas.some(({ litres }) => litres === null || litres > leastL),
-                },
-              ),
+              fact('gas', `gas in this step: ${gasNames}`, gasL, 'L', 2, {
+                how: 'from what meets in the funnel by now, at the most',
+                atBench: gasL > leastL,
+              }),
             ]
           : []),
         ...(lost === null
@@ -206,13 +193,11 @@ export const washing = planner({
       advice: [
         ...advice,
         ...attacked(context),
-        ...gas.flatMap(({ gas: name, litres }) =>
-          when(
-            litres === null || litres > leastL,
-            'gas',
-            'danger',
-            `${litres === null ? 'An unknown amount' : `About ${writeNumber(litres, 2)} L`} of ${name} in this step. Swirl open until it slows, then shake and vent.`,
-          ),
+        ...when(
+          gasL === null || gasL > leastL,
+          'gas',
+          'danger',
+          `${gasL === null ? 'An unknown amount' : `Up to ${writeNumber(gasL, 2)} L`} of ${gasNames} in this step. Swirl open until it slows, then shake and vent.`,
         ),
         ...(goes && own > 0 && acid > own
           ? [
