@@ -1,7 +1,10 @@
 import { operationOf } from '@/core/operations/registry'
 import type { Plan } from '@/core/plan/plan'
 import { contextOf, filledFor, plannerFor, reportFor } from '@/core/operations/planners'
-import { stepContents } from '@/core/operations/vessel/contents'
+import { defaultLab } from '@/core/lab/lab'
+import { volumeOf } from '@/core/matter/phase'
+import { vesselNamed } from '@/core/matter/state'
+import { walkOf } from '@/core/operations/vessel/standsIn'
 import { queriesOf } from '@/core/query/queries'
 import { reactionTable } from '@/core/reaction/reactionTable'
 import { scalePlan } from '@/core/edit/scalePlan'
@@ -23,7 +26,7 @@ const line = (...parts: unknown[]) =>
 export function figuresOf(plan: Plan, scale: number): string[] {
   const scaled = scalePlan(plan, scale)
   const table = reactionTable(scaled)
-  const contents = stepContents(scaled, table)
+  const { steps } = walkOf(scaled, table, defaultLab)
   return [
     ...table.lines.map((each) =>
       line(
@@ -34,9 +37,9 @@ export function figuresOf(plan: Plan, scale: number): string[] {
       ),
     ),
     ...scaled.steps.flatMap((step) => {
-      const now = contents.find((each) => each.step === step.id)!
-      const inside = now.contents.map((each) => [each.line.id, each.massG, each.volumeML])
-      const head = line('step', step.id, operationOf(step) ?? 'own', now.volumeML, inside)
+      const { during } = steps.find((each) => each.step.id === step.id)!
+      const inside = vesselNamed(during, during.at)!.phases.map((phase) => [phase.kind, volumeOf(phase).mL])
+      const head = line('step', step.id, operationOf(step) ?? 'own', inside)
       if (!plannerFor(step)) return [head]
       const context = contextOf(scaled, table, step)
       const filled = filledFor(context)

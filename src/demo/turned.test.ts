@@ -17,7 +17,9 @@ import {
   takenFor,
 } from '@/core/operations/planners'
 import { operationKeys } from '@/core/operations/registry'
-import { stepContents } from '@/core/operations/vessel/contents'
+import { volumeOf } from '@/core/matter/phase'
+import { massOf } from '@/core/matter/state'
+import { walkOf } from '@/core/operations/vessel/standsIn'
 import type { Plan } from '@/core/plan/plan'
 import { queriesOf } from '@/core/query/queries'
 import { reactionTable } from '@/core/reaction/reactionTable'
@@ -110,14 +112,15 @@ test('every planner is turned', () => {
 function wrongIn(plan: Plan): string[] {
   const table = reactionTable(plan)
   const charged = table.lines.reduce((sum, { mass }) => sum + (mass?.value ?? 0), 0)
-  const inside = stepContents(plan, table)
-  const most = Math.max(0, ...inside.map(({ contents }) => contents.reduce((sum, { massG }) => sum + (massG ?? 0), 0)))
+  const { steps } = walkOf(plan, table, defaultLab)
+  const inside = steps.flatMap(({ during }) => during.vessels.flatMap(({ phases }) => phases))
+  const most = Math.max(0, ...inside.map(({ holds }) => massOf(holds) ?? 0))
   return [
     ...plan.steps.filter((step) => plannerFor(step)).flatMap(({ id }) => wrong(plan, id).map((each) => `${id} ${each}`)),
     ...oddIn(queriesOf(plan, table), 'query'),
     ...oddIn(safetySheet(plan), 'safety'),
     ...oddIn(
-      inside.map(({ volumeML, contents }) => [volumeML, contents.map(({ massG, volumeML: mL }) => [massG, mL])]),
+      inside.map((phase) => [volumeOf(phase).mL, massOf(phase.holds)]),
       'vessel',
     ),
     // What is made in a vessel came out of what was put into it.

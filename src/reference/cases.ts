@@ -1,5 +1,5 @@
 import { adiabaticRise } from '@/core/operations/add/adiabaticRise'
-import { heatCapacityIn } from '@/core/operations/add/heatCapacity'
+import { heatCapacityIn } from '@/core/matter/heatCapacity'
 import { boilDownTo, cropFrom, hotVolume, secondCrop, solubilityInMixture } from '@/core/operations/crystallise/crop'
 import { saturatedAtC, solubilityAt } from '@/core/matter/solubility'
 import { expectedReading } from '@/core/operations/distil/thermometer'
@@ -7,8 +7,7 @@ import { distributionAt } from '@/core/matter/pH'
 import { madeThing } from '@/core/matter/thing'
 import { fractionLeft, fractionLimit, portionsFor } from '@/core/matter/partition'
 import { impurityFromDepression } from '@/core/operations/melt/impurity'
-import { boilingOf } from '@/core/operations/vessel/boilingOf'
-import type { Content } from '@/core/operations/vessel/content'
+import { boilsAtIn } from '@/core/matter/boilsAt'
 import { limitOfTwo } from '@/core/reaction/limitOfTwo'
 import { makeUp, molarityOf } from '@/core/reaction/makeUp'
 import { gasesOf, gasLitres, gasOf, meetings } from '@/core/reaction/meetings'
@@ -16,6 +15,7 @@ import { judge, type Judged } from '@/core/result/judge'
 import { boilsAt } from '@/core/substance/boilsAt'
 import { capacities, mixtures, recipes, rises, strengths, underPressure } from './givens'
 import { forPlan, substanceRecords } from './records'
+import { vesselOf, type Poured } from './poured'
 import { stockCard, stockSolutions } from './solutions'
 
 /** A value that was worked by hand or published, and what the program finds. */
@@ -34,9 +34,9 @@ const benzoic = madeThing('benzoic', 'benzoic acid', 'C7H6O2', { acid: [4.2] })
 const record = (id: string) => forPlan(substanceRecords.find((each) => each.id === id)!)
 const stock = (id: string) => stockSolutions.find((each) => each.id === id)!
 
-function boils(contents: readonly Content[]): number {
-  const found = boilingOf(contents, 760)
-  return 'why' in found ? NaN : found.atC
+function boils(contents: readonly Poured[]): number {
+  const found = boilsAtIn(vesselOf(...contents).phases, 760)
+  return 'atC' in found ? found.atC : NaN
 }
 
 /** mL of gas when so many mmol of each meet. */
@@ -95,7 +95,12 @@ export const cases: readonly Case[] = [
   ...numbers(
     'heat capacity',
     'J/(g·K)',
-    capacities.map(([what, contents, cp, within]) => [what, cp, within, () => heatCapacityIn(contents)?.cp ?? NaN]),
+    capacities.map(([what, contents, cp, within]) => [
+      what,
+      cp,
+      within,
+      () => heatCapacityIn(vesselOf(...contents).phases)?.cp ?? NaN,
+    ]),
   ),
   ...numbers(
     'adiabatic rise',

@@ -1,6 +1,5 @@
 import type { Form } from '@/core/plan/plan'
-import type { Content } from '@/core/operations/vessel/content'
-import { inWater, neat, solid } from './contents'
+import { inWater, neat, solid, type Poured } from './poured'
 
 /** Where liquids boil under reduced pressure: id of the record, mmHg, °C, within so many K. */
 export const underPressure = [
@@ -24,7 +23,7 @@ export const underPressure = [
 ] as const
 
 /** Where mixtures and solutions boil at 760 mmHg: °C, within so many K. */
-export const mixtures: [string, Content[], number, number][] = [
+export const mixtures: [string, Poured[], number, number][] = [
   // The audit’s case: an ester with 10 % caustic. Two layers boil together, and no salt sets the point.
   ['ethyl benzoate with 27 g of 10 % caustic', [neat('ethyl-benzoate', 5), inWater('sodium-hydroxide', 27, 10)], 101, 3],
   ['10 % sodium hydroxide by itself', [inWater('sodium-hydroxide', 100, 10)], 102.5, 1.5],
@@ -52,7 +51,7 @@ export const mixtures: [string, Content[], number, number][] = [
 ]
 
 /** Heat capacity of what is in a flask: J/(g·K), within so many. */
-export const capacities: [string, Content[], number, number][] = [
+export const capacities: [string, Poured[], number, number][] = [
   ['water', [neat('water', 10)], 4.18, 0.01],
   ['96 % sulfuric acid', [inWater('sulfuric-acid', 10, 96)], 1.51, 0.08],
   ['70 % nitric acid', [inWater('nitric-acid', 10, 70)], 2.65, 0.1],

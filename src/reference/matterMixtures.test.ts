@@ -1,5 +1,5 @@
 /** Liquids that are mixtures and have no formula, as handouts use them: petroleum ether, an oil. */
-import { boilsAtIn } from '@/core/matter/boiling'
+import { boilsAtIn } from '@/core/matter/boilsAt'
 import { densityOf } from '@/core/matter/phase'
 import { vesselNamed } from '@/core/matter/state'
 import { look, shortPlan } from '@/test-support/matter'

@@ -1,4 +1,4 @@
-import { boilsAtIn } from '@/core/matter/boiling'
+import { boilsAtIn } from '@/core/matter/boilsAt'
 import { offBy, totalsOf } from '@/test-support/conserved'
 import { everything } from '@/core/matter/verbs'
 import { holdingsIn, vesselAt, vesselNamed } from '@/core/matter/state'

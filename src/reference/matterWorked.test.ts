@@ -1,4 +1,4 @@
-import { boilsAtIn } from '@/core/matter/boiling'
+import { boilsAtIn } from '@/core/matter/boilsAt'
 import { holdingsIn, vesselAt, vesselNamed } from '@/core/matter/state'
 import { look, shortPlan, type ShortLine } from '@/test-support/matter'
 
@@ -713,8 +713,8 @@ describe('reactions and heat', () => {
         { op: 'pour', in: '{water}' },
       ]),
     )
-    // 43 g × 2 J/gK from 110 °C into 50 g × 4.2 J/gK at 20 °C.
-    expect(vesselAt(bench()).atC).toBeCloseTo(20 + (90 * 86.7) / (86.7 + 209.6), 0)
+    // 43.35 g × 1.8 J/gK from 110.6 °C into 49.9 g × 4.18 J/gK at 20 °C.
+    expect(vesselAt(bench()).atC).toBeCloseTo(20 + (90.6 * 78.0) / (78.0 + 208.6), 0)
   })
 })
 

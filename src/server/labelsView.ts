@@ -1,6 +1,6 @@
-import { samplesOf } from '@/core/plan/plan'
+import { samplesOf, type Form } from '@/core/plan/plan'
 import { reactionTable } from '@/core/reaction/reactionTable'
-import { placedIn } from '@/core/operations/vessel/placedIn'
+import { substancesIn, wasteIn, type PutAway } from '@/core/operations/vessel/wasteIn'
 import { roomOf, type Lab } from '@/core/lab/lab'
 import type { StoresRecord } from '@/core/stores/record'
 import { settingOut } from '@/core/stores/settingOut'
@@ -22,6 +22,9 @@ export interface LabelsView {
   day: string
   labels: LabelRow[]
 }
+
+/** What formed on the way is taken as it is by itself. */
+const unknownForm: Form = { kind: 'solid', purity: 1 }
 
 /** A label that says nothing about hazards: whose sample it is, or what a vial weighs. */
 const plainLabel = (session: string) => ({
@@ -73,10 +76,13 @@ export async function labelsView(id: string, lab: Lab): Promise<LabelsView> {
       note: body.bench === null ? '' : `bench ${body.bench}`,
     }))
   const room = roomOf(lab, session.room)
-  const waste = [...placedIn(plan, reactionTable(plan))].map(([stream, { contents }]): LabelRow => ({
+  const byStream = new Map<PutAway['into'], PutAway['vessel'][]>()
+  for (const { into, vessel } of wasteIn(plan, reactionTable(plan), lab).put)
+    byStream.set(into, [...(byStream.get(into) ?? []), vessel])
+  const waste = [...byStream].map(([stream, vessels]): LabelRow => ({
     ...wasteLabel(
       stream,
-      contents.map(({ substance, line }) => ({ substance, form: line.form })),
+      substancesIn(plan, vessels).map(({ substance, line }) => ({ substance, form: line?.form ?? unknownForm })),
       `/stores/${id}/waste`,
     ),
     key: `waste ${stream}`,

@@ -1,6 +1,14 @@
 import { foldRun } from '@/core/run/foldRun'
 import { roomOf, type Lab } from '@/core/lab/lab'
-import { callShare, containersFor, fullestShare, wasteForecast, type WasteForecast } from '@/core/stores/wasteForecast'
+import {
+  callShare,
+  containersFor,
+  fullestShare,
+  wasteForecast,
+  wasteOf,
+  type WasteForecast,
+  type Wastes,
+} from '@/core/stores/wasteForecast'
 import type { StoresRecord } from '@/core/stores/record'
 import type { WasteStream } from '@/core/substance/lists'
 import { wasteWords } from '@/core/substance/wasteWords'
@@ -32,6 +40,8 @@ export interface WasteView {
   none: boolean
 }
 
+const nothingDone: Wastes = { containers: new Map(), unplaced: new Set() }
+
 /** What is taken where the laboratory has not said how large a container is, L. */
 const usualSizeL = 5
 
@@ -39,16 +49,19 @@ const usualSizeL = 5
 export async function wasteView(id: string, lab: Lab): Promise<WasteView> {
   const { plan, ...session } = await storesSession(id)
   const [records, entries] = await Promise.all([storesRecords(id), readEntries(session.groups.map(({ run }) => run))])
-  const { containers, unplaced } = wasteForecast(plan, session.groups)
+  const planned = new Map<number, Wastes>()
+  const { containers, unplaced } = wasteForecast(
+    await slowly(session.groups, ({ scale }) => {
+      const known = planned.get(scale) ?? wasteOf(plan, { scale }, lab)
+      planned.set(scale, known)
+      return known
+    }),
+  )
   const done = wasteForecast(
-    plan,
     await slowly(session.groups, ({ run, scale }) => {
       const state = foldRun(plan, scale, entries[run] ?? [])
-      return {
-        scale,
-        charged: state.charged,
-        done: new Set(state.steps.filter(({ status }) => status === 'done').map(({ step }) => step.id)),
-      }
+      const steps = new Set(state.steps.filter(({ status }) => status === 'done').map(({ step }) => step.id))
+      return steps.size === 0 ? nothingDone : wasteOf(plan, { scale, charged: state.charged, done: steps }, lab)
     }),
   )
   const room = roomOf(lab, session.room)

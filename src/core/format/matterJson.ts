@@ -1,5 +1,5 @@
 import type { Lab } from '../lab/lab'
-import { boilsAtIn } from '../matter/boiling'
+import { boilsAtIn } from '../matter/boilsAt'
 import { densityOf, pHOfPhase, volumeOf } from '../matter/phase'
 import type { Known } from '../matter/span'
 import type { Bench, Holding, Phase, Vessel } from '../matter/state'
@@ -77,15 +77,8 @@ function eventOf(event: MatterEvent): object {
     case 'gas':
     case 'solid':
       return { ...event, thing: event.thing.name }
-    case 'meets':
-      return {
-        kind: event.kind,
-        one: event.one.name,
-        other: event.other.name,
-        grade: event.row.grade,
-        happens: event.row.happens,
-        vessel: event.vessel,
-      }
+    case 'put away':
+      return { kind: event.kind, into: event.into, vessel: event.vessel }
     default:
       return event
   }

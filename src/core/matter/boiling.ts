@@ -1,9 +1,9 @@
-import { boilsAt, vapourConstants } from '../substance/boilsAt'
+import { vapourConstants } from '../substance/boilsAt'
 import { activityCoefficients, type ActivityModel } from './activity'
 import { wilsonOf } from './azeotropes'
 import { isLiquid } from './phase'
-import { acidBoilsAtC, acidTableK, boilsByTable } from './strongAcids'
-import { massOf, type Holding, type Phase } from './state'
+import { boilsByTable } from './strongAcids'
+import type { Holding, Phase } from './state'
 import { isWater, type Thing } from './thing'
 
 /** What a liquid has in its vapour. */
@@ -28,13 +28,24 @@ export interface BoilingLayer {
   free: number
 }
 
+/** What a boiling temperature rests on. */
+export type BoilsBy = 'table' | 'vapour pressure' | 'melt' | 'bubble point' | 'two layers' | 'lightest of acid and amine'
+
 export interface BoilsAt {
   atC: number
+  /** How far it may be off, K. */
   plusMinusK: number
   /** True where it can only boil higher than that: acid and amine hold each other back. */
   orHigher?: true
+  by: BoilsBy
   /** The thing that there is most of in the vapour. */
   main: Thing
+  /** What boils, but for traces. */
+  volatile: readonly Thing[]
+  /** Something is dissolved in it that raises it. */
+  raised: boolean
+  /** Of a strong acid by its table: its share by mass. */
+  share?: number
 }
 
 /** Less pressure than a thousandth of an atmosphere at 150 °C is none that a bench sees: what boils above some 300 °C stays behind. */
@@ -70,16 +81,25 @@ function lambdaOf(one: Volatile, other: Volatile): number {
   return found
 }
 
-/** A phase as it boils, with the names of liquids whose vapour pressure nobody knows; null where nothing in it is volatile or an amount is unknown. */
+/** Between these shares of its moles as water a solvent is a mixed one. */
+const mixed = { least: 0.1, most: 0.9 } as const
+
+/** A phase as it boils, with the liquids whose vapour pressure or amount nobody knows; null where nothing in it is volatile or an amount is unknown. */
 export function layerOf(phase: Phase): { layer: BoilingLayer | null; unknown: Thing[] } {
   const unknown: Thing[] = []
   const inside: Volatile[] = []
-  let dissolved = 0
+  let [dissolved, ions] = [0, 0]
   for (const holding of phase.holds) {
     const { thing, amount } = holding
-    if (amount === null || !holding.certain) continue
+    if (!holding.certain) continue
     const constants = constantsOf(thing)
+    // How much there is of a liquid decides where a mixture boils.
+    if (amount === null) {
+      if (constants !== null || isLiquid(thing)) unknown.push(thing)
+      continue
+    }
     if (constants === undefined) unknown.push(thing)
+    else if (constants === null && thing.charge !== 0) ions += Math.abs(amount)
     else if (constants === null) dissolved += thing.atoms === null ? 0 : Math.abs(amount)
     else
       inside.push({
@@ -93,6 +113,9 @@ export function layerOf(phase: Phase): { layer: BoilingLayer | null; unknown: Th
   const x = inside.map(({ mmol }) => mmol / moles)
   const lambda = inside.map((one, i) => inside.map((other, j) => (i === j ? 1 : lambdaOf(one, other))))
   const ideal = lambda.every((row) => row.every((value) => value === 1))
+  // A salt in a mixed solvent drives the organic part out about as much as it holds the water back: neither is counted.
+  const water = x[inside.findIndex(({ thing }) => isWater(thing))] ?? 0
+  if (water <= mixed.least || water >= mixed.most) dissolved += ions
   return {
     layer: { inside, x, model: ideal ? { kind: 'ideal' } : { kind: 'Wilson', lambda }, free: moles / (moles + dissolved) },
     unknown,
@@ -131,73 +154,4 @@ export function boilsTogether(layers: readonly BoilingLayer[], mmHg: number, nea
     else [high, highValue] = [next, value]
   }
   return (low + high) / 2
-}
-
-/** Water boils 0.045 K higher for each mmHg near 760; a strong acid about so. */
-const acidPerMMHg = 0.045
-
-/** Anions of the strong acids that have a table, with the formula it stands under and the protons that belong to it. */
-const byTable: Readonly<Record<string, { formula: string; gPer: number }>> = {
-  'ion SO4^2-': { formula: 'H2SO4', gPer: 98.079 / 96.064 },
-  'ion NO3^-': { formula: 'HNO3', gPer: 63.013 / 62.005 },
-  'ion Cl^-': { formula: 'HCl', gPer: 36.461 / 35.453 },
-  'ion Br^-': { formula: 'HBr', gPer: 80.912 / 79.904 },
-}
-
-/** A water that is a strong acid, by its table; null where it is none, where salts are in it besides, or it is no more than a tenth of it. */
-function asAcid({ kind, holds }: Phase, mmHg: number): BoilsAt | null {
-  if (kind !== 'watery') return null
-  const anions = holds.filter(({ thing }) => thing.id in byTable)
-  const [anion] = anions
-  if (!anion || anions.length > 1 || anion.amount === null) return null
-  // A solid that is dissolved in it moves it little; another liquid or salt does.
-  const others = holds.filter(
-    ({ thing }) => thing !== anion.thing && !isWater(thing) && thing.id !== 'ion H^+' && !(thing.solid && thing.charge === 0),
-  )
-  const whole = massOf(holds)
-  const more = massOf(others)
-  if (whole === null || more === null || more > 0.1 * whole) return null
-  const { formula, gPer } = byTable[anion.thing.id]!
-  const fraction = (anion.amount * anion.thing.gPer * gPer) / whole
-  const atC = fraction < 0.02 ? null : acidBoilsAtC(formula, fraction)
-  return atC === null ? null : { atC: atC - acidPerMMHg * (760 - mmHg), plusMinusK: acidTableK, main: anion.thing }
-}
-
-/** More of its mass than this as strong acid, and a liquid boils neither as water nor as what it dissolves. */
-const mostAcid = 0.4
-
-/** The strong acids of a liquid that is mostly them. */
-function acidsIn({ holds }: Phase): Thing[] {
-  const acids = holds.filter(({ thing }) => thing.id in byTable || boilsByTable(thing.substance.formula))
-  const [own, whole] = [massOf(acids), massOf(holds)]
-  return own !== null && whole !== null && own > mostAcid * whole ? acids.map(({ thing }) => thing) : []
-}
-
-/** Where what is in a vessel boils: a strong acid in water by its table, else where the vapour of all liquid phases together has the laboratory's pressure. */
-export function boilsAtIn(phases: readonly Phase[], mmHg: number): BoilsAt | { unknown: Thing[] } {
-  const liquids = phases.filter(({ kind }) => kind !== 'solid')
-  const acid = liquids.length === 1 ? asAcid(liquids[0]!, mmHg) : null
-  if (acid) return acid
-  // Strong acids together, or with much besides, boil at what no table has.
-  const mixed = liquids.flatMap(acidsIn)
-  if (mixed.length > 0) return { unknown: mixed }
-  const found = liquids.map(layerOf)
-  const unknown = found.flatMap((each) => each.unknown)
-  const layers = found.flatMap(({ layer }) => layer ?? [])
-  if (unknown.length > 0 || layers.length === 0) return { unknown }
-  const atC = boilsTogether(layers, mmHg)
-  const [main] = vapourOver(layers, atC).sort((a, b) => b.mmHg - a.mmHg)
-  const all = layers.flatMap(({ inside }) => inside)
-  const alone = all.length === 1 ? boilsAt(all[0]!.thing.substance, mmHg)?.plusMinusK : undefined
-  const holdsBack =
-    liquids.some(({ kind }) => kind === 'organic') &&
-    all.some(({ thing }) => thing.acid.length > 0) &&
-    all.some(({ thing }) => thing.base !== null)
-  if (holdsBack) {
-    const lightest = Math.min(
-      ...all.map((part) => boilsTogether([{ inside: [part], x: [1], model: { kind: 'ideal' }, free: 1 }], mmHg)),
-    )
-    return { atC: lightest, plusMinusK: Math.max(10, atC - lightest), orHigher: true, main: main!.thing }
-  }
-  return { atC, plusMinusK: alone ?? (all.length > 1 ? 2 : 1), main: main!.thing }
 }

@@ -56,15 +56,19 @@ export function chargedOf(plan: Plan, table: ReactionTable, things: Things, id: 
   // The density of water is known, whatever its record says.
   const mmol = scaled(line.amount) ?? (isWater(thing) && mL !== null ? (mL * water.substance.density!.gPerML) / water.gPer : null)
   if (thing.atoms === null) return material(plan, table, things, line, grams ?? volumeAsGrams(plan, line, mL), part, draw)
+  const held = sharesOf(table, things, line, part, from)
   switch (form.kind) {
     case 'solid': {
-      const own = holding(thing, mmol, from)
       const bound = form.water ? [holding(water, mmol === null ? null : mmol * form.water, from)] : []
-      const rest = restOf(things, line, grams, [own, ...bound], from)
-      return isWater(thing) ? { liquid: [own, ...rest], solid: [] } : { liquid: [], solid: [own, ...bound, ...rest] }
+      const own = besides(holding(thing, mmol, from), [...bound, ...held], grams)
+      const rest = restOf(things, line, grams, [own, ...bound, ...held], from)
+      return isWater(thing)
+        ? { liquid: [own, ...held, ...rest], solid: [] }
+        : { liquid: [], solid: [own, ...bound, ...held, ...rest] }
     }
     case 'neat': {
-      const own = holding(thing, mmol, from)
+      const own = besides(holding(thing, mmol, from), held, grams)
+      if (held.length > 0) return { ...nothing, liquid: [own, ...held, ...restOf(things, line, grams, [own, ...held], from)] }
       const rest = restOf(things, line, grams, [own], from)
       const asWater = soldWithWater(thing) && rest.length > 0
       return {
@@ -107,6 +111,25 @@ function restOf(
   return rest > 1e-9 ? [holding(things.restOf(substance), rest, from)] : []
 }
 
+/** What a line holds by the shares of its components. */
+const sharesOf = (
+  table: ReactionTable,
+  things: Things,
+  { line }: Pick<ComputedLine, 'line'>,
+  part: number,
+  from: Origin,
+): Holding[] =>
+  table.lines
+    .filter((each) => each.line.anchor?.of === 'share' && each.line.anchor.line === line.id)
+    .map((each) => holding(things.of(each.substance), each.amount ? each.amount.value * part : null, from))
+
+/** A substance beside what else its line holds: together they weigh no more than the line. */
+function besides(own: Holding, held: readonly Holding[], grams: number | null): Holding {
+  const all = massOf([own, ...held])
+  const over = grams === null || all === null ? 0 : Math.max(0, all - grams)
+  return own.amount === null || over === 0 ? own : { ...own, amount: Math.max(0, own.amount - over / own.thing.gPer) }
+}
+
 /** A careful group gets at least two thirds of what a material holds; judgement. */
 const getsAtLeast = 1.5
 
@@ -121,8 +144,7 @@ function material(
   draw: Draw,
 ): Charged {
   const from: Origin = `line ${line.id}`
-  const components = table.lines.filter((each) => each.line.anchor?.of === 'share' && each.line.anchor.line === line.id)
-  const held = components.map((each) => holding(things.of(each.substance), each.amount ? each.amount.value * part : null, from))
+  const held = sharesOf(table, things, { line }, part, from)
   // What the plan names without saying how much of it there is: at least what its author expects to get of it.
   const named = table.lines
     .filter((each) => each.line.role === 'component' && each.line.anchor === null)

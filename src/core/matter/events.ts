@@ -1,4 +1,4 @@
-import type { Row } from './reactions/row'
+import type { Vessel } from './state'
 import type { Thing } from './thing'
 
 /** What happens in a step, for whoever reads the walk: figures of the realisation that was asked for. */
@@ -7,9 +7,9 @@ export type MatterEvent =
   | { kind: 'gas'; thing: Thing; mmol: number | null; vessel: string }
   /** Comes out of what it was dissolved in, mmol; null where nobody can say how much. */
   | { kind: 'solid'; thing: Thing; mmol: number | null; vessel: string }
-  /** Two of which the table says what comes of it. */
-  | { kind: 'meets'; row: Row; one: Thing; other: Thing; vessel: string }
   | { kind: 'reacts'; reaction: string; extentMmol: number | null; vessel: string }
+  /** Goes into a waste container, as it stood. */
+  | { kind: 'put away'; into: string; vessel: string; stood: Vessel }
   /** There are no two layers to part. */
   | { kind: 'no layers'; vessel: string }
   | { kind: 'distils'; vessel: string; into: string; fromC: number; toC: number }

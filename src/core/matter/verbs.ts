@@ -1,4 +1,5 @@
 import type { Charged } from './charged'
+import { joulesPerK } from './heatCapacity'
 import { settle } from './settle'
 import type { Settling } from './settling'
 import {
@@ -16,7 +17,6 @@ import {
   type Phase,
   type Vessel,
 } from './state'
-import { isWater } from './thing'
 import type { World } from './world'
 
 /** Puts phases beside those of a vessel, without bringing it to rest. */
@@ -27,17 +27,14 @@ const phases = ({ liquid, solid }: Charged): Phase[] => [
   ...(solid.length > 0 ? [{ kind: 'solid' as const, holds: solid }] : []),
 ]
 
-/** What a gram takes up for each kelvin, J: water 4.2, all else about 2 (CRC Handbook of Chemistry and Physics, heat capacities of liquids and solids). */
-const heatOf = (holds: readonly Holding[]) =>
-  holds.reduce((sum, { thing, amount }) => sum + (amount ?? 0) * thing.gPer * (isWater(thing) ? 4.2 : 2), 0)
-
 /** The temperature of bottles, °C. */
 const bottlesC = 20
 
 /** What a vessel comes to when something of the room's temperature goes in, no heat of mixing counted. */
 function mixedC(vessel: Vessel, more: readonly Holding[]): number {
   if (vessel.atC === bottlesC) return bottlesC
-  const [there, comes] = [heatOf(holdingsIn(vessel)), heatOf(more)]
+  const there = vessel.phases.reduce((sum, { kind, holds }) => sum + joulesPerK(holds, kind), 0)
+  const comes = joulesPerK(more, 'organic')
   return there + comes > 0 ? (there * vessel.atC + comes * bottlesC) / (there + comes) : bottlesC
 }
 

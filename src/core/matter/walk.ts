@@ -6,15 +6,16 @@ import { isCharged, lineOf } from '../plan/plan'
 import type { ReactionTable } from '../reaction/reactionTable'
 import { chargedOf, type Charged } from './charged'
 import type { MatterEvent } from './events'
+import { meetsIn, type Meets } from './reactions/meets'
 import { reactsByTable } from './reactions/met'
 import { reactsByPlan } from './reactions/ofPlan'
 import { reactsByWater } from './reactions/byWater'
 import type { Settling } from './settling'
 import { crossed, crossedBack, highest, likely, lowest, spanOf, type Draw, type Known } from './span'
-import { emptyBench, sameBench, together, vesselNamed, type Bench, type Holding } from './state'
+import { emptyBench, sameBench, together, vesselAt, vesselNamed, type Bench, type Holding, type Vessel } from './state'
 import type { Thing } from './thing'
 import { thingsOf } from './things'
-import { atRest, movesOn } from './verbs'
+import { atRest, goesIn, movesOn } from './verbs'
 import type { World } from './world'
 import { sameK, writtenK, type WrittenK } from './writtenK'
 
@@ -115,7 +116,7 @@ export function walkOnce({ plan, table, lab, effects, readings }: Asked, draw: D
     const before = now.bench
     const world: World = { things, mmHg, draw, step: step.id, written: written[at]!, note: (event) => note(events, event) }
     const bringsOf = (line: string, part: number) => chargedOf(plan, table, things, line, part, draw)
-    const lines = partsUsed(step).filter(({ line }) => plan.lines.some(({ id }) => id === line) && isCharged(lineOf(plan, line)))
+    const lines = chargedIn(plan, step)
     const carried = { doneMmol: now.doneMmol, met: now.met }
     // The plan's own reaction runs where something is held, or where what takes part in it goes in; shaking and pouring do not start it again.
     const mayReact = effects(step)?.holds === true || lines.some(({ line }) => takesPart.has(lineOf(plan, line).role))
@@ -219,11 +220,39 @@ export interface Walk {
   steps: readonly Stood[]
   /** What a thing's amount may be in a vessel, before, during or after a step. */
   amount: (at: number, when: 'before' | 'during' | 'after', vessel: string, thing: Thing) => Known
+  /** What comes into the vessel in a step, by itself. */
+  comes: (at: number) => Vessel | undefined
+  /** What meets in a step. */
+  meets: (at: number) => readonly Meets[]
   /** The walk in other realisations, which show how far each amount may go. */
   others: () => readonly (readonly Stood[])[]
 }
 
 const edges: readonly Draw[] = [lowest, highest, crossed, crossedBack]
+
+/** A function of a step's place that is worked out once for each. */
+function once<T>(of: (at: number) => T): (at: number) => T {
+  const known = new Map<number, T>()
+  return (at) => {
+    if (!known.has(at)) known.set(at, of(at))
+    return known.get(at)!
+  }
+}
+
+/** What a step puts in, in a vessel of its own; undefined where it puts nothing in. */
+function broughtBy({ plan, table, lab }: Asked, step: Step): Bench | undefined {
+  const things = thingsOf(plan)
+  const lines = chargedIn(plan, step)
+  if (lines.length === 0) return undefined
+  const world: World = {
+    ...{ things, mmHg: pressureMmHg(lab), draw: likely, step: step.id, written: new Map(), note: () => {} },
+  }
+  return goesIn(emptyBench, joined(lines.map(({ line, part }) => chargedOf(plan, table, things, line, part, likely))), world)
+}
+
+/** The lines that a step puts in, with the part of each. */
+const chargedIn = (plan: Plan, step: Step): PartUsed[] =>
+  partsUsed(step).filter(({ line }) => plan.lines.some(({ id }) => id === line) && isCharged(lineOf(plan, line)))
 
 /** Walks through a plan as it most likely goes; what may vary is worked out when it is asked for. */
 export function walk(asked: Asked): Walk {
@@ -241,9 +270,21 @@ export function walk(asked: Asked): Walk {
       }
     return sum
   }
+  const comes = once((at) => {
+    const { step } = steps[at]!
+    const bench = broughtBy(asked, step)
+    return bench && vesselAt(bench)
+  })
+  const meets = once((at) => {
+    const { before, during } = steps[at]!
+    const there = vesselNamed(before, during.at) ?? vesselNamed(before, before.at)
+    return meetsIn(there, comes(at), vesselNamed(during, during.at))
+  })
   return {
     steps,
     others: all,
+    comes,
+    meets,
     amount: (at, when, vessel, thing) =>
       spanOf(
         all().map((steps) => inVessel(steps[at]![when], vessel, thing)),

@@ -19,14 +19,12 @@ import { fact, ofPlan, planner, type Planner } from './planner'
 import { blank } from './fields'
 import { planners } from './planners'
 import { operationKeys, operationOf, operations, operationsLike, type OperationKey } from './registry'
-import { stepContents } from './vessel/contents'
 
 const grind: Operation = {
   name: 'grind',
   danger: 'Dry powder flies: goggles, and no draught.',
   make: act('Ground', 'Grind it in the mortar.', 6),
   asks: ['gas-comes'],
-  effect: { moves: 'always' },
   heats: 'open',
   slowsWithScale: true,
   scales: { solidG: 'as the amounts' },
@@ -71,8 +69,6 @@ test('it is found by its letters, and its step says what it is', () => {
 
 test('the vessel, the safety sheet and the cautions follow it', () => {
   const table = reactionTable(plan)
-  expect(stepContents(plan, table).find((each) => each.step === id)!.vessel).toBeUndefined()
-  expect(stepContents(acetanilide, reactionTable(acetanilide)).find((each) => each.step === 'reflux')!.vessel).toBeDefined()
   expect(safetySheet(plan).dangers.find(({ words }) => words === grind.danger)!.steps).toEqual(['Grind'])
   expect(cautionsOf(plan, table, step())[0]).toContain('Fire')
 })

@@ -85,5 +85,5 @@ export function effectOf(step: Step): MatterOperation | undefined {
         ? byOperation[operation]
         : { effect: chargeEffect }
   if (!found || !step.waste?.length) return found
-  return { ...found, effect: (bench, doing, world) => putAway(found.effect(bench, doing, world), step) }
+  return { ...found, effect: (bench, doing, world) => putAway(found.effect(bench, doing, world), doing.plan, step, world.note) }
 }

@@ -1,4 +1,6 @@
 /** Heating, adding and quenching on the demo preparations, with figures worked by hand. */
+import { holdingsIn, massOf } from '../matter/state'
+import { vesselIn } from '@/test-support/inVessel'
 import { defaultLab } from '../lab/lab'
 import type { Lab } from '../lab/lab'
 import { changeStep } from '../plan/editPlan'
@@ -83,8 +85,7 @@ describe('adding and quenching', () => {
     expect(filled.cp).toBeGreaterThan(1.5)
     expect(filled.cp).toBeLessThan(2.2)
     expect(filled.heat).toBe(135)
-    const { context } = at(methylNitrobenzoate, 'nitrate')
-    const grams = context.now.contents.reduce((sum, { massG, volumeML }) => sum + (massG ?? volumeML ?? 0), 0)
+    const grams = massOf(holdingsIn(vesselIn(methylNitrobenzoate, 'nitrate')))!
     // n·(−ΔH)/(m·c)
     expect(fact('rise')).toBeCloseTo((Number(filled.mmol) * 135) / (grams * Number(filled.cp)), 6)
     expect(fact('rise')).toBeGreaterThan(70)
@@ -94,7 +95,7 @@ describe('adding and quenching', () => {
   })
   test('what the author writes stands above the record, without a span; where nothing is known nothing is said', () => {
     const typed = at(methylNitrobenzoate, 'nitrate', { heat: 150, cp: 1.5, mmol: 44.3 })
-    const grams = typed.context.now.contents.reduce((sum, { massG, volumeML }) => sum + (massG ?? volumeML ?? 0), 0)
+    const grams = massOf(holdingsIn(vesselIn(methylNitrobenzoate, 'nitrate')))!
     expect(typed.fact('rise')).toBeCloseTo((44.3 * 150) / (grams * 1.5), 6)
     expect(typed.report.facts.find(({ id }) => id === 'rise')!.how).not.toMatch(/between/)
     const silent = at(methylNitrobenzoate, 'nitrate', { heat: 0 })

@@ -7,18 +7,6 @@ import type { UsualStation } from '../plan/stations'
 import type { StepFact } from '../plan/stepFacts'
 import type { Purpose } from '../reaction/meeting'
 
-/** What a step does to what is in its vessel. */
-export interface Effect {
-  /** The work goes on in another vessel: always, or unless it is a separating funnel already. */
-  moves?: 'always' | 'into a funnel'
-  /** Nobody has said it: of what is in the vessel nothing is known afterwards. */
-  unsaid?: true
-  /** The vessel holds nothing of what was before. */
-  begins?: 'empty'
-  /** What stays when it is over, where that is not all of it. */
-  leaves?: 'organic layer' | 'product' | 'what it names'
-}
-
 /** How a typed figure goes with the scale of its plan: as the amounts do, or as the time does in which the same heat per gram is led away (timeFactor). */
 export type Law = 'as the amounts' | 'as the time of cooling'
 
@@ -50,7 +38,8 @@ export interface Operation {
   says?: readonly string[]
   /** Facts that are asked for in it; gas may come off in any. */
   asks?: readonly StepFact[]
-  effect?: Effect
+  /** When it is over the product stands by itself: everything else may be put away. */
+  leavesProduct?: true
   /** What is in the vessel is hot. Under a condenser, the apparatus is checked before. */
   heats?: 'under a condenser' | 'open'
   /** It sets an apparatus up and checks it. */

@@ -5,7 +5,6 @@ import type { Substance } from '../substance/substance'
 import { writeNumber } from '../quantity/write'
 import type { ReactionTable } from '../reaction/reactionTable'
 import type { TemperatureReading } from './vessel/timeInBand'
-import type { StepContents } from './vessel/contents'
 import type { Blanks, Field, Filled } from './fields'
 import type { OwnKey } from './own'
 import type { Query } from './query'
@@ -29,12 +28,11 @@ export interface Measured {
   titresML?: Readonly<Record<string, number[]>>
 }
 
-/** Where a planner stands: a step of a plan with what is in its vessel, and the laboratory. */
+/** Where a planner stands: a step of a plan, and the laboratory. */
 export interface Context {
   plan: Plan
   table: ReactionTable
   step: Step
-  now: StepContents
   lab: Lab
   measured?: Measured | undefined
   /** Solvents to compare besides those of the plan. */

@@ -6,7 +6,6 @@ import { readHeld } from '../substance/heldById'
 import type { Substance } from '../substance/substance'
 import { typedFor } from '../plan/typedFor'
 import type { ReactionTable } from '../reaction/reactionTable'
-import { stepContents } from './vessel/contents'
 import { adding } from './add/planner'
 import { cooling } from './cool/planner'
 import { crystallising } from './crystallise/planner'
@@ -77,13 +76,11 @@ export function contextOf(
   measured?: Measured,
   solvents?: readonly Substance[],
 ): Context {
-  const now = stepContents(plan, table).find((each) => each.step === step.id)
-  if (!now) throw new Error(`The plan has no step “${step.id}”.`)
+  if (!plan.steps.some(({ id }) => id === step.id)) throw new Error(`The plan has no step “${step.id}”.`)
   const context: Context = {
     plan,
     table,
     step,
-    now,
     lab,
     ...(measured ? { measured } : {}),
     ...(solvents ? { solvents } : {}),

@@ -1,31 +1,30 @@
 import { capital } from '../words/capital'
-import { meetingsSource } from '../reaction/meetings'
-import type { Meeting } from '../reaction/meeting'
-import { meetingsIn } from '../operations/vessel/meetingsIn'
+import type { Row } from '../matter/reactions/row'
+import { meetingsIn, pairName } from '../operations/vessel/meetingsIn'
 import type { Query, QueryRule } from '../operations/query'
 
 /**
  * Two substances in one vessel that must not meet: by what their classes do to each other, whatever they are called. The first step in which they do is asked about, the gravest first.
  * Where a step is there for the meeting, or it happens every day, it has a measure instead (cautionsOf).
  */
-export const incompatible: QueryRule = (plan, table) => {
+export const incompatible: QueryRule = (plan, table, lab) => {
   const seen = new Set<string>()
-  return meetingsIn(plan, table).flatMap(({ step, meeting, one, other, meant }): Query[] => {
-    const pair = [one.substance.id, other.substance.id].sort().join(' ')
-    if (meant || meeting.grave === 'heed' || seen.has(pair)) return []
+  return meetingsIn(plan, table, lab).flatMap(({ step, row, one, other, meant }): Query[] => {
+    const pair = pairName({ one, other })
+    if (meant || row.grade === 'heed' || seen.has(pair)) return []
     seen.add(pair)
     return [
       {
-        id: `incompatible-${one.substance.id}-${other.substance.id}`,
+        id: `incompatible-${one.id}-${other.id}`,
         about: step,
-        title: `${one.substance.name} meets ${other.substance.name}`,
-        evidence: `${evidenceOf(meeting)} ${meeting.instead} If it is meant, say how it is kept safe.`,
+        title: `${one.name} meets ${other.name}`,
+        evidence: `${evidenceOf(row)} ${row.instead} If it is meant, say how it is kept safe.`,
       },
     ]
   })
 }
 
 /** What a meeting does, with how grave that is and where it is said. */
-export function evidenceOf({ one, other, with: third, grave, happens }: Meeting): string {
-  return `${capital(one)} and ${other}${third ? ` with ${third}` : ''}: ${happens}${grave === 'kills' ? '. It may kill' : ''} (${meetingsSource}).`
+export function evidenceOf({ one, other, with: third, grade, happens, source }: Row): string {
+  return `${capital(one)} and ${other}${third ? ` with ${third}` : ''}: ${happens}${grade === 'kills' ? '. It may kill' : ''} (${source}).`
 }

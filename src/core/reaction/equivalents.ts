@@ -49,6 +49,9 @@ export function equivalentsOf(as: ClassInVessel, substance: Pick<Substance, 'for
     case 'sulfite':
     case 'thiosulfate':
       return as === 'sulfite' ? (readFormula(formula).atoms.S ?? 1) : 1
+    case 'chromium(VI)':
+      // Each takes up three electrons, an alcohol gives two to become an aldehyde or a ketone.
+      return 1.5 * (readFormula(formula).atoms.Cr ?? 1)
     case 'alcohol':
       return Math.max(1, groups.filter((group) => group === 'alcohol').length)
     default:

@@ -7,10 +7,10 @@ export interface Heat {
   other: ClassInVessel
   /** A third that must be there as well. */
   with?: ClassInVessel
+  /** What the other may not be: an acid that gives no ester is not meant. */
+  otherIsNot?: ClassInVessel
   /** kJ given off for each equivalent that reacts: least, usual, most. */
   kJ: readonly [number, number, number]
-  /** True where the whole of `one` gives it off, however much there is of the other. */
-  allOfOne?: true
 }
 
 export const heatSource =
@@ -47,6 +47,11 @@ export const heats: readonly Heat[] = [
   { what: 'strong acid with strong base', one: 'strong acid', other: 'strong base', kJ: [55, 57, 60] },
   { what: 'weak acid with strong base', one: 'acid', other: 'strong base', kJ: [40, 50, 58] },
   { what: 'strong acid with ammonia or an amine', one: 'strong acid', other: 'amine', kJ: [35, 50, 60] },
-  { what: 'dilution of sulfuric acid', one: 'concentrated sulfuric acid', other: 'water', kJ: [50, 72, 85], allOfOne: true },
-  { what: 'esterification', one: 'alcohol', other: 'acid', with: 'strong acid', kJ: [0, 5, 15] },
+  // From heats of formation in water: ethanol to acetaldehyde 265, to acetic acid 590 kJ/mol.
+  { what: 'oxidation by chromium(VI)', one: 'chromium(VI)', other: 'alcohol', kJ: [200, 300, 600] },
+  // From heats of formation in water: propan-2-ol to acetone 270 kJ/mol.
+  { what: 'oxidation by hypochlorite', one: 'hypochlorite', other: 'alcohol', kJ: [200, 270, 300] },
+  // From heats of formation in water: hydrogen carbonate takes up 13, carbonate gives off 2 kJ/mol.
+  { what: 'carbonate with acid', one: 'carbonate', other: 'acid', kJ: [0, 0, 3] },
+  { what: 'esterification', one: 'alcohol', other: 'acid', with: 'strong acid', otherIsNot: 'strong acid', kJ: [0, 5, 15] },
 ]

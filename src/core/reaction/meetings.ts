@@ -4,7 +4,7 @@ import { readFormula } from '../substance/readFormula'
 import { equivalentsOf } from './equivalents'
 import type { Meeting } from './meeting'
 import { meetingTable } from './meetingTable'
-import { classesOf, type Kept } from './reactiveClasses'
+import { classesOf, type ClassInVessel, type Kept } from './reactiveClasses'
 
 /** Source of all of them. */
 export const meetingsSource = 'Bretherick’s Handbook of Reactive Chemical Hazards'
@@ -23,10 +23,8 @@ const apart = [
 ] as const
 
 /** True for what the water in the air spoils. Magnesium, because what is made of it in ether is; an anhydride loses too little for it to matter. */
-export function isSpoiltByMoistAir(what: Kept): boolean {
-  const classes = classesOf(...what)
-  return ([...apart, 'magnesium'] as const).some((each) => each !== 'acid anhydride' && classes.has(each))
-}
+export const isSpoiltByMoistAir = (classes: { has: (each: ClassInVessel) => boolean }): boolean =>
+  ([...apart, 'magnesium'] as const).some((each) => each !== 'acid anhydride' && classes.has(each))
 
 /** What two substances do to each other when nothing else is there, where that is worth a question; undefined where nothing is known. */
 export function betweenTwo(one: Kept, other: Kept): string | undefined {

@@ -1,27 +1,28 @@
+import type { Lab } from '../lab/lab'
 import { scalePlan } from '../edit/scalePlan'
-import { placedIn, unplacedIn, type InContainer } from '../operations/vessel/placedIn'
-import type { Content } from '../operations/vessel/content'
-import { isWatery } from '../operations/vessel/watery'
+import { classesIn } from '../matter/reactions/classesIn'
+import { rows } from '../matter/reactions/row'
+import { holdingsIn } from '../matter/state'
+import { acidIn, baseIn } from '../operations/vessel/acidIn'
+import { amountsIn, substancesIn, wasteIn } from '../operations/vessel/wasteIn'
 import type { Plan } from '../plan/plan'
-import { meetings } from '../reaction/meetings'
 import { reactionTable, type Charge } from '../reaction/reactionTable'
-import { classesOf, type ClassInVessel } from '../reaction/reactiveClasses'
-import { baseCapacityOf, protonsOf } from '../substance/acidBase'
-import { aqueousStreams, type WasteStream } from '../substance/lists'
+import type { ClassInVessel } from '../reaction/reactiveClasses'
+import type { WasteStream } from '../substance/lists'
 
 /** One waste container of a session: what comes into it from all groups. */
 export interface WasteForecast {
   stream: WasteStream
-  /** Liquids, mL; at the most, as if nothing had been used up or gone off. */
+  /** Liquids, mL. */
   liquidML: number
   solidG: number
   /** What is in it, by name. */
   holds: string[]
   /** Steps of the plan that put something in. */
   steps: string[]
-  /** Acid and base that are in it at the most, mmol of protons given and taken up, and what meets the rest; null where it is neither. */
+  /** Acid and base that are in it, mmol of protons given and taken up, and what meets the rest; null where it is neither, and where nobody can say. */
   neutralise: Neutralise | null
-  /** What is destroyed in a step of its own before anything goes in, mmol at the most; null for other streams, and where an amount is not known. */
+  /** What is destroyed in a step of its own before anything goes in, mmol; null for other streams, and where an amount is not known. */
   quenchMmol: number | null
   /** What must not come into it: what reacts with what is in it, and what happens. */
   never: { what: ClassInVessel; happens: string }[]
@@ -42,74 +43,80 @@ export interface WasteOf {
   done?: ReadonlySet<string>
 }
 
-const bicarbonateGPerMmol = 84.007 / 1000
+/** What one group, or several together, put into the containers. */
+export interface Wastes {
+  containers: Map<WasteStream, Filled>
+  /** What is left standing and goes nowhere, by name. */
+  unplaced: ReadonlySet<string>
+}
 
-/**
- * What comes into each waste container of a session, from the steps that say so; and by name what is charged and put into none. Volumes are those of what was charged: what reacts, evaporates or is kept is not taken off, so that no container is too small.
- */
-export function wasteForecast(plan: Plan, groups: readonly WasteOf[]): { containers: WasteForecast[]; unplaced: string[] } {
-  const all = new Map<WasteStream, WasteForecast & { acid: number; base: number; classes: Set<ClassInVessel> }>()
-  const unplaced = new Set<string>()
-  for (const { scale, charged, done } of groups) {
-    const scaled = scalePlan(plan, scale)
-    const table = reactionTable(scaled, charged)
-    const placed = placedIn(scaled, table)
-    const { stream: rest, takes } = takesTheRest([...placed.keys()])
-    const left = unplacedIn(scaled, table, placed)
-    const intoRest = left.filter(takes)
-    for (const { substance } of left) if (!intoRest.some((each) => each.substance === substance)) unplaced.add(substance.name)
-    for (const [stream, container] of placed) {
-      if (stream === rest) container.placed.push({ step: container.step, contents: intoRest })
-      const into = all.get(stream) ?? {
-        stream,
-        liquidML: 0,
-        solidG: 0,
-        holds: [],
-        steps: container.steps,
-        neutralise: null,
-        quenchMmol: stream === 'quenched first, by itself' ? 0 : null,
-        never: [],
-        acid: 0,
-        base: 0,
-        classes: new Set(),
-      }
-      all.set(stream, into)
-      for (const content of contentsUpTo(container, done)) {
-        const { substance, line, massG, volumeML, mmol } = content
-        if (line.form.kind === 'solid') into.solidG += massG ?? 0
-        else into.liquidML += volumeML ?? massG ?? 0
-        if (into.quenchMmol !== null) into.quenchMmol = mmol === null ? null : into.quenchMmol + mmol
-        into.acid += (mmol ?? 0) * protonsOf(substance)
-        into.base += (mmol ?? 0) * baseCapacityOf(substance)
-        for (const each of classesOf(substance, line)) into.classes.add(each)
-        if (!into.holds.includes(substance.name)) into.holds.push(substance.name)
-      }
-    }
+interface Filled extends Omit<WasteForecast, 'neutralise' | 'never'> {
+  acid: number | null
+  base: number | null
+  classes: Set<ClassInVessel>
+}
+
+const bicarbonateGPerMmol = 84.007 / 1000
+const quenched: WasteStream = 'quenched first, by itself'
+
+const plus = (one: number | null, other: number | null) => (one === null || other === null ? null : one + other)
+
+/** What a group puts into each waste container, as the walk through its plan, or through what it charged, has it when its steps put it away. */
+export function wasteOf(plan: Plan, { scale, charged, done }: WasteOf, lab: Lab): Wastes {
+  const scaled = scalePlan(plan, scale)
+  const { put, left } = wasteIn(scaled, reactionTable(scaled, charged), lab)
+  // What a step names is there, even where nothing is left to come into it.
+  const containers = new Map(
+    plan.steps.flatMap(({ waste }) => waste ?? []).map(({ into }): [WasteStream, Filled] => [into, emptyOf(into)]),
+  )
+  for (const { into, step, vessel } of put) {
+    const one = containers.get(into)!
+    if (!one.steps.includes(step)) one.steps.push(step)
+    if (done !== undefined && !done.has(step)) continue
+    const { liquidML, solidG } = amountsIn([vessel])
+    one.liquidML += liquidML
+    one.solidG += solidG
+    one.acid = plus(one.acid, acidIn(vessel))
+    one.base = plus(one.base, baseIn(vessel))
+    for (const each of classesIn(vessel).keys()) one.classes.add(each)
+    for (const { substance } of substancesIn(scaled, [vessel]))
+      if (!one.holds.includes(substance.name)) one.holds.push(substance.name)
+    if (into === quenched)
+      one.quenchMmol = holdingsIn(vessel)
+        .filter(({ thing }) => thing.substance.waste === quenched)
+        .reduce((sum, { amount }) => plus(sum, amount), one.quenchMmol)
   }
+  return { containers, unplaced: new Set(substancesIn(scaled, left).map(({ substance }) => substance.name)) }
+}
+
+const emptyOf = (stream: WasteStream): Filled => ({
+  ...{ stream, liquidML: 0, solidG: 0, holds: [], steps: [], quenchMmol: stream === quenched ? 0 : null },
+  ...{ acid: 0, base: 0, classes: new Set() },
+})
+
+/** What comes into each waste container of a session from its groups, and by name what goes into none. */
+export function wasteForecast(groups: readonly Wastes[]): { containers: WasteForecast[]; unplaced: string[] } {
+  const all = new Map<WasteStream, Filled>()
+  for (const { containers } of groups)
+    for (const [stream, one] of containers) {
+      const sum = all.get(stream) ?? { ...emptyOf(stream), steps: one.steps }
+      all.set(stream, {
+        ...sum,
+        liquidML: sum.liquidML + one.liquidML,
+        solidG: sum.solidG + one.solidG,
+        acid: plus(sum.acid, one.acid),
+        base: plus(sum.base, one.base),
+        quenchMmol: plus(sum.quenchMmol, one.quenchMmol),
+        holds: [...new Set([...sum.holds, ...one.holds])],
+        classes: new Set([...sum.classes, ...one.classes]),
+      })
+    }
   const containers = [...all.values()].map(({ acid, base, classes, ...one }) => ({
     ...one,
-    neutralise: one.stream === 'aqueous acid or base' ? neutraliseOf(acid - base) : null,
+    neutralise: one.stream === 'aqueous acid or base' && acid !== null && base !== null ? neutraliseOf(acid - base) : null,
     never: neverWith(classes),
   }))
-  return { containers, unplaced: [...unplaced] }
-}
-
-/** Containers into which something may go that no step names; into the others nothing comes by chance. */
-const ordinary: readonly WasteStream[] = ['aqueous, harmless', 'aqueous acid or base', 'other organic', 'halogenated organic']
-
-/** Where liquids go that no step names: all of them into the one ordinary container for liquids that the plan has, else what is watery into the one for water. Nowhere where there are two that it may be. */
-function takesTheRest(streams: readonly WasteStream[]): { stream?: WasteStream; takes: (content: Content) => boolean } {
-  const liquids = streams.filter((stream) => ordinary.includes(stream))
-  if (liquids.length === 1) return { stream: liquids[0]!, takes: ({ line }) => line.form.kind !== 'solid' }
-  const aqueous = liquids.filter((stream) => aqueousStreams.includes(stream))
-  return aqueous.length === 1 ? { stream: aqueous[0]!, takes: isAqueous } : { takes: () => false }
-}
-
-const isAqueous = (content: Content): boolean =>
-  isWatery(content) || (content.substance.waste !== undefined && aqueousStreams.includes(content.substance.waste))
-
-function contentsUpTo({ placed }: InContainer, done: ReadonlySet<string> | undefined): Content[] {
-  return [...new Set(placed.flatMap(({ step, contents }) => (done === undefined || done.has(step) ? contents : [])))]
+  return { containers, unplaced: [...new Set(groups.flatMap(({ unplaced }) => [...unplaced]))] }
 }
 
 /** Below this there is nothing worth neutralising, mmol. */
@@ -122,11 +129,12 @@ function neutraliseOf(mmol: number): Neutralise | null {
     : { left: 'base', mmol: -mmol, bicarbonateG: null }
 }
 
-/** What the table of meetings knows to harm with what is there, each once; what happens every day is left out. */
+/** What the table of reactions knows to harm with what is there, each once; what happens every day is left out. */
 function neverWith(classes: ReadonlySet<ClassInVessel>): WasteForecast['never'] {
   const found = new Map<ClassInVessel, string>()
-  for (const { one, other, with: third, grave, happens } of meetings) {
-    if (grave === 'heed' || (third !== undefined && !classes.has(third))) continue
+  for (const { one, other, with: third, grade, happens } of rows) {
+    if (grade === 'ordinary' || grade === 'heed' || happens === undefined || (third !== undefined && !classes.has(third)))
+      continue
     for (const [here, what] of [
       [one, other],
       [other, one],

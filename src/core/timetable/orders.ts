@@ -45,7 +45,7 @@ function mayWait(steps: readonly Step[], at: number, host: number): boolean {
   const kind = operationIn(step)?.meanwhile
   if (kind === undefined) return false
   const between = steps.slice(Math.min(at, host), Math.max(at, host))
-  if (kind === 'puts away') return host < at && between.every((each) => operationIn(each)?.effect?.leaves === 'product')
+  if (kind === 'puts away') return host < at && between.every((each) => operationIn(each)?.leavesProduct)
   const sample = sampleIn(step)
   if (sample === undefined) return false
   // Later it may be measured at any time: what it needs is kept apart. Earlier only after all that makes it.

@@ -1,5 +1,5 @@
 import { classesOf } from '../../reaction/reactiveClasses'
-import { proton, strongAnions, weak } from '../minerals'
+import { cationOf, proton, strongAnions, weak } from '../minerals'
 import type { Span } from '../span'
 import { holdingsIn, vesselAt, withVessel, type Bench } from '../state'
 import { noAtoms, plusAtoms, thingOfAtoms, water, type Thing } from '../thing'
@@ -69,11 +69,23 @@ function hydrolysis(thing: Thing, acidOf: (atoms: Readonly<Record<string, number
   }
 }
 
-/** A halogen that a wash of sulfite or thiosulfate destroys (Furniss et al., Vogel's Textbook of Practical Organic Chemistry, ch. 2.22). */
-function reduced(thing: Thing, holds: (thing: Thing) => boolean): Turns | null {
+/** A halogen that zinc or magnesium, or a wash of sulfite or thiosulfate destroys (Furniss et al., Vogel's Textbook of Practical Organic Chemistry, ch. 2.22). */
+function reduced(thing: Thing, holds: (thing: Thing) => boolean, present: ReadonlySet<Thing>): Turns | null {
   const [symbol] = Object.keys(thing.atoms ?? {})
   if (!thing.atoms || symbol === undefined || !(symbol in halides) || !noAtoms(plusAtoms(thing.atoms, { [symbol]: 2 }, -1)))
     return null
+  const metal = [...present].find(({ substance }) => substance.formula === 'Mg' || substance.formula === 'Zn')
+  if (metal)
+    return {
+      name: `reduction by ${metal.name}`,
+      change: [
+        [thing, -1],
+        [metal, -1],
+        [cationOf(metal.substance.formula!, 2), 1],
+        [halides[symbol]!, 2],
+      ],
+      part: whole,
+    }
   if (holds(weak.sulfurDioxide))
     return {
       name: 'reduction by sulfite',
@@ -145,7 +157,7 @@ export function reactsByWater(
   const holds = (thing: Thing) => present.has(thing)
   for (const { thing, certain } of holdingsIn(vessel)) {
     if (!certain) continue
-    const turns = hydrolysis(thing, acidOf) ?? reduced(thing, holds) ?? withSulfite(thing, holds)
+    const turns = hydrolysis(thing, acidOf) ?? reduced(thing, holds, present) ?? withSulfite(thing, holds)
     const most = turns && mostOf(now, turns.change)
     if (!turns || !most) continue
     const mmol = most * world.draw(`${turns.name} ${thing.id}`, turns.part)

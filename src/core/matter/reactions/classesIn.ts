@@ -62,6 +62,7 @@ export function classesIn(vessel: Vessel): Map<ClassInVessel, OfClass[]> {
       } else if (thing === hydroxide) {
         if (pH !== null && pH >= limits.strongBase) add('strong base', of)
       } else if (thing.charge !== 0) for (const each of byIon[thing.id] ?? []) add(each, of)
+      else if (thing === weak.ammonia) for (const each of ammoniaAt(pH)) add(each, of)
       else
         for (const each of byWeak.get(thing) ?? classesOf(thing.substance, { form: formOf(phase, thing, fraction) }))
           // What has given its proton away is no acid any more.
@@ -71,6 +72,12 @@ export function classesIn(vessel: Vessel): Map<ClassInVessel, OfClass[]> {
   }
   return all
 }
+
+/** Ammonia and its ion stand in water side by side: it is ammonia where that is more than half of it, its ion down to a hundredth (pKa 9.25). */
+const ammoniaAt = (pH: number | null): readonly ClassInVessel[] => [
+  ...(pH === null || pH > weak.ammonia.base! ? (['ammonia', 'amine'] as const) : []),
+  ...(pH !== null && pH < weak.ammonia.base! + 2 ? (['ammonium salt'] as const) : []),
+]
 
 const solid = { kind: 'solid', purity: 1 } as const
 const neat = { kind: 'neat', purity: 1 } as const
@@ -84,22 +91,34 @@ const strengths = Array.from({ length: 101 }, (_, percent) => ({
 /** As what a bottle would hold it: the rules of classes ask that. */
 function formOf(phase: Phase, thing: Thing, fraction: number) {
   if (phase.kind === 'solid') return solid
-  return thing.solid || fraction < 0.5 ? strengths[Math.round(100 * fraction)]! : neat
+  return thing.solid || (phase.kind === 'watery' && fraction < 0.5) ? strengths[Math.round(100 * fraction)]! : neat
 }
 
-/** Which strong acid a strongly acid water is, by its anions and by its strength. */
+/** Thinner than this in all that it stands in no acid is concentrated, whatever else takes the place of water. Judgement. */
+const leastShare = 0.25
+
+/** Which strong acid a strongly acid water is, by its anions, and by its strength in the water that is left to it: another strong acid, and what is dissolved, is no water to it. */
 function strongAcidClasses({ holds }: Phase, whole: number | null): ClassInVessel[] {
-  const share = (id: string) => {
+  const grams = (id: string) => {
     const found = holds.find(({ thing }) => thing.id === id)
-    return found && whole && found.amount !== null ? (found.amount * found.thing.gPer) / whole : found ? 1 : 0
+    return found ? (found.amount === null ? Infinity : found.amount * found.thing.gPer) : 0
   }
-  const [chloride, sulfate, nitrate] = [share('ion Cl^-'), share('ion SO4^2-'), share('ion NO3^-')]
+  const water = massOf(holds.filter(({ thing }) => isWater(thing)))
+  const [chloride, sulfate, nitrate] = [grams('ion Cl^-'), grams('ion SO4^2-'), grams('ion NO3^-')]
+  // An amount that nobody knows may be all of it.
+  const isStronger = (own: number, than: number) =>
+    own > 0 &&
+    (own === Infinity ||
+      water === null ||
+      whole === null ||
+      (own >= than * (own + water) && sulfate + nitrate >= leastShare * whole))
   return [
     'strong acid',
     ...(chloride > 0 ? (['hydrochloric acid'] as const) : []),
     ...(sulfate > 0 ? (['sulfuric acid'] as const) : []),
-    ...(sulfate >= concentrated.sulfuric ? (['concentrated sulfuric acid'] as const) : []),
+    ...(isStronger(sulfate, concentrated.sulfuric) ? (['concentrated sulfuric acid'] as const) : []),
+    ...(grams('ion ClO4^-') > 0 ? (['perchloric acid'] as const) : []),
     ...(nitrate > 0 ? (['nitric acid'] as const) : []),
-    ...(nitrate >= concentrated.nitric ? (['concentrated nitric acid'] as const) : []),
+    ...(isStronger(nitrate, concentrated.nitric) ? (['concentrated nitric acid'] as const) : []),
   ]
 }

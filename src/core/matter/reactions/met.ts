@@ -114,7 +114,7 @@ function restsOf(thing: Thing, atoms: Readonly<Record<string, number>>, charge: 
 }
 
 /**
- * Lets what meets in the vessel that the work goes on in do what the table says, each row once: said as an event, and as matter where it moves any. Rows whose gas follows from the pH alone are said only.
+ * Lets what meets in the vessel that the work goes on in do what the table says, as far as it moves matter. The gas of some rows follows from the pH alone.
  */
 export function reactsByTable(bench: Bench, world: World, known: ReadonlySet<string>): { bench: Bench; met: string[] } {
   let vessel = vesselAt(bench)
@@ -131,8 +131,6 @@ export function reactsByTable(bench: Bench, world: World, known: ReadonlySet<str
         const key = `${row.one} ${row.other} ${one.holding.thing.id} ${other.holding.thing.id}`
         if (met.includes(key)) continue
         met.push(key)
-        if (!known.has(key))
-          world.note({ kind: 'meets', row, one: one.holding.thing, other: other.holding.thing, vessel: vessel.name })
         // A strong acid does at once what a weak one does slowly.
         const isStrong = classes.get('strong acid')?.some(({ holding }) => holding === other.holding) ?? false
         const speed = row.speed === 'slow' && isStrong ? 'at once' : row.speed

@@ -16,8 +16,6 @@ export interface Row {
   gas?: MeetingGas
   /** Given off for each equivalent that reacts. */
   kJ: Span | 'unknown'
-  /** True where the whole of the first gives the heat off, however much there is of the other. */
-  allOfOne: boolean
   speed: Speed
   grade: Grave | 'ordinary'
   happens?: string
@@ -45,7 +43,6 @@ export const rows: readonly Row[] = [
       ...(meeting.with ? { with: meeting.with } : {}),
       ...(meeting.gas ? { gas: meeting.gas } : {}),
       kJ: heat ? span(heat.kJ) : 'unknown',
-      allOfOne: heat?.allOfOne ?? false,
       speed: slow(meeting.one, meeting.other),
       grade: meeting.grave,
       happens: meeting.happens,
@@ -61,7 +58,6 @@ export const rows: readonly Row[] = [
       other: heat.other,
       ...(heat.with ? { with: heat.with } : {}),
       kJ: span(heat.kJ),
-      allOfOne: heat.allOfOne ?? false,
       speed: slow(heat.one, heat.other),
       grade: 'ordinary',
       source: heatSource,

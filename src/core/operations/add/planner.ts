@@ -1,14 +1,16 @@
 import { writeNumber } from '../../quantity/write'
+import { typedFor } from '../../plan/typedFor'
 import { timeFactor } from '../../quantity/timeFactor'
 import { partsUsed } from '../../plan/partsUsed'
 import { isWatery } from '../vessel/watery'
+import { boilsHere } from '../vessel/saysBoiling'
+import { liquidMLIn, vesselDuring } from '../vessel/stoodAt'
+import { pressureMmHg } from '../../lab/lab'
+import { boilsOff, minutesToCarry } from './carriedAway'
 import { additionRate, dropsML, pauseRule } from './additionRate'
 import { adiabaticRise } from './adiabaticRise'
 import { initiationLadder, initiationMin } from './initiation'
-import { heatOf, saysHeat } from '../../reaction/heats'
-import { heatSource } from '../../reaction/heatTable'
-import { gramsIn } from '../vessel/inVessel'
-import { heatCapacityIn } from './heatCapacity'
+import { heatHere } from '../vessel/heatHere'
 import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when, type Advice, type Context } from '../planner'
 import { blank, oneOf } from '../fields'
 
@@ -46,20 +48,47 @@ function goingIn({ table, step }: Context) {
     .sort((a, b) => b.mL - a.mL)
 }
 
-/** The reaction that what goes in here is known to set off; where the step names no line, whatever is there is put together in it. */
-function heatHere({ now, step }: Context) {
-  const named = partsUsed(step).map(({ line }) => line)
-  return heatOf(now.contents, named.length > 0 ? named : now.contents.map(({ line }) => line.id))
-}
-
 /** How far a rise may lie below and above, as parts of it: by the span of the heat and of the heat capacity, where they are those on record; what was typed is taken as it stands. */
 function spanOf(context: Context, heat: number, cp: number): [low: number, high: number] {
-  const warms = heatHere(context)
-  const capacity = heatCapacityIn(context.now.contents)
-  const [least, usualHeat, most] = warms?.kJ ?? [heat, heat, heat]
-  const onRecord = heat === rough(usualHeat) && heat > 0
+  const { heat: found, capacity } = heatHere(context)
+  const { low, likely, high } = found?.kJ ?? { low: heat, likely: heat, high: heat }
+  const onRecord = heat === rough(likely) && heat > 0
   const spread = capacity && rough(capacity.cp) === cp ? capacity.spread : 0
-  return [(onRecord ? least / heat : 1) * (1 - spread), (onRecord ? most / heat : 1) * (1 + spread)]
+  return [(onRecord ? low / heat : 1) * (1 - spread), (onRecord ? high / heat : 1) * (1 + spread)]
+}
+
+/** What all of it at once would do: pass the temperature that the author allows, or boil. No ceiling is taken that nobody has written. */
+function tooHot(
+  context: Context,
+  { ceilingC, startC, joules, risesK }: { ceilingC: number; startC: number; joules: number; risesK: number },
+): Advice[] {
+  const vessel = vesselDuring(context)
+  const boil = boilsHere(vessel, context.lab)
+  const boilsC = 'atC' in boil ? boil.atC : Infinity
+  const typed = typedFor(context.step).ceilingC !== undefined
+  const reaches = startC + risesK
+  if (reaches <= boilsC && !(typed && reaches > ceilingC)) return []
+  const minutes = minutesToCarry(joules, liquidMLIn(vessel), Math.min(ceilingC, boilsC))
+  const spread = `Add it over at least ${writeNumber(Math.max(1, Math.ceil(minutes)), 0)} min, in ice, stirring.`
+  const why = 'adiabatic rise, with nothing led away; the minutes are those in which a bath of ice carries it off'
+  if (!('atC' in boil) || reaches <= boilsC)
+    return [
+      {
+        id: 'hot',
+        level: 'danger',
+        words: `All at once it could reach ${writeNumber(reaches, 0)} °C, above the ${ceilingC} °C allowed. ${spread}`,
+        why,
+      },
+    ]
+  const { mL, vapourL } = boilsOff(joules * (1 - (boilsC - startC) / risesK), boil.main, boilsC, pressureMmHg(context.lab))
+  return [
+    {
+      id: 'hot',
+      level: 'danger',
+      words: `All at once it would boil, at ${writeNumber(boilsC, 0)} °C${typed ? `, above the ${ceilingC} °C allowed` : ''}: up to ${writeNumber(mL, mL < 1 ? 1 : 0)} mL of ${boil.main.name}, ${writeNumber(vapourL, 1)} L of vapour. ${spread}`,
+      why,
+    },
+  ]
 }
 
 /** Adding over a time: how fast, up to which temperature, when to pause, how hot it could become. */
@@ -75,8 +104,7 @@ export const adding = planner({
   suggest: (context) => {
     const { step, table } = context
     const [first] = goingIn(context)
-    const capacity = heatCapacityIn(context.now.contents)
-    const warms = heatHere(context)
+    const { heat: warms, untold, capacity } = heatHere(context)
     const reacts = warms?.mmol ?? Math.min(first?.mmol || Infinity, table.extent?.value ?? 0)
     const grignard = context.plan.substances.some(({ formula }) => formula === 'Mg')
     return {
@@ -88,13 +116,11 @@ export const adding = planner({
       startC: usual(20, 'the room'),
       mmol: ofPlan(
         rough(reacts),
-        warms
-          ? `${warms.from.map(({ substance }) => substance.name).join(' with ')}, as far as the scarcer goes`
-          : 'no more than goes in, and no more than the reaction can turn',
+        warms ? `${warms.between}, as far as the scarcer goes` : 'no more than goes in, and no more than the reaction can turn',
       ),
       heat: warms
-        ? ofRecord(rough(warms.kJ[1]), `${saysHeat(warms)}, ${heatSource}`)
-        : unknown(0, 'the heat of this reaction is not on record'),
+        ? ofRecord(rough(warms.kJ.likely), `${warms.says}, ${warms.source}`)
+        : unknown(0, untold ? `the heat of ${untold} is not on record` : 'the heat of this reaction is not on record'),
       cp: capacity
         ? ofRecord(
             rough(capacity.cp),
@@ -106,12 +132,12 @@ export const adding = planner({
     }
   },
   report: (context, filled) => {
-    const { now, step, measured } = context
+    const { step, measured } = context
     const { volumeML: mL, minutes, ceilingC, startC } = filled
     const dropML = goingIn(context)[0]?.watery === false ? dropsML.organic : dropsML.watery
     const { mLPerMin, dropsPerS } = additionRate(mL, minutes, dropML)
     const pause = pauseRule(ceilingC)
-    const grams = gramsIn(now)
+    const grams = heatHere(context).capacity?.grams ?? 0
     const cp = filled.cp
     const [mmol, heat] = [filled.mmol, filled.heat]
     const rise = heat > 0 && cp > 0 && grams > 0 ? adiabaticRise(mmol, heat, [{ g: grams, cp }]) : null
@@ -140,16 +166,7 @@ export const adding = planner({
             },
           ]
         : [{ id: 'no-heat', level: 'open' as const, words: 'Nothing that reacts goes in here: pour it in portions, swirling.' }]),
-      ...(rise !== null && startC + rise * high > ceilingC
-        ? [
-            {
-              id: 'hot',
-              level: 'danger' as const,
-              words: `All at once it could reach ${writeNumber(startC + rise * high, 0)} °C, above the ${ceilingC} °C allowed. Only cooling and slowness hold it: add over at least ${writeNumber(minutes, 0)} min, ice at hand.`,
-              why: 'adiabatic rise, with nothing led away',
-            },
-          ]
-        : []),
+      ...(rise === null ? [] : tooHot(context, { ...filled, joules: high * mmol * heat, risesK: rise * high })),
       ...when(
         rise === null && mmol > 0,
         'heat-unknown',

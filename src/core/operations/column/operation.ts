@@ -7,6 +7,6 @@ export const column: Operation = {
   past: { of: 'it', did: 'purified on a column', more: '[ with {lines}]' },
   danger: 'Dry silica harms the lungs: in the hood until it is wet.',
   make: act('Column is done', 'Fill the column wet and without gaps, never let it run dry, and collect in numbered tubes.', 45),
-  effect: { moves: 'always', leaves: 'product' },
+  leavesProduct: true,
   takes: [taking('chromatography column'), taking('test tubes', 20), taking('cotton wool')],
 }

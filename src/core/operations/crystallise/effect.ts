@@ -1,5 +1,5 @@
 import { usualColdC } from './usualCold'
-import { boilsAtIn } from '../../matter/boiling'
+import { boilsAtIn } from '../../matter/boilsAt'
 import { filtered } from '../../matter/filtered'
 import { dissolvesIn } from '../../matter/dissolves'
 import { unsaidSolid } from '../../matter/unsaidSolid'

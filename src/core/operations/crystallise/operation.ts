@@ -21,7 +21,7 @@ export const crystallise: Operation = {
   }),
   asks: ['cooled-by-itself'],
   heats: 'open',
-  effect: { moves: 'always', begins: 'empty', leaves: 'product' },
+  leavesProduct: true,
   scales: {
     soluteG: 'as the amounts',
     volumeML: 'as the amounts',

@@ -6,5 +6,4 @@ export const decant: Operation = {
   past: { of: 'it', did: 'decanted' },
   danger: '',
   make: act('Decant', 'Let it settle, then pour the liquid off what lies at the bottom.', 5),
-  effect: { moves: 'always' },
 }

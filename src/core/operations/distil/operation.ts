@@ -13,7 +13,7 @@ export const distil: Operation = {
   }),
   asks: ['stops-before-dry'],
   heats: 'under a condenser',
-  effect: { leaves: 'product' },
+  leavesProduct: true,
   measures: 'head',
   besides: ['heater', 'pressure'],
   scales: { 'components.mmol': 'as the amounts', stopML: 'as the amounts' },

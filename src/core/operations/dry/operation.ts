@@ -17,7 +17,7 @@ export const dry: Operation = {
     until: asWords('when two weighings agree'),
     ...times(8, 25),
   }),
-  effect: { leaves: 'product' },
+  leavesProduct: true,
   scales: { 'weighings.massG': 'as the amounts' },
   measures: 'constant mass',
   station: 'oven place',

@@ -11,7 +11,7 @@ export const evaporate: Operation = {
   }),
   heats: 'open',
   besides: ['pressure'],
-  effect: { leaves: 'product' },
+  leavesProduct: true,
   ceiling: 'bathC',
   final: 'is driven off',
   station: 'rotary evaporator',

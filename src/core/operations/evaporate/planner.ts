@@ -3,8 +3,9 @@ import { writeNumber } from '../../quantity/write'
 import { boilsAt } from '../../substance/boilsAt'
 import { evaporating as evaporate } from './pressureFor'
 import { isFlammable } from '../../substance/statements'
-import { isWatery } from '../vessel/watery'
-import { liquids } from '../vessel/inVessel'
+import { vesselDuring } from '../vessel/stoodAt'
+import { mainLiquid } from '../../matter/phase'
+import type { Substance } from '../../substance/substance'
 import { fact, ofRecord, planner, rough, usual, when, type Advice, type Context } from '../planner'
 import { blank, oneOf } from '../fields'
 
@@ -16,14 +17,11 @@ const fields = [
   ]),
 ] as const
 
-/** The solvent that is taken off: the most of the organic liquids here, or of those in the plan where the vessel holds none. */
-function solventOf({ now, plan, table }: Context) {
-  const here = liquids(now).find((content) => !isWatery(content))?.substance
-  if (here) return here
-  const solvents = table.lines.filter(
-    ({ line, volume }) => volume && (line.role === 'solvent' || line.role === 'work-up') && line.form.kind === 'neat',
-  )
-  return solvents.sort((a, b) => b.volume!.value - a.volume!.value)[0]?.substance ?? plan.substances[0]
+/** The solvent that is taken off: the most of the organic liquid that stands here, else the most of what is liquid. */
+function solventOf(context: Context): Substance | undefined {
+  const phases = vesselDuring(context)?.phases.filter(({ kind }) => kind !== 'solid') ?? []
+  const found = phases.find(({ kind }) => kind === 'organic') ?? phases[0]
+  return found && mainLiquid(found)?.substance
 }
 
 /** Taking a solvent off: bath, pressure, coolant, and a flask that was weighed empty. */

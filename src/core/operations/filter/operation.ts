@@ -8,6 +8,5 @@ export const filter: Operation = {
   make: act('Filter', 'Filter by suction and rinse with a little cold solvent.', 10, {
     until: 'when no more drops fall and the paper looks dry',
   }),
-  effect: { moves: 'always', leaves: 'what it names' },
   scales: { volumeML: 'as the amounts', solidG: 'as the amounts', rinseML: 'as the amounts' },
 }

@@ -1,4 +1,5 @@
-import { boilsAtIn, isVolatile } from '../../matter/boiling'
+import { isVolatile } from '../../matter/boiling'
+import { boilsAtIn } from '../../matter/boilsAt'
 import { vesselAt, type Bench } from '../../matter/state'
 import { atTemperature, goesIn, leaves } from '../../matter/verbs'
 import type { MatterEffect } from '../../matter/walk'

@@ -1,7 +1,7 @@
-import { pressureMmHg } from '../../lab/lab'
 import { writeNumber } from '../../quantity/write'
 import { timeInBand } from '../vessel/timeInBand'
-import { boilingOf } from '../vessel/boilingOf'
+import { boilsHere } from '../vessel/saysBoiling'
+import { vesselDuring } from '../vessel/stoodAt'
 import { fact, planner, usual, when } from '../planner'
 import { blank, oneOf } from '../fields'
 
@@ -31,7 +31,8 @@ export const holding = planner({
     bath: usual(Number(typed.highC ?? 60) <= 90 ? 'a warm-water bath' : 'a mantle', 'water up to 90 °C, a mantle above'),
     closed: usual('open or loosely stoppered', 'a closed flask bursts'),
   }),
-  report: ({ step, now, lab, measured }, filled) => {
+  report: (context, filled) => {
+    const { step, lab, measured } = context
     const { lowC, highC } = filled
     const minutes = step.kind === 'hold' ? step.holdMin : Math.max(1, step.waitMin)
     const bath = baths[filled.bath] ?? baths['a mantle']!
@@ -40,8 +41,8 @@ export const holding = planner({
     const lost =
       filled.closed === 'under a condenser'
         ? []
-        : [boilingOf(now.contents, pressureMmHg(lab))].flatMap((boil) =>
-            'atC' in boil && boil.atC < highC ? [`what is in it, ${boil.main} first (from ${Math.round(boil.atC)} °C)`] : [],
+        : [boilsHere(vesselDuring(context), lab)].flatMap((boil) =>
+            'atC' in boil && boil.atC < highC ? [`what is in it, ${boil.main.name} first (from ${Math.round(boil.atC)} °C)`] : [],
           )
     return {
       facts: [

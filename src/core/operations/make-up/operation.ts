@@ -6,7 +6,6 @@ export const makeUp: Operation = {
   past: { of: 'a solution', did: 'made up', more: '[ to {toML}]' },
   danger: '',
   make: act('Make up', 'Dissolve it in part of the solvent, rinse all of it into the flask, fill to the mark and mix well.', 10),
-  effect: { moves: 'always' },
   scales: { toML: 'as the amounts' },
   measures: 'made up',
 }

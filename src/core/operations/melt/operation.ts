@@ -16,7 +16,7 @@ export const melt: Operation = {
     ...times(15),
   }),
   asks: ['heated-slowly'],
-  effect: { leaves: 'product' },
+  leavesProduct: true,
   measures: 'melting range',
   station: 'melting-point apparatus',
   meanwhile: 'measures a sample',

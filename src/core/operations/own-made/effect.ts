@@ -1,5 +1,5 @@
-import type { OwnOperation } from '../../plan/plan'
-import { holdingsIn, vesselAt, withVessel, type Bench } from '../../matter/state'
+import { mainSubstance, substanceOf, type OwnOperation, type Plan } from '../../plan/plan'
+import { holdingsIn, vesselAt, withVessel, type Bench, type Holding, type Phase } from '../../matter/state'
 import { goesIn, movesOn, setAside } from '../../matter/verbs'
 import type { MatterEffect } from '../../matter/walk'
 
@@ -29,16 +29,26 @@ export function ownEffect({ name, effect }: OwnOperation): MatterEffect {
       return unsure(filled)
     }
     if (effect === 'goes into another vessel') return movesOn(doing.reacts(filled), { name: `vessel of “${name}”` })
-    if (effect === 'only the product is left') return onlySolid(doing.reacts(filled), `rest of “${name}”`)
+    if (effect === 'only the product is left') return onlyProduct(doing.reacts(filled), doing.plan, `rest of “${name}”`)
     return doing.reacts(filled)
   }
 }
 
-/** The liquid is set aside where there is a solid: the product of a plan is what is kept of the two. */
-function onlySolid(bench: Bench, rest: string): Bench {
+/** What a plan is for stays, its product or the parts of its material; all else is set aside. Where it has neither, what is solid stays. */
+function onlyProduct(bench: Bench, plan: Plan, rest: string): Bench {
   const vessel = vesselAt(bench)
-  const solids = vessel.phases.filter(({ kind }) => kind === 'solid')
-  if (solids.length === 0 || solids.length === vessel.phases.length) return bench
-  const aside = vessel.phases.filter(({ kind }) => kind !== 'solid')
-  return setAside(withVessel(bench, { ...vessel, phases: solids }), rest, aside, vessel.atC, 'rest')
+  const wanted = [
+    ...(plan.mainProduct === undefined ? [] : [mainSubstance(plan)]),
+    ...plan.lines.filter(({ role }) => role === 'component').map((line) => substanceOf(plan, line)),
+  ]
+  const stays = (holding: Holding, phase: Phase) =>
+    wanted.length > 0 ? wanted.includes(holding.thing.substance) : phase.kind === 'solid'
+  const phasesOf = (own: boolean) =>
+    vessel.phases
+      .map((phase) => ({ ...phase, holds: phase.holds.filter((holding) => stays(holding, phase) === own) }))
+      .filter(({ holds }) => holds.length > 0)
+  const aside = phasesOf(false)
+  return aside.length === 0
+    ? bench
+    : setAside(withVessel(bench, { ...vessel, phases: phasesOf(true) }), rest, aside, vessel.atC, 'rest')
 }

@@ -1,21 +1,14 @@
 import type { OwnOperation } from '../../plan/plan'
 import { asWords } from '../../words/words'
-import type { Effect, Operation } from '../operation'
+import type { Operation } from '../operation'
 
-const effects: Readonly<Record<NonNullable<OwnOperation['effect']>, Effect>> = {
-  stays: {},
-  'goes into another vessel': { moves: 'always' },
-  'only the product is left': { leaves: 'product' },
-  'the vessel was empty': { begins: 'empty' },
-}
-
-/** What is known of an operation of the author's own; of what is in the vessel nothing is known after one that does not say it. */
+/** What is known of an operation of the author's own. */
 export function ownOperation(own: OwnOperation): Operation {
   return {
     name: own.name,
     danger: own.danger ?? '',
     make: (base) => ({ ...base, kind: 'act', verb: own.name, own, text: asWords(''), handsOnMin: 5, waitMin: 0 }),
-    effect: own.effect === undefined ? { unsaid: true } : effects[own.effect],
+    ...(own.effect === 'only the product is left' ? { leavesProduct: true as const } : {}),
     ...(own.measures ? { measures: own.measures } : {}),
   }
 }

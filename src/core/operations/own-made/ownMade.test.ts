@@ -8,7 +8,8 @@ import { cautionsOf } from '../../safety/cautionsOf'
 import { meetingsIn } from '../vessel/meetingsIn'
 import { measurementIn } from '../readings'
 import { contextOf, filledFor, plannerFor, reportFor } from '../planners'
-import { stepContents } from '../vessel/contents'
+import { defaultLab } from '../../lab/lab'
+import { linesIn } from '@/test-support/inVessel'
 
 const made = (own: Partial<OwnOperation> = {}): OwnMade => ({
   own: { name: 'grind', ...own },
@@ -19,7 +20,6 @@ const made = (own: Partial<OwnOperation> = {}): OwnMade => ({
 const mesh = { key: 'blank1', label: 'mesh', unit: 'mm', least: 0, most: 5 }
 const added = (own: Partial<OwnOperation> = {}, after = 'charge-anhydride') => addOwnStep(acetanilide, made(own), after)
 const stepIn = (plan: Plan, id: string): Step => plan.steps.find((step) => step.id === id)!
-const inside = (plan: Plan, id: string) => stepContents(plan, reactionTable(plan)).find(({ step }) => step === id)!
 
 test('it stands in the plan whole, and is read back', () => {
   const { plan, id } = added({ danger: 'Dust.', blanks: [mesh], measures: 'pH', effect: 'stays' })
@@ -50,15 +50,17 @@ test('its blanks are fields with bounds, and stand at the bench as they were typ
 })
 
 test('what it does to what is in the vessel is what it says, and unknown where it does not', () => {
-  const before = inside(acetanilide, 'reflux').contents.map(({ line }) => line.id)
-  const after = (effect?: OwnOperation['effect']) => inside(added(effect ? { effect } : {}).plan, 'reflux')
-  expect(after('stays').contents.map(({ line }) => line.id)).toEqual(before)
-  expect(after('only the product is left').contents).toEqual([])
-  expect(after('only the product is left').perhaps).toEqual([])
-  expect(after().contents).toEqual([])
-  expect(after().perhaps.map(({ line }) => line.id)).toEqual(before)
+  const before = linesIn(acetanilide, 'reflux')
+  expect(before.toSorted()).toEqual(['acetic-acid', 'anhydride', 'aniline', 'zinc'])
+  const after = (effect: OwnOperation['effect'] | undefined, certain: boolean) =>
+    linesIn(added(effect ? { effect } : {}).plan, 'reflux', certain)
+  expect(after('stays', true).toSorted()).toEqual(before.toSorted())
+  expect(after('only the product is left', true)).toEqual([])
+  expect(after('only the product is left', false)).toEqual([])
+  expect(after(undefined, true)).toEqual([])
+  expect(after(undefined, false).toSorted()).toEqual(before.toSorted())
   const emptied = added({ effect: 'the vessel was empty' })
-  expect(inside(emptied.plan, emptied.id).contents).toEqual([])
+  expect(linesIn(emptied.plan, emptied.id)).toEqual([])
 })
 
 test('what may still be there counts where two must not meet', () => {
@@ -82,7 +84,7 @@ test('what may still be there counts where two must not meet', () => {
   const between = addOwnStep(first, made(), one.id)
   const two = addStep(between.plan, 'add', between.id)
   const plan = changeStep(two.plan, two.id, { text: 'Put in {mineral}.' })
-  expect(meetingsIn(plan, reactionTable(plan)).map(({ step, meeting }) => [step, meeting.one])).toContainEqual([
+  expect(meetingsIn(plan, reactionTable(plan), defaultLab).map(({ step, row }) => [step, row.one])).toContainEqual([
     two.id,
     'cyanide',
   ])

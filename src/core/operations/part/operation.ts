@@ -10,6 +10,5 @@ export const part: Operation = {
     until: 'when the layers have parted',
   }),
   asks: ['layer-discarded'],
-  effect: { moves: 'into a funnel', leaves: 'organic layer' },
   takes: [taking('separating funnel')],
 }

@@ -6,6 +6,5 @@ export const pour: Operation = {
   past: { of: 'it', did: 'poured', more: '[ into {lines}]' },
   danger: '',
   make: act('Pour', 'Pour into the other vessel.', 4),
-  effect: { moves: 'always' },
   final: 'goes in',
 }

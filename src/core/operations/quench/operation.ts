@@ -6,7 +6,6 @@ export const quench: Operation = {
   past: { of: 'it', did: 'quenched', more: '[ with {lines}]', thenAgain: true },
   danger: 'Acid into water, never the reverse; slowly, cold, and watch the gas.',
   make: act('Quench', 'Pour slowly, in portions, with stirring and cooling.', 8, { until: 'when no more gas comes' }),
-  effect: { moves: 'always' },
   slowsWithScale: true,
   meetsAcidOrBase: true,
   meant: ['destroys', 'drowns'],

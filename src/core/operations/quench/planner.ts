@@ -1,6 +1,5 @@
-import { heatOf, saysHeat } from '../../reaction/heats'
 import { adiabaticRise } from '../add/adiabaticRise'
-import { heatCapacityIn } from '../add/heatCapacity'
+import { heatHere } from '../vessel/heatHere'
 import { pressureMmHg } from '../../lab/lab'
 import { mainSubstance, type Step } from '../../plan/plan'
 import { type Substance } from '../../substance/substance'
@@ -94,18 +93,14 @@ function turned({ plan, table }: Context, aim: 'protonate' | 'deprotonate'): Sub
 }
 
 /** How hot it could become at once, where the heat of what meets here is on record and the masses are known. */
-function rise({ now, step }: Context): Fact[] {
-  const warms = heatOf(
-    now.contents,
-    partsUsed(step).map(({ line }) => line),
-  )
-  const capacity = heatCapacityIn(now.contents)
-  if (!warms || !capacity || warms.mmol <= 0) return []
-  const by = (kJ: number) => adiabaticRise(warms.mmol, kJ, [{ g: capacity.grams, cp: capacity.cp }])
-  const [least, usualKJ, most] = warms.kJ
+function rise(context: Context): Fact[] {
+  const { heat, capacity } = heatHere(context)
+  if (!heat || !capacity) return []
+  const by = (kJ: number) => adiabaticRise(heat.mmol, kJ, [{ g: capacity.grams, cp: capacity.cp }])
+  const { low, likely, high } = heat.kJ
   return [
-    fact('rise', 'rise if no heat left it', by(usualKJ), 'K', 0, {
-      how: `${saysHeat(warms)}: ${writeNumber(warms.mmol, 1)} mmol × ${writeNumber(usualKJ, 0)} kJ/mol over ${writeNumber(capacity.grams, 0)} g; between ${writeNumber(by(least), 0)} and ${writeNumber(by(most), 0)} K`,
+    fact('rise', 'rise if no heat left it', by(likely), 'K', 0, {
+      how: `${heat.says}: ${writeNumber(heat.mmol, 1)} mmol × ${writeNumber(likely, 0)} kJ/mol over ${writeNumber(capacity.grams, 0)} g; between ${writeNumber(by(low), 0)} and ${writeNumber(by(high), 0)} K`,
     }),
   ]
 }

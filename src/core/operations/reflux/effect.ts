@@ -1,4 +1,4 @@
-import { boilsAtIn } from '../../matter/boiling'
+import { boilsAtIn } from '../../matter/boilsAt'
 import { vesselAt } from '../../matter/state'
 import { atTemperature, goesIn } from '../../matter/verbs'
 import type { MatterEffect } from '../../matter/walk'

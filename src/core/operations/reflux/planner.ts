@@ -2,12 +2,13 @@ import { pressureMmHg } from '../../lab/lab'
 import { writeNumber } from '../../quantity/write'
 import { isSpoiltByMoistAir } from '../../reaction/meetings'
 import { decimalsWorth, worth } from '../../substance/boilsAt'
-import { saysAzeotrope } from '../distil/saysAzeotrope'
-import { boilingOf } from '../vessel/boilingOf'
+import { boilsHere } from '../vessel/saysBoiling'
+import { classesIn } from '../../matter/reactions/classesIn'
+import { isLiquid } from '../../matter/phase'
+import { vesselDuring } from '../vessel/stoodAt'
 import { heatingFor } from './heating'
 import { timeInBand } from '../vessel/timeInBand'
 import { isFlammable } from '../../substance/statements'
-import { liquids } from '../vessel/inVessel'
 import { fact, ofPlan, ofRecord, planner, rough, unknown, usual, when, type Advice } from '../planner'
 import { blank, oneOf } from '../fields'
 
@@ -38,7 +39,7 @@ export const heating = planner({
   ],
   fields,
   suggest: (context, typed) => {
-    const found = boilingOf(context.now.contents, pressureMmHg(context.lab))
+    const found = boilsHere(vesselDuring(context), context.lab)
     const boil = 'atC' in found ? found : null
     const atC = typed.boilC || (boil ? rough(boil.atC) : undefined)
     // Where nothing is known there is no figure: 0 stands for that.
@@ -49,12 +50,12 @@ export const heating = planner({
         ? unknown(0, 'what it boils at is not known')
         : ofPlan(rough(atC + sign * wide), `${wide} K from the boil`)
     }
+    const vessel = vesselDuring(context)
     const spoils =
-      context.now.contents.some(({ substance, line }) => isSpoiltByMoistAir([substance, line])) &&
-      !context.now.contents.some(({ substance }) => substance.formula === 'H2O')
+      vessel !== undefined && isSpoiltByMoistAir(classesIn(vessel)) && !vessel.phases.some(({ kind }) => kind === 'watery')
     return {
       boilC: boil
-        ? ofRecord(rough(boil.atC), `at the pressure of this laboratory, by ${boil.by}${worth(boil.plusMinusK)}`)
+        ? ofRecord(rough(boil.atC), `at the pressure of this laboratory, by ${boil.says}${worth(boil.plusMinusK)}`)
         : unknown(0, 'why' in found ? found.why : 'nothing was found'),
       lowC: band(-1),
       highC: band(1),
@@ -66,12 +67,14 @@ export const heating = planner({
   },
   report: (context, filled) => {
     const { lab, step, measured } = context
-    const looked = boilingOf(context.now.contents, pressureMmHg(lab))
+    const looked = boilsHere(vesselDuring(context), lab)
     const found = 'atC' in looked ? looked : null
     const boilC = filled.boilC
     const known = boilC !== 0
     const mmHg = pressureMmHg(lab)
-    const flammable = liquids(context.now).some(({ substance }) => isFlammable(substance))
+    const flammable = (vesselDuring(context)?.phases ?? [])
+      .flatMap(({ holds }) => holds)
+      .some(({ thing }) => isLiquid(thing) && isFlammable(thing.substance))
     const { bath, condenser, why } = heatingFor(boilC, flammable)
     const band = { lowC: filled.lowC, highC: filled.highC }
     const readings = measured?.temperatures[step.id] ?? []
@@ -105,7 +108,7 @@ export const heating = planner({
           ? 'liquid cannot be sucked back, and the hood stays clean'
           : 'this laboratory leads small amounts into the draught',
       ),
-      ...(found?.azeotropes ?? []).map(({ names, azeotrope }) => saysAzeotrope(names, azeotrope)),
+      ...(found?.azeotropes ?? []),
       ...when(
         known && band.highC <= band.lowC,
         'band',
@@ -125,7 +128,7 @@ export const heating = planner({
         ...(found
           ? [
               fact('boil', 'it boils at', found.atC, '°C', decimalsWorth(found.plusMinusK), {
-                how: `at ${Math.round(mmHg)} mmHg, by ${found.by}${worth(found.plusMinusK)}; the clock counts from the onset of reflux`,
+                how: `at ${Math.round(mmHg)} mmHg, by ${found.says}${worth(found.plusMinusK)}; the clock counts from the onset of reflux`,
                 atBench: true,
               }),
             ]

@@ -11,7 +11,7 @@ export const sublime: Operation = {
   }),
   heats: 'open',
   besides: ['pressure'],
-  effect: { moves: 'always', leaves: 'product' },
+  leavesProduct: true,
   watched: true,
   takes: [taking('cold finger'), taking('heater')],
 }

@@ -9,7 +9,7 @@ import { gasLitres } from '../../reaction/meetings'
 import type { ReactionTable } from '../../reaction/reactionTable'
 import type { Context } from '../planner'
 import { walkOf } from './standsIn'
-import { asReadings } from './stoodAt'
+import { walkAt } from './stoodAt'
 
 /** A gas that comes off in a step, from what. */
 export interface GasAt {
@@ -73,10 +73,9 @@ export function gasesIn(plan: Plan, table: ReactionTable, lab: Lab = defaultLab)
 }
 
 /** The gas that leaves in the step of a planner, by the plan or by what its run has charged and measured: as much as may at the most. */
-export function gasHere({ plan, table, step, lab, measured }: Context): GasAt[] {
-  const walked = walkOf(plan, table, lab, measured && asReadings(measured))
-  const at = walked.steps.findIndex((each) => each.step.id === step.id)
-  return walked.steps[at] && hasGas(walked.steps[at]) ? gasAt(plan, walked, at, lab) : []
+export function gasHere(context: Context): GasAt[] {
+  const { walked, at } = walkAt(context)
+  return walked.steps[at] && hasGas(walked.steps[at]) ? gasAt(context.plan, walked, at, context.lab) : []
 }
 
 /** What a step puts in; where it puts in nothing, what reacts. */

@@ -1,6 +1,6 @@
 import { volumeOf } from '../../matter/phase'
 import { holdingsIn, massOf, vesselNamed, type Phase, type Vessel } from '../../matter/state'
-import type { Readings, Stood } from '../../matter/walk'
+import type { Readings, Stood, Walk } from '../../matter/walk'
 import type { Substance } from '../../substance/substance'
 import type { Context, Measured } from '../planner'
 import { walkOf } from './standsIn'
@@ -14,9 +14,16 @@ export function asReadings(measured: Measured): Readings {
   return found
 }
 
-/** What stands on the bench around the step of a planner, by the plan or by what its run has charged and measured. */
-export function stoodAt({ plan, table, step, lab, measured }: Context): Stood | undefined {
-  return walkOf(plan, table, lab, measured && asReadings(measured)).steps.find((each) => each.step.id === step.id)
+/** The walk around the step of a planner, by the plan or by what its run has charged and measured, and the place of the step in it. */
+export function walkAt({ plan, table, step, lab, measured }: Context): { walked: Walk; at: number } {
+  const walked = walkOf(plan, table, lab, measured && asReadings(measured))
+  return { walked, at: walked.steps.findIndex((each) => each.step.id === step.id) }
+}
+
+/** What stands on the bench around the step of a planner. */
+export function stoodAt(context: Context): Stood | undefined {
+  const { walked, at } = walkAt(context)
+  return walked.steps[at]
 }
 
 /** The vessel that the work is done in while a step is done, with everything in it. */

@@ -10,7 +10,6 @@ export const wash: Operation = {
     until: 'when the layers have parted',
   }),
   asks: ['vented', 'layer-discarded'],
-  effect: { moves: 'into a funnel', leaves: 'organic layer' },
   shakes: true,
   meetsAcidOrBase: true,
   meant: ['drowns'],

@@ -16,7 +16,7 @@ export const weigh: Operation = {
     text: asWords('Weigh all of it.'),
     ...times(5),
   }),
-  effect: { leaves: 'product' },
+  leavesProduct: true,
   measures: 'mass',
   station: 'balance',
 }

@@ -1,0 +1,62 @@
+import type { ClassInVessel } from '../../reaction/reactiveClasses'
+import type { Holding, Vessel } from '../state'
+import { classesIn, type OfClass } from './classesIn'
+import { rows, type Row } from './row'
+
+/** Something of a class that may meet another: in the vessel already, or new to it. */
+export interface Party extends OfClass {
+  fresh: boolean
+}
+
+export type Parties = (name: ClassInVessel) => readonly Party[]
+
+/** What stands in a vessel and what comes into it, by class: what comes counts at the strength of its bottle. */
+export function partiesOf(there: Vessel | undefined, comes: Vessel | undefined): Parties {
+  const all = new Map<ClassInVessel, Party[]>()
+  for (const [vessel, fresh] of [[there, false] as const, [comes, true] as const])
+    for (const [name, of] of vessel ? classesIn(vessel) : [])
+      all.set(name, [...(all.get(name) ?? []), ...of.map((each) => ({ ...each, fresh }))])
+  return (name) => all.get(name) ?? []
+}
+
+/** Every two that a row fits; its third has to be there as well. */
+export function pairsOf(
+  row: { one: ClassInVessel; other: ClassInVessel; with?: ClassInVessel },
+  parties: Parties,
+): { one: Party; other: Party }[] {
+  if (row.with && parties(row.with).length === 0) return []
+  return parties(row.one).flatMap((one) =>
+    parties(row.other).flatMap((other) => (one.holding.thing === other.holding.thing ? [] : [{ one, other }])),
+  )
+}
+
+/** Two of which the table says what comes of their meeting. */
+export interface Meets {
+  row: Row
+  one: Holding
+  other: Holding
+}
+
+/** Rows that say what happens: all but those that have only a heat. */
+const telling = rows.filter(({ grade }) => grade !== 'ordinary')
+
+/** Less of either than this does nothing that anybody would notice at a bench, mmol: 0.05 mmol of a gas are 1.2 mL, and of one that kills a tenth of that. Judgement. */
+const leastMmol = { kills: 0.005, other: 0.05 } as const
+
+/** What meets in a vessel, the graver first: what comes into it with what is there, each as strong as it is by itself, and all that then stands in it. */
+export function meetsIn(there: Vessel | undefined, comes: Vessel | undefined, during: Vessel | undefined): Meets[] {
+  const [apart, together] = [partiesOf(there, comes), partiesOf(during, undefined)]
+  return telling.flatMap((row) => {
+    const counts = ({ amount }: Holding) =>
+      amount === null || amount >= (row.grade === 'kills' ? leastMmol.kills : leastMmol.other)
+    const found = [
+      ...pairsOf(row, apart).filter(({ one, other }) => one.fresh || other.fresh),
+      ...pairsOf(row, together),
+    ].flatMap(({ one, other }): Meets[] =>
+      counts(one.holding) && counts(other.holding) ? [{ row, one: one.holding, other: other.holding }] : [],
+    )
+    return found.filter(
+      (each, at) => found.findIndex(({ one, other }) => one.thing === each.one.thing && other.thing === each.other.thing) === at,
+    )
+  })
+}
