@@ -1,6 +1,6 @@
 import { asWords } from '../words/words'
 import type { Line, Plan, Step } from '../plan/plan'
-import { partsUsed } from '../plan/partsUsed'
+import { linesNamed } from '../plan/partsUsed'
 import { isCharged, isProduct } from '../plan/plan'
 import type { StepFact } from '../plan/stepFacts'
 import type { Operation } from './operation'
@@ -30,7 +30,7 @@ export const firstLine = (plan: Plan): Line => plan.lines.find((line) => !isProd
 
 /** What is to be charged next: the first line that no step uses yet, reactants and reagents before what the work-up takes. */
 export function nextToCharge(plan: Plan): Line {
-  const used = new Set(plan.steps.flatMap((step) => partsUsed(step).map(({ line }) => line)))
+  const used = new Set(linesNamed(plan).map(({ line }) => line))
   const left = plan.lines.filter((line) => isCharged(line) && !used.has(line.id))
   return left.find(({ role }) => role !== 'work-up') ?? left[0] ?? firstLine(plan)
 }

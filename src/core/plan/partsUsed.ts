@@ -1,5 +1,5 @@
 import { piecesOf } from '../words/pieces'
-import type { Step } from './plan'
+import type { Plan, Step } from './plan'
 
 /** The lines that a step uses with the part of each, 1 for all of it: the charged one, and those that stand as fields in its words. */
 export function partsUsed(step: Step): readonly PartUsed[] {
@@ -28,3 +28,7 @@ function partsOf(step: Step): PartUsed[] {
         : []
   return [...own, ...named.filter(({ line }) => !own.some((other) => other.line === line))]
 }
+
+/** Every line that a step of a plan names, with the step. */
+export const linesNamed = ({ steps }: Pick<Plan, 'steps'>): { line: string; step: Step }[] =>
+  steps.flatMap((step) => partsUsed(step).map(({ line }) => ({ line, step })))

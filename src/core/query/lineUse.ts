@@ -1,5 +1,5 @@
 import { lineName } from '../plan/lineName'
-import { partsUsed } from '../plan/partsUsed'
+import { linesNamed } from '../plan/partsUsed'
 import { isCharged } from '../plan/plan'
 import { writeNumber } from '../quantity/write'
 import type { Query, QueryRule } from '../operations/query'
@@ -8,7 +8,8 @@ import type { Query, QueryRule } from '../operations/query'
 export const lineUse: QueryRule = (plan, table) => {
   const written = plan.steps.some(({ kind }) => kind !== 'safety')
   if (!written) return []
-  const used = new Set(plan.steps.flatMap((step) => partsUsed(step).map(({ line }) => line)))
+  const named = linesNamed(plan)
+  const used = new Set(named.map(({ line }) => line))
   const ids = new Set(plan.lines.map(({ id }) => id))
   const lines = table.lines
     .filter(({ line }) => isCharged(line))
@@ -35,15 +36,13 @@ export const lineUse: QueryRule = (plan, table) => {
           ]
         : []
     })
-  const steps = plan.steps.flatMap((step) =>
-    partsUsed(step)
-      .filter(({ line }) => !ids.has(line))
-      .map(({ line: id }) => ({
-        id: `unknown-line-${step.id}-${id}`,
-        about: step.id,
-        title: 'A step names a line that is not there',
-        evidence: `“${step.title}” says {${id}}. The lines are ${[...ids].join(', ')}.`,
-      })),
-  )
+  const steps = named
+    .filter(({ line }) => !ids.has(line))
+    .map(({ line, step }) => ({
+      id: `unknown-line-${step.id}-${line}`,
+      about: step.id,
+      title: 'A step names a line that is not there',
+      evidence: `“${step.title}” says {${line}}. The lines are ${[...ids].join(', ')}.`,
+    }))
   return [...lines, ...steps]
 }
