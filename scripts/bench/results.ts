@@ -1,7 +1,7 @@
 import { resultsOf } from '@/core/classroom/classResults'
 import { figuresOfClass } from '@/core/classroom/compareClasses'
 import { foldClass } from '@/core/classroom/foldClass'
-import { classPanels } from '@/core/classroom/panels/panels'
+import { classPanels, lossPanel } from '@/core/classroom/panels/panels'
 import { integrate } from '@/core/traces/peaks'
 import { simulateChromatogram } from '@/core/traces/simulate'
 import { college } from '@/demo/college'
@@ -37,7 +37,7 @@ export function benchResults(report: (what: string, value: number, unit: string,
   const many = Array.from({ length: 60 }, (_, index) => ({ ...first!.runs[index % 8]!, bench: index + 1 }))
   const whole = () => {
     const folded = foldClass(plan, many)
-    return classPanels(plan, folded, resultsOf(plan, folded))
+    return classPanels(plan, folded, resultsOf(plan, folded), folded.map(lossPanel))
   }
   report('results of a class, with all pictures', took(whole), 'ms', '60 groups', 'the first time')
   const tenYears = () =>

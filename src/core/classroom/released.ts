@@ -3,7 +3,7 @@ import { resultName } from '../result/outcome'
 import type { ClassResults } from './classResults'
 
 /** Which computation results come from. It is raised when a rule of `core/result` changes what comes out of the same entries. */
-export const computation = '1'
+export const computation = '2'
 
 /** A result as it was released: figures and readings, without names. */
 export interface ReleasedRow {

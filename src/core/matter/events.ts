@@ -14,6 +14,6 @@ export type MatterEvent =
   | { kind: 'no layers'; vessel: string }
   | { kind: 'distils'; vessel: string; into: string; fromC: number; toC: number }
   /** What cannot be told, and the one figure that would mend it. */
-  | { kind: 'cannot be told'; what: string; mends: string; vessel: string }
+  | { kind: 'cannot be told'; what: string; mends: string; vessel: string; of?: Thing }
   /** A measured mass that differs from what was expected, g: more is above 0. */
   | { kind: 'unaccounted'; grams: number; vessel: string }

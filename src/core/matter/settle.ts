@@ -191,6 +191,7 @@ function shareOut(
       world.note({
         kind: 'cannot be told',
         what: `how ${thing.name} divides between ${main.name} and water`,
+        of: thing,
         mends: K === null ? `the partition coefficient of ${thing.name}` : 'the amounts that are there',
         vessel: vessel.name,
       })

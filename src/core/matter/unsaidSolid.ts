@@ -68,6 +68,7 @@ export function unsaidSolid(bench: Bench, wanted: Thing, world: World): Bench {
   world.note({
     kind: 'cannot be told',
     what: `how much of ${wanted.name} comes out`,
+    of: wanted,
     mends: 'its solubility, cold',
     vessel: vessel.name,
   })

@@ -5,7 +5,7 @@ import { resultsOf } from '../classResults'
 import { changedSince, releasedOf } from '../released'
 import { figuresOfClass, liesApart, trendPerYear } from '../compareClasses'
 import { foldClass } from '../foldClass'
-import { classPanels } from './panels'
+import { classPanels, lossPanel } from './panels'
 import { distillationsOf } from './curves'
 import { plannedCurves } from './plannedCurve'
 
@@ -13,7 +13,7 @@ const run = (bench: number, log: TestLog, scale = 1) => ({ id: `run-${bench}`, b
 const panelsOf = (plan: typeof acetanilide, runs: ReturnType<typeof run>[]) => {
   const folded = foldClass(plan, runs)
   const results = resultsOf(plan, folded)
-  return { panels: classPanels(plan, folded, results), results, folded }
+  return { panels: classPanels(plan, folded, results, folded.map(lossPanel)), results, folded }
 }
 
 describe('a panel of tests', () => {

@@ -23,16 +23,24 @@ export interface ClassPanels {
   times: TimePanel
 }
 
-export const classPanels = (plan: Plan, folded: readonly Folded[], results: ClassResults): ClassPanels => ({
+/** The losses of one group: the walk through what it did, five times over. */
+export const lossPanel = ({ run, state, results }: Folded): ClassPanels['losses'][number] => ({
+  ...{ bench: run.bench, members: run.members },
+  accounts: lossAccounts(state, results),
+})
+
+export const classPanels = (
+  plan: Plan,
+  folded: readonly Folded[],
+  results: ClassResults,
+  losses: ClassPanels['losses'],
+): ClassPanels => ({
   strips: stripsOf(folded, (outcome) => inColumns(results, outcome)),
   tests: testPanels(plan, folded),
   spots: spotPanels(plan, folded),
   curves: curvePanels(plan, folded),
   balances: balancePanels(plan, folded),
-  losses: folded.flatMap(({ run, state, results: own }) => {
-    const accounts = lossAccounts(state, own)
-    return accounts.length > 0 ? [{ bench: run.bench, members: run.members, accounts }] : []
-  }),
+  losses: losses.filter(({ accounts }) => accounts.length > 0),
   budgets: folded.flatMap(({ run, state, results: own }) => {
     const budget = budgetOf(state, own)
     return budget ? [{ bench: run.bench, budget }] : []

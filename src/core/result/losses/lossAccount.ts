@@ -1,5 +1,3 @@
-import { contextOf } from '../../operations/planners'
-import { keeperOf } from '../../operations/keepsBack'
 import { isReactant, lineOf, mainResult, productSample, crudeSample, substanceOf, type Plan } from '../../plan/plan'
 import type { Figure } from '../../quantity/figure'
 import { writeNumber } from '../../quantity/write'
@@ -7,11 +5,11 @@ import { yieldCeiling } from '../../reaction/equilibrium'
 import { computedLine } from '../../reaction/reactionTable'
 import type { Substance } from '../../substance/substance'
 import type { RunState } from '../../run/foldRun'
-import { measuredOf } from '../../run/measured'
 import { goesOnWithG, ownShare } from '../../run/pools'
 import { printed } from '../../words/words'
 import type { BaseResults } from '../baseResults'
 import { thresholds } from '../thresholds'
+import { lossesOfState } from './lossesOfState'
 
 /** Every way of losing something, in the order of the work. */
 export const lossKinds = ['unreacted', 'other layers', 'hold-up', 'samples', 'mother liquor', 'purifying', 'unexplained'] as const
@@ -94,42 +92,27 @@ function account(run: RunState, base: BaseResults, { sample, whole, substance, f
   const share = crude ? ownShare(crude.mass.value, run.pools[from!]) : 1
   const [wholeG, productG] = [whole.value, weighed.mass.value * share]
   const losses: Loss[] = []
-  const said: string[] = []
-  const unknown: string[] = []
   const reaching = () => Math.max(0, wholeG - losses.reduce((sum, { g }) => sum + g, 0))
   const unreacted = unreactedOf(plan, base, wholeG)
   if (unreacted) losses.push(unreacted)
-  const measured = measuredOf(run)
   const until = run.steps.findIndex(
     ({ step }) => 'sample' in step && step.sample === sample && (step.kind === 'dry' || step.kind === 'weigh'),
   )
-  for (const { step, skipped, standing } of run.steps.slice(0, until < 0 ? undefined : until)) {
-    if (skipped !== null) continue
-    const samples = samplesTaken(step, standing, sample, from)
+  const last = until < 0 ? run.steps.length - 1 : until
+  for (const { step, skipped, standing } of run.steps.slice(0, last)) {
+    const samples = skipped === null ? samplesTaken(step, standing, sample, from) : null
     if (samples) losses.push(samples)
-    const kept = keeperOf(step)?.(contextOf(plan, base.table, step, undefined, measured), { substance, reachedG: reaching() })
-    if (!kept) continue
-    if ('unknown' in kept) {
-      unknown.push(kept.unknown)
-      continue
-    }
-    if (kept.again) said.push(kept.again.words)
-    const g = Math.min(kept.g, reaching())
-    losses.push({
-      key: `${kept.what} ${step.id}`,
-      kind: kept.what,
-      words: kept.what,
-      step: step.id,
-      g: g * share,
-      lowG: Math.min(g, kept.lowG) * share,
-      highG: Math.max(g, kept.highG) * share,
-      by: 'rule',
-      how: `${printed(step.title)}: ${kept.how}`,
-    })
   }
+  const state = lossesOfState({ plan, run, table: base.table }, { substance, sample, until: last })
+  for (const loss of state.losses) {
+    const g = Math.min(loss.g, reaching())
+    losses.push({ ...loss, g: g * share, lowG: Math.min(g, loss.lowG) * share, highG: Math.max(g, loss.highG) * share })
+  }
+  const crudeAt = run.steps.findIndex(({ step }) => 'sample' in step && step.sample === from)
+  const stepsAfterCrude = new Set(run.steps.slice(crudeAt + 1).map(({ step }) => step.id))
   const purifying = purifyingOf(
     crude && { g: goesOnWithG(crude.mass.value, run.pools[from!]) * share, dry: crude.dry },
-    losses,
+    losses.filter(({ step }) => stepsAfterCrude.has(step ?? '')),
     productG,
   )
   if (purifying) losses.push(purifying)
@@ -162,8 +145,8 @@ function account(run: RunState, base: BaseResults, { sample, whole, substance, f
       losses,
       unexplained,
       largest: largest && largest.g > thresholds.worthNaming * wholeG ? largest : null,
-      again: said.length > 0 ? said.join('; ') : null,
-      unknown,
+      again: state.again.length > 0 ? state.again.join('; ') : null,
+      unknown: state.unknown,
     },
   ]
 }

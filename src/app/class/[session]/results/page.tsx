@@ -2,7 +2,7 @@ import type { Metadata } from 'next'
 import { Link } from '@/ui/page/Link'
 import { findable } from '@/core/classroom/findable'
 import { resultsOf } from '@/core/classroom/classResults'
-import { classPanels } from '@/core/classroom/panels/panels'
+import { classPanels, lossPanel } from '@/core/classroom/panels/panels'
 import { plannedCurves } from '@/core/classroom/panels/plannedCurve'
 import { computation, releasedOf } from '@/core/classroom/released'
 import { LateFindings } from '@/ui/class/LateFindings'
@@ -16,6 +16,7 @@ import { orNotFound, visitor } from '@/server/page'
 import { releasesOf, sessionOfResults } from '@/server/releases'
 import { subjectOfSession, viewSession } from '@/server/sessions'
 import { foldedClass } from '@/server/foldedClass'
+import { slowly } from '@/server/slowly'
 
 export const metadata: Metadata = { title: 'Results' }
 
@@ -28,6 +29,8 @@ export default async function ResultsPage({ params }: { params: Promise<{ sessio
   const { plan, runs, title, section, startsAt, room, zone } = view
   const folded = await foldedClass(plan, runs)
   const results = resultsOf(plan, folded)
+  // A class of sixty holds nobody up.
+  const losses = await slowly(folded, lossPanel)
   const releases = (await releasesOf(sessionOfResults(view), releasedOf(results))).map(
     ({ released: _released, ...release }) => release,
   )
@@ -66,7 +69,12 @@ export default async function ResultsPage({ params }: { params: Promise<{ sessio
         />
         <Results session={session} results={results} mayRead={may('run.read')} />
         <Counts rows={results.rows} may={may('run.sign')} />
-        <Panels panels={classPanels(plan, folded, results)} results={results} title={title} planned={plannedCurves(plan)} />
+        <Panels
+          panels={classPanels(plan, folded, results, losses)}
+          results={results}
+          title={title}
+          planned={plannedCurves(plan)}
+        />
         {may('run.sign') && (
           <LateFindings asked={findable(plan)} runs={runs.map(({ id, bench, members }) => ({ id, bench, members }))} />
         )}
