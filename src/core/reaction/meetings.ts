@@ -7,7 +7,7 @@ import { meetingTable } from './meetingTable'
 import { classesOf, type ClassInVessel, type Kept } from './reactiveClasses'
 
 /** Source of all of them. */
-export const meetingsSource = 'Bretherick’s Handbook of Reactive Chemical Hazards'
+export const meetingsSource = 'Bretherick’s Handbook of Reactive Chemical Hazards; not compared with it'
 
 export const meetings = meetingTable
 

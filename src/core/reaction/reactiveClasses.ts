@@ -14,6 +14,11 @@ export type DispensedClass =
   | 'concentrated hydrogen peroxide'
   | 'solid hydroxide'
   | 'oxidisable liquid'
+  | 'sulfuric acid above 40 %'
+  | 'dry nitrate'
+  | 'dry chlorate'
+  | 'neat bromine'
+  | 'neat alkene'
 
 /** A class as it counts in a vessel. */
 export type ClassInVessel = ReactiveClass | DispensedClass
@@ -40,7 +45,7 @@ const byFormula: Readonly<Record<string, readonly ReactiveClass[]>> = Object.fro
       [['ammonium salt', 'chloride'], 'NH4Cl'],
       [['ammonium salt', 'bromide'], 'NH4Br'],
       [['ammonium salt'], 'C2H7NO2 H8N2O4S'],
-      [['ammonium salt', 'nitrate'], 'H4N2O3'],
+      [['ammonium salt', 'nitrate', 'ammonium nitrate'], 'H4N2O3'],
       [['carbonate'], 'NaHCO3 KHCO3 Na2CO3 K2CO3 CaCO3 Cs2CO3 Li2CO3'],
       [['permanganate'], 'KMnO4 NaMnO4'],
       [['chromium(VI)', 'chromium trioxide'], 'CrO3'],
@@ -68,8 +73,17 @@ const byFormula: Readonly<Record<string, readonly ReactiveClass[]>> = Object.fro
       [['alkoxide', 'strong base'], 'CH3NaO C2H5NaO C4H9KO C4H9NaO'],
       [['strong base'], 'NaOH KOH LiOH CaH2O2 BaH2O2 K3PO4 Na3PO4'],
       [['chloroform', 'chlorinated solvent'], 'CHCl3'],
-      [['chlorinated solvent'], 'CH2Cl2 C2H4Cl2 CCl4 C2HCl3 C2Cl4 C2H2Cl4'],
-      [['water-reactive'], 'SOCl2 P4O10 P2O5 AlCl3 AlBr3 PCl3 PCl5 POCl3 PBr3 TiCl4 BBr3 SO2Cl2'],
+      [['chlorinated solvent'], 'CH2Cl2 C2H4Cl2 CCl4 C2Cl4 C2H2Cl4'],
+      [['water-reactive', 'mineral halide or oxide'], 'SOCl2 P4O10 P2O5 PCl3 PCl5 POCl3 PBr3 TiCl4 BBr3 SO2Cl2'],
+      [['water-reactive', 'mineral halide or oxide', 'aluminium halide'], 'AlCl3 AlBr3'],
+      [['oxalyl chloride'], 'C2Cl2O2'],
+      [['trichloroethylene', 'chlorinated solvent'], 'C2HCl3'],
+      [['fluoride'], 'NaF KF CsF NH4F'],
+      [['copper salt'], 'CuSO4 CuSO4·5H2O CuCl2 CuCl2·2H2O CuCl CuBr CuI CuO C4H6CuO4 C4H6CuO4·H2O'],
+      [['iron salt'], 'FeSO4·7H2O FeSO4 FeCl3 FeCl3·6H2O FeCl2'],
+      [['copper or tin'], 'Cu Sn'],
+      [['burns as a solid', 'sulfur'], 'S S8'],
+      [['urea'], 'CH4N2O'],
       [['sulfite'], 'NaHSO3 Na2S2O5 Na2SO3 Na2SO3·7H2O Na2S2O4'],
       [['thiosulfate'], 'Na2S2O3 Na2S2O3·5H2O'],
       [['formic acid', 'acid'], 'CH2O2'],
@@ -109,7 +123,11 @@ const byShape = {
   'nitro compound': ['nitro compound'],
   azide: ['azide'],
   'diazonium salt': ['diazonium salt'],
-  alkene: [],
+  alkene: ['alkene'],
+  nitrile: ['nitrile'],
+  nitroalkane: ['nitroalkane'],
+  'benzyl halide': ['benzyl halide'],
+  'benzyl alcohol': ['benzyl alcohol'],
   sulfoxide: ['sulfoxide'],
 } as const satisfies Record<Shape, readonly ReactiveClass[]>
 
@@ -117,12 +135,12 @@ const byShape = {
 const byGroup = {
   alcohol: ['alcohol'],
   phenol: ['phenol'],
-  'carboxylic acid': ['acid'],
+  'carboxylic acid': ['acid', 'carboxylic acid'],
   amine: ['amine'],
   aldehyde: ['aldehyde'],
   ketone: ['ketone'],
-  ester: [],
-  ether: [],
+  ester: ['ester'],
+  ether: ['ether'],
 } as const satisfies Record<NonNullable<Substance['groups']>[number], readonly ReactiveClass[]>
 
 type Known = Partial<Pick<Substance, 'formula' | 'groups' | 'smiles' | 'classes'>>
@@ -147,7 +165,7 @@ export function knownClasses({ formula, groups = [], smiles, classes }: Known): 
 }
 
 /** Stronger than this sulfuric acid takes water out of what it meets, nitric acid oxidises it, and hydrogen peroxide lights it (mass fraction). */
-export const concentrated = { sulfuric: 0.7, nitric: 0.3, peroxide: 0.3 } as const
+export const concentrated = { sulfuric: 0.7, halfSulfuric: 0.4, nitric: 0.3, peroxide: 0.3 } as const
 
 /** True for a solution in water, and for water. */
 function isInWater({ form }: Pick<Line, 'form'>, formula: string): boolean {
@@ -185,6 +203,11 @@ function workedOut(...[substance, line]: Kept): Set<ClassInVessel> {
   const found = new Set<ClassInVessel>(knownClasses(substance).classes)
   const strength = strengthOf(line)
   if (found.has('sulfuric acid') && strength >= concentrated.sulfuric) found.add('concentrated sulfuric acid')
+  if (found.has('sulfuric acid') && strength >= concentrated.halfSulfuric) found.add('sulfuric acid above 40 %')
+  if (found.has('nitrate') && line.form.kind === 'solid') found.add('dry nitrate')
+  if (found.has('chlorate') && line.form.kind === 'solid') found.add('dry chlorate')
+  if (found.has('bromine') && line.form.kind === 'neat') found.add('neat bromine')
+  if (found.has('alkene') && line.form.kind === 'neat') found.add('neat alkene')
   if (found.has('nitric acid') && strength >= concentrated.nitric) found.add('concentrated nitric acid')
   if (found.has('peroxide') && !found.has('organic peroxide') && strength >= concentrated.peroxide)
     found.add('concentrated hydrogen peroxide')

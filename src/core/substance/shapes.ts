@@ -16,6 +16,10 @@ export type Shape =
   | 'diazonium salt'
   | 'alkene'
   | 'sulfoxide'
+  | 'nitrile'
+  | 'nitroalkane'
+  | 'benzyl halide'
+  | 'benzyl alcohol'
 
 /** The atoms bound to one, with the orders of their bonds. */
 const around = (structure: Structure, { bonds }: Atom) => bonds.map(({ to, order }) => ({ atom: structure[to]!, order }))
@@ -65,6 +69,15 @@ function alkene(structure: Structure, atom: Atom): boolean {
   )
 }
 
+const isSaturated = ({ bonds }: Atom) => bonds.every(({ order }) => order === 1)
+
+/** A carbon that stands on an aromatic ring and has two hydrogens. */
+const isBenzylic = (structure: Structure, atom: Atom) =>
+  atom.symbol === 'C' &&
+  isSaturated(atom) &&
+  hydrogensOf(atom) === 2 &&
+  bound(structure, atom, 'C', 1).some((each) => each.atom.bonds.some(({ order }) => order === aromaticOrder || order === 2))
+
 const asks: Readonly<Record<Shape, Asks>> = {
   'acyl halide': (structure, atom) =>
     isAcyl(structure, atom) && ['Cl', 'Br'].some((halogen) => bound(structure, atom, halogen, 1).length > 0),
@@ -90,6 +103,17 @@ const asks: Readonly<Record<Shape, Asks>> = {
     around(structure, atom).some((each) => each.atom.charge === -1),
   'diazonium salt': (structure, atom) => atom.symbol === 'N' && atom.charge === 1 && bound(structure, atom, 'N', 3).length === 1,
   alkene,
+  nitrile: (structure, atom) => atom.symbol === 'C' && bound(structure, atom, 'N', 3).length === 1,
+  nitroalkane: (structure, atom) =>
+    atom.symbol === 'C' &&
+    isSaturated(atom) &&
+    bound(structure, atom, 'N', 1).some(
+      (each) => around(structure, each.atom).filter(({ atom: { symbol } }) => symbol === 'O').length === 2,
+    ),
+  'benzyl halide': (structure, atom) =>
+    isBenzylic(structure, atom) && ['Cl', 'Br', 'I'].some((halogen) => bound(structure, atom, halogen, 1).length > 0),
+  'benzyl alcohol': (structure, atom) =>
+    isBenzylic(structure, atom) && bound(structure, atom, 'O', 1).some((each) => hydrogensOf(each.atom) === 1),
   sulfoxide: (structure, atom) =>
     atom.symbol === 'S' &&
     around(structure, atom).length === 3 &&

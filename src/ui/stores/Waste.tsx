@@ -74,9 +74,7 @@ export function Waste({ session, zone, rows: first, mayWrite, on }: Props) {
                 {row.liquidML > 0 && <b className="fig">{amountText(row.liquidML, 'mL')}</b>}
                 {row.liquidML > 0 && row.solidG > 0 && ' and '}
                 {row.solidG > 0 && <b className="fig">{amountText(row.solidG, 'g')}</b>}
-                {row.liquidML + row.solidG === 0
-                  ? 'What comes in cannot be said: the plan does not say what of it goes here.'
-                  : ' at the most, from all benches'}
+                {row.liquidML + row.solidG === 0 ? 'Nothing that the plan has left belongs here.' : ' expected from all benches'}
                 {row.holds.length > 0 && <span className="quiet">: {row.holds.join(', ')}</span>}
               </p>
               <p>
@@ -85,8 +83,8 @@ export function Waste({ session, zone, rows: first, mayWrite, on }: Props) {
               </p>
               {row.neutralise && (
                 <p>
-                  Before it goes in: {row.neutralise.left} of up to{' '}
-                  <span className="fig">{writeNumber(row.neutralise.mmol, 0)} mmol</span>
+                  Before it goes in: about <span className="fig">{writeNumber(row.neutralise.mmol, 0)} mmol</span> of{' '}
+                  {row.neutralise.left}
                   {row.neutralise.bicarbonateG === null
                     ? ', to be neutralised as local rules say.'
                     : `, met by ${amountText(row.neutralise.bicarbonateG, 'g')} of sodium bicarbonate in small portions; gas comes off, the vessel stays open.`}
@@ -94,8 +92,8 @@ export function Waste({ session, zone, rows: first, mayWrite, on }: Props) {
               )}
               {row.quenchMmol !== null && row.quenchMmol > 0 && (
                 <p>
-                  Destroyed first, in a step of its own: up to <span className="fig">{writeNumber(row.quenchMmol, 0)} mmol</span>{' '}
-                  of {row.holds.join(', ')}.
+                  Destroyed first, in a step of its own: <span className="fig">{writeNumber(row.quenchMmol, 0)} mmol</span> of{' '}
+                  {row.holds.join(', ')}.
                 </p>
               )}
               {row.heed && <p className="caution-words">{row.heed}</p>}

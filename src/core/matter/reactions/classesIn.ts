@@ -24,6 +24,10 @@ const byIon: Readonly<Record<string, readonly ClassInVessel[]>> = {
   'ion CrO4^2-': ['chromium(VI)'],
   'ion S2O3^2-': ['thiosulfate'],
   'ion Ag^+': ['silver salt'],
+  'ion Cu^2+': ['copper salt'],
+  'ion Cu^+': ['copper salt'],
+  'ion Fe^2+': ['iron salt'],
+  'ion Fe^3+': ['iron salt'],
 }
 
 const byWeak = new Map<Thing, readonly ClassInVessel[]>([
@@ -34,6 +38,7 @@ const byWeak = new Map<Thing, readonly ClassInVessel[]>([
   [weak.hydrazoic, ['azide']],
   [weak.nitrous, ['nitrite']],
   [weak.hypochlorous, ['hypochlorite']],
+  [weak.hydrogenFluoride, ['fluoride']],
 ])
 
 /** From which pH down water counts as acid, as strong acid, and from which up as strong base: a bench's paper shows 1, 4 and 12 as such. */
@@ -48,12 +53,16 @@ export function classesIn(vessel: Vessel): Map<ClassInVessel, OfClass[]> {
   }
   for (const phase of vessel.phases) {
     const whole = massOf(phase.holds)
+    const waterG = massOf(phase.holds.filter(({ thing }) => isWater(thing)))
     const pH = pHOfPhase(phase)
     for (const holding of phase.holds) {
       const { thing, amount } = holding
       const of = { holding, phase }
       // What an equation that does not balance leaves out may weigh less than nothing.
-      const fraction = whole && amount !== null ? Math.min(1, Math.max(0, (amount * thing.gPer) / whole)) : 1
+      // In water what is dissolved beside it takes nothing of its strength.
+      const own = amount === null ? null : amount * thing.gPer
+      const among = phase.kind === 'watery' && waterG !== null && own !== null ? waterG + own : whole
+      const fraction = among && own !== null ? Math.min(1, Math.max(0, own / among)) : 1
       if (isWater(thing)) {
         if (phase.kind !== 'solid') add('water', of)
       } else if (thing === proton) {
@@ -64,9 +73,13 @@ export function classesIn(vessel: Vessel): Map<ClassInVessel, OfClass[]> {
       } else if (thing.charge !== 0) for (const each of byIon[thing.id] ?? []) add(each, of)
       else if (thing === weak.ammonia) for (const each of ammoniaAt(pH)) add(each, of)
       else
-        for (const each of byWeak.get(thing) ?? classesOf(thing.substance, { form: formOf(phase, thing, fraction) }))
+        for (const each of byWeak.get(thing) ?? classesOf(knownAs(thing), { form: formOf(phase, thing, fraction) }))
           // What has given its proton away is no acid any more.
-          if (each !== 'water' && (each !== 'acid' || pH === null || thing.acid.length === 0 || pH < thing.acid[0]! + 2))
+          if (
+            each !== 'water' &&
+            !(fraction < leastNeat && onlyNeat.has(each)) &&
+            (each !== 'acid' || pH === null || thing.acid.length === 0 || pH < thing.acid[0]! + 2)
+          )
             add(each, of)
     }
   }
@@ -78,6 +91,26 @@ const ammoniaAt = (pH: number | null): readonly ClassInVessel[] => [
   ...(pH === null || pH > weak.ammonia.base! ? (['ammonia', 'amine'] as const) : []),
   ...(pH !== null && pH < weak.ammonia.base! + 2 ? (['ammonium salt'] as const) : []),
 ]
+
+const byAtoms = new WeakMap<Thing, Thing['substance']>()
+
+/** What formed and stands in no plan is known by its atoms alone: hydroxylamine of its salt. */
+function knownAs(thing: Thing): Thing['substance'] {
+  const { substance, atoms } = thing
+  if (substance.formula !== undefined || atoms === null) return substance
+  const known = byAtoms.get(thing)
+  if (known) return known
+  const parts = Object.entries(atoms)
+  const formula = parts.map(([symbol, count]) => `${symbol}${count}`).join('')
+  const found =
+    parts.length > 0 && parts.every(([, count]) => Number.isInteger(count) && count > 0) ? { ...substance, formula } : substance
+  byAtoms.set(thing, found)
+  return found
+}
+
+/** Less than this of a liquid is dissolved in it: what bromine and an alkene do to each other neat they do not do there. Judgement. */
+const leastNeat = 0.3
+const onlyNeat: ReadonlySet<ClassInVessel> = new Set(['neat bromine', 'neat alkene'])
 
 const solid = { kind: 'solid', purity: 1 } as const
 const neat = { kind: 'neat', purity: 1 } as const
@@ -116,6 +149,7 @@ function strongAcidClasses({ holds }: Phase, whole: number | null): ClassInVesse
     'strong acid',
     ...(chloride > 0 ? (['hydrochloric acid'] as const) : []),
     ...(sulfate > 0 ? (['sulfuric acid'] as const) : []),
+    ...(isStronger(sulfate, concentrated.halfSulfuric) ? (['sulfuric acid above 40 %'] as const) : []),
     ...(isStronger(sulfate, concentrated.sulfuric) ? (['concentrated sulfuric acid'] as const) : []),
     ...(grams('ion ClO4^-') > 0 ? (['perchloric acid'] as const) : []),
     ...(nitrate > 0 ? (['nitric acid'] as const) : []),

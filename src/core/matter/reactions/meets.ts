@@ -19,15 +19,16 @@ export function partiesOf(there: Vessel | undefined, comes: Vessel | undefined):
   return (name) => all.get(name) ?? []
 }
 
+/** Nothing meets itself; two acids of which one is new are two, though both are protons in water. */
+const isSame = (one: Party, other: Party) => one.holding.thing === other.holding.thing && one.fresh === other.fresh
+
 /** Every two that a row fits; its third has to be there as well. */
 export function pairsOf(
   row: { one: ClassInVessel; other: ClassInVessel; with?: ClassInVessel },
   parties: Parties,
 ): { one: Party; other: Party }[] {
   if (row.with && parties(row.with).length === 0) return []
-  return parties(row.one).flatMap((one) =>
-    parties(row.other).flatMap((other) => (one.holding.thing === other.holding.thing ? [] : [{ one, other }])),
-  )
+  return parties(row.one).flatMap((one) => parties(row.other).flatMap((other) => (isSame(one, other) ? [] : [{ one, other }])))
 }
 
 /** Two of which the table says what comes of their meeting. */
@@ -40,15 +41,15 @@ export interface Meets {
 /** Rows that say what happens: all but those that have only a heat. */
 const telling = rows.filter(({ grade }) => grade !== 'ordinary')
 
-/** Less of either than this does nothing that anybody would notice at a bench, mmol: 0.05 mmol of a gas are 1.2 mL, and of one that kills a tenth of that. Judgement. */
-const leastMmol = { kills: 0.005, other: 0.05 } as const
+/** Less of either than this does nothing that anybody would notice at a bench, mmol: 0.1 mmol are 2.4 mL of a gas or some 20 mg of a substance; of a gas that kills a twentieth of that. Judgement. */
+const leastMmol = { gasThatKills: 0.005, other: 0.1 } as const
 
 /** What meets in a vessel, the graver first: what comes into it with what is there, each as strong as it is by itself, and all that then stands in it. */
 export function meetsIn(there: Vessel | undefined, comes: Vessel | undefined, during: Vessel | undefined): Meets[] {
   const [apart, together] = [partiesOf(there, comes), partiesOf(during, undefined)]
   return telling.flatMap((row) => {
     const counts = ({ amount }: Holding) =>
-      amount === null || amount >= (row.grade === 'kills' ? leastMmol.kills : leastMmol.other)
+      amount === null || amount >= (row.grade === 'kills' && row.gas ? leastMmol.gasThatKills : leastMmol.other)
     const found = [
       ...pairsOf(row, apart).filter(({ one, other }) => one.fresh || other.fresh),
       ...pairsOf(row, together),

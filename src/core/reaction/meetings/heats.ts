@@ -92,14 +92,14 @@ export const heats: readonly Meeting[] = [
     instead: 'Cold, dilute, in portions.',
   },
   {
-    one: 'nitrate',
+    one: 'dry nitrate',
     other: 'burns as a solid',
     grave: 'injures',
     happens: 'the mixture burns like powder',
     instead: 'Each in its own waste.',
   },
   {
-    one: 'chlorate',
+    one: 'dry chlorate',
     other: 'burns as a solid',
     grave: 'kills',
     happens: 'the mixture explodes when it is rubbed',

@@ -37,8 +37,8 @@ export default async function WastePage({ params }: { params: Promise<{ session:
         )}
         <Waste session={id} zone={session.zone} rows={rows} mayWrite={may('shelf.write')} on={isOn} />
         <p className="quiet">
-          Local rules and the qualified person in charge decide what goes where. Amounts are those of what was charged: nothing is
-          taken off for what reacts, evaporates or is kept.
+          Local rules and the qualified person in charge decide what goes where. Amounts are what is expected in the vessels when
+          a step puts them away: what has reacted, evaporated or is kept is not among them.
         </p>
       </main>
     </Frame>
