@@ -1,7 +1,7 @@
 /** Vessels in which something meets that can hurt: that the author is asked where it first happens, who, what comes of it, and how bad. */
 import { queriesOf } from '@/core/query/queries'
 import { dangers, harmless, type Danger } from './dangers'
-import { oneAfterTheOther } from './poured'
+import { oneAfterTheOther } from '@/test-support/vessels'
 
 /** What is asked of a vessel because of who meets in it: step, names and evidence. */
 const asked = (vessel: string) => queriesOf(oneAfterTheOther(vessel)).filter(({ id }) => id.startsWith('incompatible-'))

@@ -1,6 +1,7 @@
 /** Heats of usual reactions and heat capacities, by hand or as handbooks have them. */
 import { capacities, rises } from './givens'
-import { inWater, mmolOf, neat, solid as grams, solution, someOf, vesselOf, type Poured } from './poured'
+import { inWater, mmolOf, neat, solid as grams, solution, vesselOf, type Poured } from './poured'
+import { someOf } from '@/test-support/vessels'
 import { adiabaticRise } from '@/core/operations/add/adiabaticRise'
 import { heatCapacityIn } from '@/core/matter/heatCapacity'
 import { joulesOf, warms } from '@/core/matter/warms'

@@ -25,7 +25,8 @@ import { molarMass } from '@/core/substance/molarMass'
 import { vapourConstants } from '@/core/substance/boilsAt'
 import { figureText } from '@/test-support/figureText'
 import { Kept } from '@/test-support/kept'
-import { inWater, neat, solid, solution, someOf, vesselOf, type Poured } from './poured'
+import { inWater, neat, solid, solution, vesselOf, type Poured } from './poured'
+import { someOf } from '@/test-support/vessels'
 import { crystallisationSolvents, forPlan, substanceRecords } from './records'
 
 const kept = new Kept(path.join(__dirname, 'rules.txt'))

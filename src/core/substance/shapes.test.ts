@@ -76,6 +76,15 @@ describe('what a structure has', () => {
     for (const smiles of ['CC(Cl)=O', 'CC(=O)Cl', 'ClC(C)=O', 'O=C(C)Cl', 'BrC(=O)c1ccccc1']) has(smiles, 'acyl halide')
   })
 
+  test('a halide or an alcohol on a carbon that stands on a ring, however the ring is drawn', () => {
+    for (const smiles of ['ClCc1ccccc1', 'C1=CC=CC=C1CCl', 'BrCc1ccc(C)cc1']) has(smiles, 'benzyl halide')
+    for (const smiles of ['OCc1ccccc1', 'C1=CC=CC=C1CO']) has(smiles, 'benzyl alcohol')
+    for (const smiles of ['CC(Cl)C', 'CC(=O)CCl', 'OCC1CCCCC1', 'Clc1ccccc1C']) has(smiles)
+    has('CC#N', 'nitrile')
+    has('C[N+](=O)[O-]', 'nitroalkane', 'nitro compound')
+    has('O=[N+]([O-])c1ccccc1', 'nitro compound')
+  })
+
   test('and not what only looks like it', () => {
     has('CC(=O)OCC')
     has('CC(=O)CCl')
@@ -83,7 +92,6 @@ describe('what a structure has', () => {
     has('CO[N+](=O)[O-]')
     has('CC(=O)OCOC(C)=O')
     has('c1ccccc1')
-    has('CC#N')
     has('[O-]C(=O)C[NH3+]')
     has('O')
   })

@@ -76,7 +76,11 @@ const isBenzylic = (structure: Structure, atom: Atom) =>
   atom.symbol === 'C' &&
   isSaturated(atom) &&
   hydrogensOf(atom) === 2 &&
-  bound(structure, atom, 'C', 1).some((each) => each.atom.bonds.some(({ order }) => order === aromaticOrder || order === 2))
+  bound(structure, atom, 'C', 1).some(
+    (each) =>
+      each.atom.bonds.some(({ order }) => order === aromaticOrder) ||
+      ringsThrough(structure, structure.indexOf(each.atom)).some((ring) => isKekule(structure, ring)),
+  )
 
 const asks: Readonly<Record<Shape, Asks>> = {
   'acyl halide': (structure, atom) =>

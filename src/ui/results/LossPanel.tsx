@@ -1,5 +1,6 @@
 import type { ClassPanels } from '@/core/classroom/panels/panels'
-import { lossKinds, type Loss, type LossAccount, type LossKind } from '@/core/result/losses/lossAccount'
+import { lossKinds, type Loss, type LossKind } from '@/core/result/losses/loss'
+import type { LossAccount } from '@/core/result/losses/lossAccount'
 import { writeNumber } from '@/core/quantity/write'
 
 const called: Readonly<Record<LossKind, string>> = {

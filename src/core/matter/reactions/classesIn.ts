@@ -78,6 +78,7 @@ export function classesIn(vessel: Vessel): Map<ClassInVessel, OfClass[]> {
           if (
             each !== 'water' &&
             !(fraction < leastNeat && onlyNeat.has(each)) &&
+            !(phase.kind === 'solid' && mineralAcids.has(each)) &&
             (each !== 'acid' || pH === null || thing.acid.length === 0 || pH < thing.acid[0]! + 2)
           )
             add(each, of)
@@ -110,6 +111,11 @@ function knownAs(thing: Thing): Thing['substance'] {
 
 /** Less than this of a liquid is dissolved in it: what bromine and an alkene do to each other neat they do not do there. Judgement. */
 const leastNeat = 0.3
+/** What is left of a mineral acid on crystals when its water has gone is a film, and does not do what the acid does. */
+const mineralAcids: ReadonlySet<ClassInVessel> = new Set([
+  ...(['nitric acid', 'concentrated nitric acid', 'hydrochloric acid', 'sulfuric acid'] as const),
+  ...(['concentrated sulfuric acid', 'sulfuric acid above 40 %', 'perchloric acid'] as const),
+])
 const onlyNeat: ReadonlySet<ClassInVessel> = new Set(['neat bromine', 'neat alkene'])
 
 const solid = { kind: 'solid', purity: 1 } as const

@@ -9,29 +9,8 @@ import { goesOnWithG, ownShare } from '../../run/pools'
 import { printed } from '../../words/words'
 import type { BaseResults } from '../baseResults'
 import { thresholds } from '../thresholds'
+import type { Loss } from './loss'
 import { lossesOfState } from './lossesOfState'
-
-/** Every way of losing something, in the order of the work. */
-export const lossKinds = ['unreacted', 'other layers', 'hold-up', 'samples', 'mother liquor', 'purifying', 'unexplained'] as const
-
-export type LossKind = (typeof lossKinds)[number]
-
-/** One way in which something did not reach the vial, g of the product, with its span. */
-export interface Loss {
-  key: string
-  kind: LossKind
-  /** What it is called in a picture: `mother liquor`. */
-  words: string
-  /** The step it belongs to; absent where it belongs to none. */
-  step?: string
-  g: number
-  lowG: number
-  highG: number
-  /** Expected from a rule, weighed by the group, or what is left over. */
-  by: 'rule' | 'balance' | 'left over'
-  /** The working in one line. */
-  how: string
-}
 
 /** Where everything that was charged has gone: losses in the order of the work, and what is in the vial. They add up to the whole. */
 export interface LossAccount {

@@ -13,7 +13,7 @@ import type { RunState } from '../../run/foldRun'
 import { measuredOf } from '../../run/measured'
 import type { Substance } from '../../substance/substance'
 import { printed } from '../../words/words'
-import type { Loss, LossKind } from './lossAccount'
+import type { Loss, LossKind } from './loss'
 
 /** What a vessel that was set aside is called in an account of losses. */
 const kindOf: Readonly<Record<Kept, LossKind>> = {
