@@ -10,6 +10,8 @@ export const wasteStreams = [
   'solid',
   /** No acid may reach it. */
   'cyanide, alkaline, by itself',
+  /** Acid makes hydrogen fluoride of it, which goes through glass. */
+  'fluoride, by itself',
   /** What water or alcohol still reacts with goes into no container at all. */
   'quenched first, by itself',
   /** What has stood may hold peroxides. */

@@ -4,6 +4,8 @@ import type { WasteStream } from './lists'
 export const wasteWords: Partial<Record<WasteStream, string>> = {
   'cyanide, alkaline, by itself':
     'Kept above pH 10, in a container of its own in the hood. Acid sets hydrogen cyanide free: none comes near it.',
+  'fluoride, by itself':
+    'In a plastic container of its own, never in glass. Acid makes hydrogen fluoride of it, which goes through skin: none comes near it.',
   'quenched first, by itself':
     'Into no container as it is: what is left is destroyed in a step of its own, cold, slowly and in the hood, and only what that leaves is thrown away.',
   'peroxide former, by itself':

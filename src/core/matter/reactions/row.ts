@@ -30,8 +30,12 @@ const span = ([low, likely, high]: readonly [number, number, number]): Span => (
 const slow = (one: ClassInVessel, other: ClassInVessel): Speed =>
   one === 'zinc or iron' && other === 'acid' ? 'slow' : one === 'acid anhydride' && other === 'water' ? 'minutes' : 'at once'
 
+/** The heat of two is the same whichever stands first. */
+const isPair = (row: { one: ClassInVessel; other: ClassInVessel }, one: ClassInVessel, other: ClassInVessel) =>
+  (row.one === one && row.other === other) || (row.one === other && row.other === one)
+
 const heatRow = (one: ClassInVessel, other: ClassInVessel, third: ClassInVessel | undefined) =>
-  heats.find((heat) => heat.one === one && heat.other === other && heat.with === third)
+  heats.find((heat) => isPair(heat, one, other) && heat.with === third)
 
 /** Meetings with their heats, the graver first; then the heats of what is ordinary. No heat is borrowed: a row that none is on record for has an unknown one. */
 export const rows: readonly Row[] = [
@@ -52,7 +56,7 @@ export const rows: readonly Row[] = [
     }
   }),
   ...heats
-    .filter((heat) => !meetings.some((each) => each.one === heat.one && each.other === heat.other && each.with === heat.with))
+    .filter((heat) => !meetings.some((each) => isPair(each, heat.one, heat.other) && each.with === heat.with))
     .map((heat): Row => ({
       one: heat.one,
       other: heat.other,

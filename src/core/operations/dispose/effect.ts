@@ -12,6 +12,10 @@ const samplesAt = ({ samples }: Bench) => new Set(Object.values(samples))
 /** The more special first: one drop of what has a container of its own makes all of it waste of that kind. */
 const bySpecialty: readonly WasteStream[] = [
   'quenched first, by itself',
+  'cyanide, alkaline, by itself',
+  'fluoride, by itself',
+  'explosive when dry, kept wet',
+  'peroxide former, by itself',
   'heavy metal',
   'oxidiser',
   'halogenated organic',
