@@ -1,7 +1,8 @@
-import { isCharged } from '../plan/plan'
+import { isCharged, type Form } from '../plan/plan'
 import { writeNumber } from '../quantity/write'
 import { chargedLines } from '../reaction/reactionTable'
 import { inWaterOnly } from '../reaction/strength'
+import { mostInWater, mostMolPerL, solutionDensity } from '../substance/solutionDensity'
 import type { Query, QueryRule } from '../operations/query'
 
 /** Salts and acids that usually come with water of crystallisation, and with how much (CRC Handbook, physical constants of inorganic compounds). */
@@ -44,6 +45,16 @@ export const bottleStrength: QueryRule = (_plan, table) =>
           evidence: `The line takes it as a solution, and ${form.kind === 'mass-fraction' && form.fraction !== undefined ? 'its density' : 'its strength'} is not said: without it nobody knows how much of it that is. Open the line and write what stands on the label.`,
         },
       ]
+    const strong = tooStrong(formula, form)
+    if (strong)
+      return [
+        {
+          id: `too-strong-${about}`,
+          about,
+          title: `Is the ${substance.name} really so strong?`,
+          evidence: `The line takes ${strong.said}, and water holds no more than ${strong.most}. Look at the label: % w/w, % w/v and mol/L are easily mistaken for each other.`,
+        },
+      ]
     const water = oftenHydrated[formula]
     if (form.kind === 'solid' && !form.water && water && line.role !== 'work-up')
       return [
@@ -79,5 +90,47 @@ export const bottleStrength: QueryRule = (_plan, table) =>
           },
         ]
     }
+    const table = form.kind === 'mass-fraction' ? unlike(formula, form.fraction, form.gPerML) : null
+    if (table !== null && form.kind === 'mass-fraction')
+      return [
+        {
+          id: `density-${about}`,
+          about,
+          title: `Does ${writeNumber(form.gPerML!, 3)} g/mL fit ${writeNumber(100 * form.fraction!, 0)} %?`,
+          evidence: `A solution of ${writeNumber(100 * form.fraction!, 0)} % ${substance.name} in water weighs ${writeNumber(table, 3)} g/mL at 20 °C. Either the strength or the density is another bottle’s: look at the label.`,
+          remedy: {
+            label: `It weighs ${writeNumber(table, 3)} g/mL`,
+            apply: (plan) => ({
+              ...plan,
+              lines: plan.lines.map((other) =>
+                other.id === about
+                  ? { ...other, form: { ...form, gPerML: Number(table.toFixed(3)), source: 'table of densities' } }
+                  : other,
+              ),
+            }),
+          },
+        },
+      ]
     return []
   })
+
+/** A strength that no solution has; undefined where it may be, and where no table says it. */
+function tooStrong(formula: string, form: Form): { said: string; most: string } | undefined {
+  if ('solvent' in form && form.solvent !== undefined) return undefined
+  const [fraction, molPerL] = [mostInWater(formula), mostMolPerL(formula)]
+  if (form.kind === 'mass-fraction' && form.fraction !== undefined && fraction !== null && form.fraction > fraction)
+    return { said: `${writeNumber(100 * form.fraction, 0)} %`, most: `${writeNumber(100 * fraction, 0)} % of it` }
+  if (form.kind === 'solution' && form.molPerL !== undefined && molPerL !== null && form.molPerL > molPerL)
+    return { said: `${writeNumber(form.molPerL, 1)} mol/L`, most: `${writeNumber(molPerL, 0)} mol/L of it` }
+  return undefined
+}
+
+/** A density may be off by so much, for temperature and rounding. Judgement. */
+const mayBeOff = 0.02
+
+/** What the table has where a density does not fit its strength; null where it does, and where no table says it. */
+function unlike(formula: string, fraction: number | undefined, gPerML: number | undefined): number | null {
+  if (fraction === undefined || gPerML === undefined) return null
+  const table = solutionDensity(formula, fraction)
+  return table !== null && Math.abs(gPerML / table - 1) > mayBeOff ? table : null
+}
