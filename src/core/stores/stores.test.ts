@@ -244,6 +244,13 @@ describe('waste', () => {
     expect(all).toEqual(forecast(acetanilide, { scale: 1 }))
   })
 
+  test('what nobody can say how much of comes in is never none: so much at the least', () => {
+    const lines = acetanilide.lines.map((each) => (each.id === 'quench-water' ? { ...each, anchor: null } : each))
+    const [open] = forecast({ ...acetanilide, lines }, { scale: 1 }).containers
+    expect(open!.least).toBe(true)
+    expect(forecast(acetanilide, { scale: 1 }).containers.some(({ least }) => least)).toBe(false)
+  })
+
   test('containers are filled to nine tenths', () => {
     expect([0, 4.5, 4.51, 9, 9.1].map((litres) => containersFor(litres, 5))).toEqual([1, 1, 2, 2, 3])
   })

@@ -16,6 +16,8 @@ export interface WasteForecast {
   /** Liquids, mL. */
   liquidML: number
   solidG: number
+  /** True where nobody can say how much of something comes in: it is so much at the least. */
+  least: boolean
   /** What is in it, by name. */
   holds: string[]
   /** Steps of the plan that put something in. */
@@ -73,7 +75,8 @@ export function wasteOf(plan: Plan, { scale, charged, done }: WasteOf, lab: Lab)
     const one = containers.get(into)!
     if (!one.steps.includes(step)) one.steps.push(step)
     if (done !== undefined && !done.has(step)) continue
-    const { liquidML, solidG } = amountsIn([vessel])
+    const { liquidML, solidG, least } = amountsIn([vessel])
+    one.least ||= least
     one.liquidML += liquidML
     one.solidG += solidG
     one.acid = plus(one.acid, acidIn(vessel))
@@ -90,7 +93,7 @@ export function wasteOf(plan: Plan, { scale, charged, done }: WasteOf, lab: Lab)
 }
 
 const emptyOf = (stream: WasteStream): Filled => ({
-  ...{ stream, liquidML: 0, solidG: 0, holds: [], steps: [], quenchMmol: stream === quenched ? 0 : null },
+  ...{ stream, liquidML: 0, solidG: 0, least: false, holds: [], steps: [], quenchMmol: stream === quenched ? 0 : null },
   ...{ acid: 0, base: 0, classes: new Set() },
 })
 
@@ -104,6 +107,7 @@ export function wasteForecast(groups: readonly Wastes[]): { containers: WasteFor
         ...sum,
         liquidML: sum.liquidML + one.liquidML,
         solidG: sum.solidG + one.solidG,
+        least: sum.least || one.least,
         acid: plus(sum.acid, one.acid),
         base: plus(sum.base, one.base),
         quenchMmol: plus(sum.quenchMmol, one.quenchMmol),

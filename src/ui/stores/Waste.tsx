@@ -15,6 +15,7 @@ export interface WasteShown {
   stream: string
   liquidML: number
   solidG: number
+  least: boolean
   holds: string[]
   neutralise: { left: 'acid' | 'base'; mmol: number; bicarbonateG: number | null } | null
   quenchMmol: number | null
@@ -71,6 +72,7 @@ export function Waste({ session, zone, rows: first, mayWrite, on }: Props) {
             <div>
               <h2>{row.stream}</h2>
               <p>
+                {row.least && row.liquidML + row.solidG > 0 && 'At least '}
                 {row.liquidML > 0 && <b className="fig">{amountText(row.liquidML, 'mL')}</b>}
                 {row.liquidML > 0 && row.solidG > 0 && ' and '}
                 {row.solidG > 0 && <b className="fig">{amountText(row.solidG, 'g')}</b>}

@@ -1,6 +1,6 @@
 import type { Lab } from '../../lab/lab'
 import { volumeOf } from '../../matter/phase'
-import { holdingsIn, isEmpty, type Bench, type Holding, type Vessel } from '../../matter/state'
+import { holdingsIn, isEmpty, massOf, type Bench, type Holding, type Vessel } from '../../matter/state'
 import { linesOf } from './linesOf'
 import { mainSubstance, type Line, type Plan, substanceOf } from '../../plan/plan'
 import type { ReactionTable } from '../../reaction/reactionTable'
@@ -51,17 +51,15 @@ function isKept(plan: Plan, bench: Bench, vessel: Vessel): boolean {
   )
 }
 
-/** Millilitres of liquid and grams of solid in vessels, as far as anybody knows. */
-export function amountsIn(vessels: readonly Vessel[]): { liquidML: number; solidG: number } {
-  const phases = vessels.flatMap((vessel) => vessel.phases)
-  return {
-    liquidML: phases.reduce((sum, phase) => sum + (phase.kind === 'solid' ? 0 : volumeOf(phase).mL), 0),
-    solidG: phases.reduce(
-      (sum, { kind, holds }) =>
-        sum + (kind === 'solid' ? holds.reduce((g, { thing, amount }) => g + (amount ?? 0) * thing.gPer, 0) : 0),
-      0,
-    ),
+/** Millilitres of liquid and grams of solid in vessels; `least` where the amount of something is unknown: then there is more. */
+export function amountsIn(vessels: readonly Vessel[]): { liquidML: number; solidG: number; least: boolean } {
+  const sum = { liquidML: 0, solidG: 0, least: false }
+  for (const phase of vessels.flatMap((vessel) => vessel.phases)) {
+    sum.least ||= phase.holds.some(({ amount }) => amount === null)
+    if (phase.kind === 'solid') sum.solidG += massOf(phase.holds.filter(({ amount }) => amount !== null)) ?? 0
+    else sum.liquidML += volumeOf(phase).mL
   }
+  return sum
 }
 
 /** Less of a vessel by mass than this is not named. */
