@@ -278,6 +278,14 @@ export const dangers: readonly Danger[] = [
   ),
 ]
 
+/** Dangerous in this order alone: the other way round it is how it is done. */
+export const inThisOrder: readonly Danger[] = injures(
+  ['sulfuric-acid%96 + water', /throw/],
+  ['sulfuric-acid%96 + sodium-hydroxide@5', /throw/],
+  ['sulfuric-acid%96 + ammonia@5', /throw/],
+  ['sulfuric-acid%96 + ethanol + water', /throw/],
+)
+
 /** Work of every day: nothing of it is asked about because of who meets whom. */
 export const harmless: readonly string[] = [
   'sodium-chloride@5 + sulfuric-acid%10',
@@ -312,6 +320,10 @@ export const harmless: readonly string[] = [
   'silver-nitrate@0.1 + ethanol + 1-bromobutane',
   'sodium-iodide + acetone + 1-bromobutane',
   'nitric-acid%5 + ethanol',
+  'sulfuric-acid%96 + nitric-acid%68',
+  'sulfuric-acid%20 + water',
+  'water + sulfuric-acid%96',
+  'ethanol + water + sulfuric-acid%96',
   'nitric-acid%10 + copper-sulfate-pentahydrate',
   'hydrochloric-acid%10 + nitric-acid%5',
   'potassium-nitrate@1 + charcoal',
