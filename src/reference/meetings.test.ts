@@ -207,7 +207,9 @@ test.each([
 ])('%s is no such pair', (written) => expect(asked(vesselWith(partsOf(written)))).toEqual([]))
 
 test('at least sixty pairs of classes are known, no pair twice in the same company', () => {
-  const names = meetings.map(({ one, other, with: third }) => [[one, other].sort().join(' + '), third].join(' '))
+  const names = meetings
+    .filter(({ order }) => !order)
+    .map(({ one, other, with: third }) => [[one, other].sort().join(' + '), third].join(' '))
   expect(names.length).toBeGreaterThanOrEqual(60)
   expect(new Set(names).size).toBe(names.length)
   for (const { happens, instead } of meetings) {

@@ -277,8 +277,10 @@ export function walk(asked: Asked): Walk {
   })
   const meets = once((at) => {
     const { before, during } = steps[at]!
-    const there = vesselNamed(before, during.at) ?? vesselNamed(before, before.at)
-    return meetsIn(there, comes(at), vesselNamed(during, during.at))
+    const there = vesselNamed(before, during.at)
+    const inside = vesselNamed(during, during.at)
+    // Where the work goes on in a new vessel it is poured onto what that step puts in.
+    return there ? meetsIn(there, comes(at), inside) : meetsIn(comes(at), vesselNamed(before, before.at), inside)
   })
   return {
     steps,

@@ -60,7 +60,8 @@ function pairs(has: Parties): Map<string, Met> {
 /** Pairs that may run hot by how much nobody has on record: no other heat is theirs. */
 const untold = (has: Parties, known: ReadonlyMap<string, Met>): HeatFound['untold'] =>
   rows
-    .filter(({ kJ, grade }) => kJ === 'unknown' && (grade === 'kills' || grade === 'injures'))
+    // What depends on the order alone is the heat of dilution, which is known.
+    .filter(({ kJ, grade, order }) => kJ === 'unknown' && !order && (grade === 'kills' || grade === 'injures'))
     .flatMap((row) => fresh(row, has))
     .filter((pair) => !known.has(keyOf(pair)))
     .map(({ one, other }) => [one.holding, other.holding])

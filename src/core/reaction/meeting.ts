@@ -22,6 +22,8 @@ export interface Meeting {
   other: ClassInVessel
   /** A third that must be there as well. */
   with?: ClassInVessel
+  /** Only where the other is put to the first, which stands there already; not where what is put to it is of this class besides. */
+  order?: { otherComes: true; unlessIts?: ClassInVessel }
   grave: Grave
   /** What happens, as a sentence. */
   happens: string

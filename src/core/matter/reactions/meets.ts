@@ -44,6 +44,10 @@ const telling = rows.filter(({ grade }) => grade !== 'ordinary')
 /** Less of either than this does nothing that anybody would notice at a bench, mmol: 0.1 mmol are 2.4 mL of a gas or some 20 mg of a substance; of a gas that kills a twentieth of that. Judgement. */
 const leastMmol = { gasThatKills: 0.005, other: 0.1 } as const
 
+/** True where the other is put to the first, and what is put to it is not what the row leaves out. */
+const isInOrder = ({ unlessIts }: NonNullable<Row['order']>, { one, other }: { one: Party; other: Party }, parties: Parties) =>
+  !one.fresh && other.fresh && !(unlessIts && parties(unlessIts).some(({ fresh }) => fresh))
+
 /** What meets in a vessel, the graver first: what comes into it with what is there, each as strong as it is by itself, and all that then stands in it. */
 export function meetsIn(there: Vessel | undefined, comes: Vessel | undefined, during: Vessel | undefined): Meets[] {
   const [apart, together] = [partiesOf(there, comes), partiesOf(during, undefined)]
@@ -51,8 +55,10 @@ export function meetsIn(there: Vessel | undefined, comes: Vessel | undefined, du
     const counts = ({ amount }: Holding) =>
       amount === null || amount >= (row.grade === 'kills' && row.gas ? leastMmol.gasThatKills : leastMmol.other)
     const found = [
-      ...pairsOf(row, apart).filter(({ one, other }) => one.fresh || other.fresh),
-      ...pairsOf(row, together),
+      ...pairsOf(row, apart).filter((pair) =>
+        row.order ? isInOrder(row.order, pair, apart) : pair.one.fresh || pair.other.fresh,
+      ),
+      ...(row.order ? [] : pairsOf(row, together)),
     ].flatMap(({ one, other }): Meets[] =>
       counts(one.holding) && counts(other.holding) ? [{ row, one: one.holding, other: other.holding }] : [],
     )

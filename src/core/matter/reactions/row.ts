@@ -13,6 +13,8 @@ export interface Row {
   other: ClassInVessel
   /** A third that must be there as well. */
   with?: ClassInVessel
+  /** Only where the other is put to the first, and is not of a class. */
+  order?: NonNullable<Meeting['order']>
   gas?: MeetingGas
   /** Given off for each equivalent that reacts. */
   kJ: Span | 'unknown'
@@ -45,6 +47,7 @@ export const rows: readonly Row[] = [
       one: meeting.one,
       other: meeting.other,
       ...(meeting.with ? { with: meeting.with } : {}),
+      ...(meeting.order ? { order: meeting.order } : {}),
       ...(meeting.gas ? { gas: meeting.gas } : {}),
       kJ: heat ? span(heat.kJ) : 'unknown',
       speed: slow(meeting.one, meeting.other),

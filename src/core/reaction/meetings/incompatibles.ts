@@ -8,6 +8,14 @@ const dryNever = 'It must not dry out or be scratched; take another reagent wher
 /** Pairs that lie across the kinds of the other tables: halogens, fluorides, heavy metals, halides of minerals, metals, nitro compounds. */
 export const incompatibles: readonly Meeting[] = [
   {
+    one: 'concentrated sulfuric acid',
+    other: 'water',
+    order: { otherComes: true, unlessIts: 'strong acid' },
+    grave: 'injures',
+    happens: 'the first drops boil where they fall, and throw the acid out',
+    instead: 'The acid into the water or onto ice, slowly, stirring, never the reverse.',
+  },
+  {
     one: 'cyanide',
     other: 'copper salt',
     grave: 'kills',
