@@ -23,7 +23,7 @@ async function paste(page: Page, words: string): Promise<void> {
 
 for (const by of ['mouse', 'keyboard'] as const)
   test(
-    `by ${by}, a handout of 14 steps becomes a plan without queries in under 60 interactions`,
+    `by ${by}, a handout of 14 steps becomes a plan with the one query that it deserves in under 60 interactions`,
     { tag: by === 'mouse' ? '@all' : [] },
     async ({ page }) => {
       await signIn(page, owner)
@@ -45,7 +45,9 @@ for (const by of ['mouse', 'keyboard'] as const)
       await hand.press(page.getByRole('button', { name: 'Take all (24)' }))
       await expect(page.getByRole('heading', { name: 'Isopentyl acetate', level: 1 })).toBeVisible()
       await expect(page.getByRole('region', { name: 'Procedure' }).locator('li[data-about]')).toHaveCount(16)
-      await expect(page.getByRole('button', { name: 'Answer', exact: true })).toHaveCount(0)
+      // Acid and bicarbonate of the washings in one bottle: the handout does not say how that is kept from bursting it.
+      await expect(page.getByRole('button', { name: 'Answer', exact: true })).toHaveCount(1)
+      await expect(page.getByText('sodium bicarbonate meets sulfuric acid in the container aqueous, harmless')).toBeVisible()
       await expect(page.getByRole('textbox', { name: /^volume of isopentyl alcohol,/ })).toHaveValue('5.4 mL')
       expect(hand.count).toBeLessThan(59)
       // What was read follows the scale as any plan does.

@@ -23,6 +23,9 @@ export interface LabelsView {
   labels: LabelRow[]
 }
 
+/** As a solution in water of so much of it by mass: an ion counts for its salt, within a factor that no limit minds. */
+const inWaterAt = (share: number): Form => ({ kind: 'mass-fraction', fraction: Math.min(1, share), source: '' })
+
 /** What formed on the way is taken as it is by itself. */
 const unknownForm: Form = { kind: 'solid', purity: 1 }
 
@@ -82,7 +85,12 @@ export async function labelsView(id: string, lab: Lab): Promise<LabelsView> {
   const waste = [...byStream].map(([stream, vessels]): LabelRow => ({
     ...wasteLabel(
       stream,
-      substancesIn(plan, vessels).map(({ substance, line }) => ({ substance, form: line?.form ?? unknownForm })),
+      substancesIn(plan, vessels)
+        .filter(({ substance }) => substance.formula !== 'H2O')
+        .map(({ substance, line, share, inWater }) => ({
+          substance,
+          form: inWater && share !== null ? inWaterAt(share) : (line?.form ?? unknownForm),
+        })),
       `/stores/${id}/waste`,
     ),
     key: `waste ${stream}`,

@@ -26,6 +26,9 @@ interface Props {
 /** Characters of statements that stand on a square centimetre of a label in its smallest print. */
 const lettersPerCM2 = 14
 
+/** More letters than this on a small label are printed smaller still. */
+const mostOnSmall = 100
+
 /** One label at its place on the sheet. Statements for which there is no room are named by their codes: nothing is cut off. */
 export function LabelFace({ label, day, initials, link, at }: Props) {
   const { kind, name, detail, signal, pictograms, statements, from, note } = label
@@ -33,9 +36,10 @@ export function LabelFace({ label, day, initials, link, at }: Props) {
   const words = statements.map(statementText).join('. ')
   const fits = words.length <= room * lettersPerCM2
   const shown = fits ? words : statements.join(' · ')
+  const tight = at.heightMM < 30 && detail.length + shown.length > mostOnSmall
   return (
     <div
-      className={`label-face ${kind}${at.heightMM < 30 ? ' small' : ''}`}
+      className={`label-face ${kind}${at.heightMM < 30 ? ' small' : ''}${tight ? ' tight' : ''}`}
       role="group"
       aria-label={`Label of ${name}`}
       style={{ left: `${at.xMM}mm`, top: `${at.yMM}mm`, width: `${at.widthMM}mm`, height: `${at.heightMM}mm` }}

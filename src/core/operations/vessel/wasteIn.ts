@@ -65,14 +65,30 @@ export function amountsIn(vessels: readonly Vessel[]): { liquidML: number; solid
 /** Less of a vessel by mass than this is not named. */
 const namedShare = 0.005
 
-/** The substances of a plan that stand in vessels, each with the line that it comes from where there is one; traces are left out. */
-export function substancesIn(plan: Plan, vessels: readonly Vessel[]): { substance: Substance; line: Line | undefined }[] {
-  const found = new Map<string, { substance: Substance; line: Line | undefined }>()
+/** A substance that stands in vessels. */
+export interface InWaste {
+  substance: Substance
+  /** The line that it comes from, where there is one. */
+  line: Line | undefined
+  /** Its part of what it stands in by mass, where that holds most of it; null where an amount is unknown. */
+  share: number | null
+  /** What it stands in is water for the most part. */
+  inWater: boolean
+}
+
+/** The substances of a plan that stand in vessels; traces are left out. */
+export function substancesIn(plan: Plan, vessels: readonly Vessel[]): InWaste[] {
+  const found = new Map<string, InWaste>()
   for (const vessel of vessels) {
     const all = holdingsIn(vessel)
     const grams = all.reduce((sum, { thing, amount }) => sum + Math.max(0, (amount ?? 0) * thing.gPer), 0)
     for (const holding of all.filter(({ thing, amount }) => amount === null || amount * thing.gPer > namedShare * grams))
-      for (const each of ofHolding(plan, holding)) if (!found.has(each.substance.id)) found.set(each.substance.id, each)
+      for (const each of ofHolding(plan, holding)) {
+        const share = holding.amount === null ? null : (holding.amount * holding.thing.gPer) / grams
+        const before = found.get(each.substance.id)
+        const most = before === undefined || (before.share !== null && (share === null || share > before.share))
+        if (most) found.set(each.substance.id, { ...each, share, inWater: vessel.phases.some(({ kind }) => kind === 'watery') })
+      }
   }
   return [...found.values()]
 }

@@ -112,7 +112,9 @@ function account(run: RunState, base: BaseResults, { sample, whole, substance, f
     by: 'left over',
     how: `${writeNumber(wholeG, 2)} g − ${writeNumber(productG, 2)} g weighed − ${writeNumber(named, 2)} g named`,
   }
-  const largest = [...losses].sort((a, b) => b.g - a.g)[0]
+  // What is only as large as a damp crude was dry counts by the middle of what it may be.
+  const middle = ({ lowG, highG }: Loss) => (lowG + highG) / 2
+  const largest = [...losses].sort((a, b) => middle(b) - middle(a))[0]
   return [
     {
       of: substance.name,
