@@ -23,7 +23,7 @@ export interface LabelsView {
   labels: LabelRow[]
 }
 
-/** As a solution in water of so much of it by mass: an ion counts for its salt, within a factor that no limit minds. */
+/** As a solution in water of so much of it by mass. */
 const inWaterAt = (share: number): Form => ({ kind: 'mass-fraction', fraction: Math.min(1, share), source: '' })
 
 /** What formed on the way is taken as it is by itself. */

@@ -62,8 +62,8 @@ export function amountsIn(vessels: readonly Vessel[]): { liquidML: number; solid
   return sum
 }
 
-/** Less of a vessel by mass than this is not named. */
-const namedShare = 0.005
+/** Less of a vessel by mass than this is not named: the lowest limit from which a mixture is labelled for what it holds (CLP, table 1.1; not compared with it). */
+const namedShare = 0.001
 
 /** A substance that stands in vessels. */
 export interface InWaste {
@@ -76,21 +76,31 @@ export interface InWaste {
   inWater: boolean
 }
 
-/** The substances of a plan that stand in vessels; traces are left out. */
+/** The substances of a plan that stand in vessels; traces are left out. All ions of a salt count for it together. */
 export function substancesIn(plan: Plan, vessels: readonly Vessel[]): InWaste[] {
   const found = new Map<string, InWaste>()
   for (const vessel of vessels) {
-    const all = holdingsIn(vessel)
-    const grams = all.reduce((sum, { thing, amount }) => sum + Math.max(0, (amount ?? 0) * thing.gPer), 0)
-    for (const holding of all.filter(({ thing, amount }) => amount === null || amount * thing.gPer > namedShare * grams))
-      for (const each of ofHolding(plan, holding)) {
-        const share = holding.amount === null ? null : (holding.amount * holding.thing.gPer) / grams
-        const before = found.get(each.substance.id)
-        const most = before === undefined || (before.share !== null && (share === null || share > before.share))
-        if (most) found.set(each.substance.id, { ...each, share, inWater: vessel.phases.some(({ kind }) => kind === 'watery') })
-      }
+    const inWater = vessel.phases.some(({ kind }) => kind === 'watery')
+    for (const each of inVessel(plan, vessel, inWater)) {
+      const before = found.get(each.substance.id)
+      if (!before || (before.share !== null && (each.share === null || each.share > before.share)))
+        found.set(each.substance.id, each)
+    }
   }
   return [...found.values()]
+}
+
+function inVessel(plan: Plan, vessel: Vessel, inWater: boolean): InWaste[] {
+  const all = holdingsIn(vessel)
+  const grams = all.reduce((sum, { thing, amount }) => sum + Math.max(0, (amount ?? 0) * thing.gPer), 0)
+  const own = new Map<string, InWaste>()
+  for (const holding of all)
+    for (const each of ofHolding(plan, holding)) {
+      const before = own.get(each.substance.id)?.share
+      const more = holding.amount === null || grams <= 0 ? null : (holding.amount * holding.thing.gPer) / grams
+      own.set(each.substance.id, { ...each, inWater, share: before === null || more === null ? null : (before ?? 0) + more })
+    }
+  return [...own.values()].filter(({ share }) => share === null || share > namedShare)
 }
 
 /** What a holding is called in its plan: the substance itself where the plan has it, else the lines that its ions come from. */

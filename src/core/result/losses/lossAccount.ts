@@ -113,8 +113,8 @@ function account(run: RunState, base: BaseResults, { sample, whole, substance, f
     how: `${writeNumber(wholeG, 2)} g − ${writeNumber(productG, 2)} g weighed − ${writeNumber(named, 2)} g named`,
   }
   // What is only as large as a damp crude was dry counts by the middle of what it may be.
-  const middle = ({ lowG, highG }: Loss) => (lowG + highG) / 2
-  const largest = [...losses].sort((a, b) => middle(b) - middle(a))[0]
+  const counted = ({ by, g, lowG, highG }: Loss) => (by === 'balance' ? (lowG + highG) / 2 : g)
+  const largest = [...losses].sort((a, b) => counted(b) - counted(a))[0]
   return [
     {
       of: substance.name,
