@@ -47,10 +47,11 @@ test('1.0 mL of ethanol into 3.4 g of dichromate in 18 mL of 3 M acid, at once: 
   )
 })
 
-test('a tenth of it stays far below the boil, and no ceiling that nobody wrote makes a danger of it', () => {
-  const little = { ...chromic, alcohol: { of: 'ethanol', mL: 0.1 } }
+test('a third of it stays below the boil, and no ceiling that nobody wrote makes a danger of it', () => {
+  const little = { ...chromic, alcohol: { of: 'ethanol', mL: 0.35 } }
   expect(hot(adding(little))).toBeUndefined()
-  expect(hot(adding(little, { ceilingC: 22 }))!.words).toMatch(/above the 22 °C allowed/)
+  // 40 °C is what the blank proposes: written, it is a ceiling.
+  expect(hot(adding(little, { ceilingC: 40 }))!.words).toMatch(/could reach \d+ °C, above the 40 °C allowed/)
 })
 
 test('the minutes of the plan are not given back: they follow from the heat', () => {

@@ -265,6 +265,8 @@ test.each([
     const plan = vesselWith(parts, (step) => ({ ...step, operation }) as Step)
     // What may kill is asked about all the same.
     expect(asked(plan).filter(({ evidence }) => !evidence.includes('It may kill'))).toEqual([])
+    const mayKill = asked(vesselWith(parts)).some(({ evidence }) => evidence.includes('It may kill'))
+    expect(asked(plan).length > 0).toBe(mayKill)
     const step = plan.steps.at(-1)!
     expect(cautionsOf(plan, reactionTable(plan), step)[0]).toMatch(measure)
     // The same meeting in a step that is for something else is asked about.
