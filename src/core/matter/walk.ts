@@ -230,6 +230,9 @@ export interface Walk {
 
 const edges: readonly Draw[] = [lowest, highest, crossed, crossedBack]
 
+/** What met in each step that was looked at: a step that an edit leaves as it was is the same one. */
+const meetings = new WeakMap<Stood, readonly Meets[]>()
+
 /** A function of a step's place that is worked out once for each. */
 function once<T>(of: (at: number) => T): (at: number) => T {
   const known = new Map<number, T>()
@@ -275,13 +278,18 @@ export function walk(asked: Asked): Walk {
     const bench = broughtBy(asked, step)
     return bench && vesselAt(bench)
   })
-  const meets = once((at) => {
-    const { before, during } = steps[at]!
+  const meets = (at: number): readonly Meets[] => {
+    const stood = steps[at]!
+    const known = meetings.get(stood)
+    if (known) return known
+    const { before, during } = stood
     const there = vesselNamed(before, during.at)
     const inside = vesselNamed(during, during.at)
     // Where the work goes on in a new vessel it is poured onto what that step puts in.
-    return there ? meetsIn(there, comes(at), inside) : meetsIn(comes(at), vesselNamed(before, before.at), inside)
-  })
+    const found = there ? meetsIn(there, comes(at), inside) : meetsIn(comes(at), vesselNamed(before, before.at), inside)
+    meetings.set(stood, found)
+    return found
+  }
   return {
     steps,
     others: all,

@@ -1,3 +1,4 @@
+import { linesOf } from './linesOf'
 import type { Lab } from '../../lab/lab'
 import { holdingsIn, vesselNamed } from '../../matter/state'
 import { isWater } from '../../matter/thing'
@@ -11,7 +12,7 @@ export function pictogramsIn(plan: Plan, table: ReactionTable, step: Step, lab: 
   const vessel = stood && vesselNamed(stood.during, stood.during.at)
   const substances = (vessel ? holdingsIn(vessel) : []).flatMap(({ thing, from }) => {
     if (isWater(thing) || plan.substances.includes(thing.substance)) return [thing.substance]
-    const lines = plan.lines.filter(({ id }) => from.includes(`line ${id}`))
+    const lines = linesOf(plan, from)
     return plan.substances.filter(({ id }) => lines.some(({ substance }) => substance === id))
   })
   return [...new Set(substances.flatMap(({ hazards }) => hazards?.pictograms ?? []))].sort()

@@ -1,3 +1,4 @@
+import { linesOf } from '../vessel/linesOf'
 import { elementsIn, isMetal } from '../../substance/atoms'
 import { isGas } from '../../matter/gas'
 import { proton } from '../../matter/minerals'
@@ -87,7 +88,7 @@ export function impuritiesIn(context: Context, vessel: Vessel | undefined): Impu
 
 /** The acid that protons come from, by the line that brought them. */
 function ofLine(plan: Plan, from: readonly Origin[]): Pick<Impurity, 'substance' | 'name'> {
-  const line = plan.lines.find(({ id }) => from.includes(`line ${id}`))
+  const [line] = linesOf(plan, from)
   const substance = line && substanceOf(plan, line)
   return substance ? { substance: substance.id, name: substance.name } : { substance: 'acid', name: 'acid' }
 }
