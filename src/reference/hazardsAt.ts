@@ -50,7 +50,7 @@ export function hazardsAt(
     from: byLimit
       ? 'by the concentration limits of the regulation'
       : codes.length === 0
-        ? 'none is on record of the pure substance; that is not a statement that it is harmless'
+        ? 'hazards not known: get the safety data sheet'
         : dissolved
           ? 'those of the pure substance: no limits for its solutions are on record'
           : 'of the substance',
