@@ -30,7 +30,9 @@ describe('what stands on a label', () => {
     expect(hazardsAt(record('sodium-hydroxide'), molar(0.1)).from).toMatch(/pure substance/)
     const inEthanol: Form = { kind: 'solution', molPerL: 0.1, gPerML: 0.8, solvent: 'ethanol' }
     expect(hazardsAt(record('sodium-hydroxide'), inEthanol)).toMatchObject({ signal: 'danger' })
-    expect(hazardsAt({ formula: 'C2H2' }, { kind: 'solid', purity: 1 }).from).toMatch(/^hazards not known: get the safety data sheet$/)
+    expect(hazardsAt({ formula: 'C2H2' }, { kind: 'solid', purity: 1 }).from).toMatch(
+      /^hazards not known: get the safety data sheet$/,
+    )
   })
 
   test('waste is all that its parts are', () => {
