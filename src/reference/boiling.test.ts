@@ -81,7 +81,7 @@ test.each([
   [
     'an oil',
     [{ ...neat('toluene', 5), of: { id: 'oil', name: 'an oil', formula: 'C9H12' } }],
-    /an oil boils at is not on record/,
+    /what an oil boils at, or how much of it there is, is not known/,
   ],
 ] as [string, Poured[], RegExp][])('of %s it is not said', (_what, contents, why) => expect(says(...contents)).toMatch(why))
 

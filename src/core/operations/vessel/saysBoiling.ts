@@ -24,7 +24,7 @@ export function boilsHere(vessel: Vessel | undefined, lab: Lab): BoilsHere {
     why:
       unknown.length === 0
         ? 'no liquid is known to be in it'
-        : `what ${unknown.join(' and ')} ${unknown.length === 1 ? 'boils' : 'boil'} at is not on record`,
+        : `what ${unknown.join(' and ')} ${unknown.length === 1 ? 'boils' : 'boil'} at, or how much of it there is, is not known`,
   }
 }
 
