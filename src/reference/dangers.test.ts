@@ -1,6 +1,7 @@
 /** Vessels in which something meets that can hurt: that the author is asked where it first happens, who, what comes of it, and how bad. */
 import { queriesOf } from '@/core/query/queries'
-import { dangers, harmless, inThisOrder, type Danger } from './dangers'
+import { dangers, inThisOrder, type Danger } from './dangers'
+import { harmless } from './harmless'
 import { oneAfterTheOther } from '@/test-support/vessels'
 
 /** What is asked of a vessel because of who meets in it: step, names and evidence. */

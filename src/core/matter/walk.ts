@@ -1,9 +1,10 @@
 import { pressureMmHg, type Lab } from '../lab/lab'
-import { partsUsed, type PartUsed } from '../plan/partsUsed'
+import type { PartUsed } from '../plan/partsUsed'
 import type { Plan, Step, Work } from '../plan/plan'
 import { typedFor } from '../plan/typedFor'
-import { isCharged, lineOf } from '../plan/plan'
+import { lineOf } from '../plan/plan'
 import type { ReactionTable } from '../reaction/reactionTable'
+import { broughtBy, chargedIn, joined } from './brought'
 import { chargedOf, type Charged } from './charged'
 import type { MatterEvent } from './events'
 import { meetsIn, type Meets } from './reactions/meets'
@@ -12,10 +13,10 @@ import { reactsByPlan } from './reactions/ofPlan'
 import { reactsByWater } from './reactions/byWater'
 import type { Settling } from './settling'
 import { crossed, crossedBack, highest, likely, lowest, spanOf, type Draw, type Known } from './span'
-import { emptyBench, sameBench, together, vesselAt, vesselNamed, type Bench, type Holding, type Vessel } from './state'
+import { emptyBench, sameBench, vesselNamed, type Bench, type Holding, type Vessel } from './state'
 import type { Thing } from './thing'
 import { thingsOf } from './things'
-import { atRest, goesIn, movesOn } from './verbs'
+import { atRest, movesOn } from './verbs'
 import type { World } from './world'
 import { sameK, writtenK, type WrittenK } from './writtenK'
 
@@ -196,11 +197,6 @@ function note(events: MatterEvent[], event: MatterEvent): void {
 
 const vesselOf = ({ kind, sizeML }: NonNullable<Step['vessel']>) => ({ name: `${kind} ${sizeML} mL` })
 
-const joined = (all: readonly Charged[]): Charged => ({
-  liquid: together(...all.map(({ liquid }) => liquid)),
-  solid: together(...all.map(({ solid }) => solid)),
-})
-
 /** For each step, whether one that holds or heats follows before anything is parted. */
 function heldLater({ steps }: Plan, effects: Effects): boolean[] {
   const later: boolean[] = []
@@ -242,21 +238,6 @@ function once<T>(of: (at: number) => T): (at: number) => T {
   }
 }
 
-/** What a step puts in, in a vessel of its own; undefined where it puts nothing in. */
-function broughtBy({ plan, table, lab }: Asked, step: Step): Bench | undefined {
-  const things = thingsOf(plan)
-  const lines = chargedIn(plan, step)
-  if (lines.length === 0) return undefined
-  const world: World = {
-    ...{ things, mmHg: pressureMmHg(lab), draw: likely, step: step.id, written: new Map(), note: () => {} },
-  }
-  return goesIn(emptyBench, joined(lines.map(({ line, part }) => chargedOf(plan, table, things, line, part, likely))), world)
-}
-
-/** The lines that a step puts in, with the part of each. */
-const chargedIn = (plan: Plan, step: Step): PartUsed[] =>
-  partsUsed(step).filter(({ line }) => plan.lines.some(({ id }) => id === line) && isCharged(lineOf(plan, line)))
-
 /** Walks through a plan as it most likely goes; what may vary is worked out when it is asked for. */
 export function walk(asked: Asked): Walk {
   const steps = walkOnce(asked, likely)
@@ -273,11 +254,7 @@ export function walk(asked: Asked): Walk {
       }
     return sum
   }
-  const comes = once((at) => {
-    const { step } = steps[at]!
-    const bench = broughtBy(asked, step)
-    return bench && vesselAt(bench)
-  })
+  const comes = once((at) => broughtBy(asked, steps[at]!.step))
   const meets = (at: number): readonly Meets[] => {
     const stood = steps[at]!
     const known = meetings.get(stood)
