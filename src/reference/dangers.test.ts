@@ -2,6 +2,7 @@
 import { queriesOf } from '@/core/query/queries'
 import { dangers, inThisOrder, type Danger } from './dangers'
 import { harmless } from './harmless'
+import { shortPlan } from '@/test-support/matter'
 import { oneAfterTheOther } from '@/test-support/vessels'
 
 /** What is asked of a vessel because of who meets in it: step, names and evidence. */
@@ -43,6 +44,22 @@ test('water into a strong acid is not acid into water', () => {
   expect(inThisOrder.filter((each) => !isTold(each)).map(({ vessel }) => vessel)).toEqual([])
   const found = inThisOrder.flatMap(({ vessel }) => asked(turned(vessel)))
   expect(found.map(({ title, evidence }) => `${title}. ${evidence}`)).toEqual([])
+})
+
+test('a millilitre of sulfuric acid in fourteen of an esterification throws nothing when water is put to it', () => {
+  const plan = shortPlan(
+    {
+      alcohol: { of: 'isopentyl alcohol', mL: 5.4 },
+      acid: { of: 'acetic acid', mL: 8.5 },
+      sulfuric: { of: 'sulfuric acid', mL: 1, form: { kind: 'mass-fraction', fraction: 0.96, gPerML: 1.84, source: 'x' } },
+      water: { of: 'water', mL: 40 },
+    },
+    [
+      { op: 'charge', in: '{alcohol}{acid}{sulfuric}' },
+      { op: 'add', in: '{water}' },
+    ],
+  )
+  expect(queriesOf(plan).filter(({ id }) => id.startsWith('incompatible-'))).toEqual([])
 })
 
 test('whichever of the two is put to the other', () => {

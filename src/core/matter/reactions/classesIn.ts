@@ -78,6 +78,7 @@ export function classesIn(vessel: Vessel): Map<ClassInVessel, OfClass[]> {
           if (
             each !== 'water' &&
             !(fraction < leastNeat && onlyNeat.has(each)) &&
+            !(fraction < leastShare && onlyStrong.has(each)) &&
             !(phase.kind === 'solid' && mineralAcids.has(each)) &&
             (each !== 'acid' || pH === null || thing.acid.length === 0 || pH < thing.acid[0]! + 2)
           )
@@ -135,6 +136,9 @@ function formOf(phase: Phase, thing: Thing, fraction: number) {
 
 /** Thinner than this in all that it stands in no acid is concentrated, whatever else takes the place of water. Judgement. */
 const leastShare = 0.25
+
+/** Sulfuric acid that is thin in an alcohol or an ester boils no water that is put to it. */
+const onlyStrong: ReadonlySet<ClassInVessel> = new Set(['concentrated sulfuric acid', 'sulfuric acid above 40 %'])
 
 /** Which strong acid a strongly acid water is, by its anions, and by its strength in the water that is left to it: another strong acid, and what is dissolved, is no water to it. */
 function strongAcidClasses({ holds }: Phase, whole: number | null): ClassInVessel[] {
